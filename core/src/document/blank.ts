@@ -1,0 +1,13 @@
+import type { Drawing, Job } from './types';
+import type { Units } from '../quantity';
+
+export function blankDrawing(): Drawing {
+  return {
+    outside: [], boreRight: [], boreLeft: [], details: [], relations: [], mates: [], samples: [], care: {},
+    untoleranced: { text: 'ISO 2768-m', units: 'mm' }, material: 'mild-steel', title: {}, treatment: [],
+  };
+}
+
+export function blankJob(name: string, units: Units): Job {
+  return { name, pieces: 1, units, drawing: blankDrawing(), choices: [] };
+}

@@ -1,0 +1,75 @@
+import * as z from 'zod';
+import { type Parsed, say } from '../quantity';
+import * as d from './document';
+import { migrate, SCHEMA } from './migrate';
+import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
+
+// the page's content security policy allows no eval
+z.config({ jitless: true });
+
+const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Checks a value against a schema after bringing it up to this version. Problems name the place and what is wrong there. */
+function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unknown): Parsed<z.infer<S>> {
+  if (!isRecord(raw)) return { ok: false, problems: [{ at: '', says: say`this is not ${what}` }] };
+  const version = raw['schema'];
+  if (typeof version === 'number' && version > SCHEMA) {
+    return { ok: false, problems: [{ at: 'schema', says: say`this was written by a later Obra (version ${version} of the format, this one reads up to ${SCHEMA}); it is kept as it is` }] };
+  }
+  const result = schema.safeParse(migrate(raw));
+  if (result.success) return { ok: true, value: result.data };
+  return {
+    ok: false,
+    problems: result.error.issues.slice(0, 20).map((issue) => ({ at: issue.path.join('/'), says: say`${what}, at ${issue.path.join(' › ') || 'the top'}: ${issue.message}` })),
+  };
+}
+
+/** A job from a job file, a stored job or a bare job. Never throws. */
+export function parseJob(file: unknown): Parsed<Job> {
+  if (isRecord(file) && 'obra' in file) {
+    const parsed = parseJobFile(file);
+    return parsed.ok ? { ok: true, value: parsed.value.job } : parsed;
+  }
+  if (isRecord(file) && 'job' in file) {
+    const parsed = parseStoredJob(file);
+    return parsed.ok ? { ok: true, value: parsed.value.job } : parsed;
+  }
+  return parseWith(d.Job, 'a job', file);
+}
+
+/** A job file with its log and photos, brought up to this version. Never throws. */
+export function parseJobFile(file: unknown): Parsed<JobFile> {
+  if (isRecord(file) && file['obra'] !== undefined && file['obra'] !== 'job') {
+    return { ok: false, problems: [{ at: 'obra', says: say`this file holds a ${String(file['obra'])}, not a job` }] };
+  }
+  return parseWith(d.JobFile, 'a job file', file);
+}
+
+/** A shop from a shop file, a stored shop or a bare shop. Never throws. */
+export function parseShop(file: unknown): Parsed<Shop> {
+  if (isRecord(file) && 'obra' in file) {
+    const parsed = parseWith(d.ShopFile, 'a shop file', file);
+    return parsed.ok ? { ok: true, value: parsed.value.shop } : parsed;
+  }
+  if (isRecord(file) && 'shop' in file) {
+    const parsed = parseStoredShop(file);
+    return parsed.ok ? { ok: true, value: parsed.value.shop } : parsed;
+  }
+  return parseWith(d.Shop, 'a shop', file);
+}
+
+export const parseStoredJob = (raw: unknown): Parsed<StoredJob> => parseWith(d.StoredJob, 'a stored job', raw);
+export const parseStoredShop = (raw: unknown): Parsed<StoredShop> => parseWith(d.StoredShop, 'a stored shop', raw);
+export const parseEntry = (raw: unknown): Parsed<Entry> => parseWith(d.Entry, 'a Bench entry', raw);
+
+/** Reads the text of a file as JSON and as a job file: a cut-off or foreign file is told apart from a wrong one. */
+export function parseJobText(text: string): Parsed<JobFile> {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch {
+    const begins = text.trimStart().startsWith('{');
+    return { ok: false, problems: [{ at: '', says: begins ? say`the file is cut off or damaged: it begins like a job file but does not end like one` : say`this is not a job file; a job file is JSON text` }] };
+  }
+  return parseJobFile(raw);
+}

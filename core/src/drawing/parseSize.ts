@@ -1,0 +1,110 @@
+import { LONGEST, type Parsed, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { drillNamed, generalTolerance, readExternalThread, toleranceClass } from '../standards';
+import type { Limits, Size } from './types';
+
+/**
+ * What a machinist wrote in a size cell; `units` is what a bare number means. Fractions and inch marks are inches in
+ * either unit. Never throws: what is not understood comes back as `unknown` with a sentence and the nearest that is.
+ * @example parseSize('25 h6', 'mm'); parseSize('.548 +0 -.002', 'in'); parseSize('M12x1.5-6g', 'in'); parseSize('13/16', 'mm')
+ */
+export function parseSize(text: string, units: Units): Size {
+  const t = text.trim().replace(/^(?:Ø|⌀|dia\.?\s)\s*/i, '');
+  if (t === '') return unknown(say`no size yet`, []);
+  if (/^bar$/i.test(t)) return { kind: 'bar' };
+  const polygon = /^(hex|square|sq)\s+(.*)$/i.exec(t);
+  if (polygon) return readPolygon(polygon[1]?.toLowerCase() === 'hex' ? 6 : 4, polygon[2] ?? '', units);
+  if (/^[-−]/.test(t)) return unknown(say`“${t}” is negative; a diameter is more than zero`, [t.replace(/^[-−]\s*/, '')]);
+
+  const thread = readExternalThread(t);
+  if (thread) {
+    return thread.ok
+      ? { kind: 'thread', designation: thread.thread.designation, leftHand: thread.thread.leftHand }
+      : unknown(thread.says, thread.nearest);
+  }
+  const drill = drillNamed(t);
+  if (drill !== undefined) return { kind: 'diameter', limits: general(tidy(drill * 25.4)) };
+  if (/>|^\d.*\d\s*:\s*\d|^MT\s*\d/i.test(t)) return unknown(say`tapers are not drawn yet; “${t}” is kept as typed`, []);
+  return readDiameter(t, units);
+}
+
+function readDiameter(t: string, units: Units): Size {
+  const read = readLength(t, units);
+  if (!read) return unknown(say`“${t}” is not a size; write 25, 25 h6, 13/16, .548 -.002 or M12x1.5`, []);
+  if (!(read.value > 0)) return unknown(say`“${t}” is zero; a diameter is more than zero`, []);
+  if (read.value > LONGEST) return unknown(say`“${t}” is over 10 m; is the unit right?`, []);
+  const nominal = tidy(read.value);
+  const rest = read.rest.trim();
+  if (rest === '') return { kind: 'diameter', limits: general(nominal) };
+  const withClass = /^([a-z]{1,2})\s?(\d{1,2})$/i.exec(rest);
+  if (withClass) {
+    const name = `${withClass[1] ?? ''}${withClass[2] ?? ''}`;
+    const deviation = toleranceClass(nominal, name);
+    if (!deviation) return unknown(say`${name} is not in the table for this size`, [`${t.slice(0, t.length - rest.length).trim()} h6`]);
+    return { kind: 'diameter', limits: { nominal, max: tidy(nominal + deviation.upper), min: tidy(nominal + deviation.lower), from: 'class' } };
+  }
+  const typed = readDeviations(rest, read.units);
+  if (!typed) return unknown(say`“${rest}” after ${nominal} mm is not a tolerance; write h6, +/-0.05, +0 -.002`, []);
+  const limits: Limits = { nominal, max: tidy(nominal + typed.upper), min: tidy(nominal + typed.lower), from: 'typed' };
+  if (!(limits.min > 0)) return unknown(say`the tolerance of “${t}” goes below zero`, []);
+  return { kind: 'diameter', limits };
+}
+
+function readPolygon(sides: 4 | 6, text: string, units: Units): Size {
+  const size = readDiameter(text.trim(), units);
+  return size.kind === 'diameter' ? { kind: 'polygon', sides, across: size.limits } : size;
+}
+
+/** A size that carries no tolerance of its own: limits equal to the nominal until the general rule is applied. */
+function general(nominal: number): Limits {
+  return { nominal, max: nominal, min: nominal, from: 'general' };
+}
+
+function unknown(says: Sentence, nearest: readonly string[]): Size {
+  return { kind: 'unknown', says, nearest };
+}
+
+/** Applies the rule for sizes without a tolerance ('ISO 2768-m', '+/-0.1') to limits that came from nothing else. */
+export function withGeneralRule(limits: Limits, rule: string, units: Units): Limits {
+  if (limits.from !== 'general') return limits;
+  const iso = /^ISO\s*2768-?\s*([fmcv])/i.exec(rule.trim());
+  const deviation = iso ? generalTolerance(limits.nominal, iso[1]?.toLowerCase() ?? '') : undefined;
+  const typed = iso ? undefined : readDeviations(rule, units);
+  const upper = deviation ?? typed?.upper;
+  const lower = deviation === undefined ? typed?.lower : -deviation;
+  if (upper === undefined || lower === undefined) return limits;
+  return { ...limits, max: tidy(limits.nominal + upper), min: tidy(limits.nominal + lower) };
+}
+
+/** A length cell: '40', '40 +/-0.1', '1-1/2 -.010'. */
+export function parseLengthCell(text: string, units: Units): Parsed<Limits> {
+  const fail = (says: Sentence): Parsed<Limits> => ({ ok: false, problems: [{ at: text, says }] });
+  const t = text.trim();
+  if (t === '') return fail(say`the length is missing`);
+  if (/^[-−]/.test(t)) return fail(say`“${t}” is negative; a length is more than zero`);
+  const size = readDiameter(t, units);
+  if (size.kind === 'diameter' && size.limits.from !== 'class') return { ok: true, value: size.limits };
+  if (size.kind === 'unknown' && /is zero|over 10 m/.test(String(size.says[0]))) {
+    return fail(/is zero/.test(String(size.says[0])) ? say`“${t}” is zero; a length is more than zero` : size.says);
+  }
+  return fail(say`“${t}” is not a length; write 40, 40 +/-0.1 or 1-1/2`);
+}
+
+/** An edge cell: '1x45', '1/16 x 45', '1', 'sharp', ''. The chamfer in mm along the axis at 45 degrees; 0 for none. */
+export function parseEdge(text: string, units: Units): Parsed<number> {
+  const t = text.trim();
+  if (t === '' || /^sharp$/i.test(t)) return { ok: true, value: 0 };
+  const read = readLength(t.replace(/^break\s+/i, ''), units);
+  if (read && read.value > 0 && /^(?:\s*[xX×]\s*45°?)?$/.test(read.rest)) return { ok: true, value: tidy(read.value) };
+  return { ok: false, problems: [{ at: t, says: say`“${t}” is not an edge; write 1x45, .03 or sharp` }] };
+}
+
+/** A finish cell: 'Ra 1.6', '1.6', '63' (microinches when over 25 or in an inch cell). Ra in micrometres; undefined when empty. */
+export function parseFinish(text: string, units: Units): Parsed<number | undefined> {
+  const t = text.trim();
+  if (t === '') return { ok: true, value: undefined };
+  const m = /^(?:Ra\s*)?(\d*[.,]?\d+)\s*(µin|uin|µm|um)?$/i.exec(t);
+  const value = Number(m?.[1]?.replace(',', '.'));
+  if (!m || !(value > 0) || value > 2000) return { ok: false, problems: [{ at: t, says: say`“${t}” is not a finish; write Ra 1.6 or 63` }] };
+  const inches = /in$/i.test(m[2] ?? '') || (m[2] === undefined && (units === 'in' || value > 25));
+  return { ok: true, value: inches ? value * 0.0254 : value };
+}

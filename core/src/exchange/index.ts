@@ -1,0 +1,1 @@
+export { writeJobFile } from './jobFile';

@@ -1,0 +1,34 @@
+import type { Sentence } from '../quantity';
+
+export type Severity = 'stop' | 'caution' | 'note';
+
+/** One check that has something to say. Its key is `${code}@${about}`. */
+export interface Finding {
+  readonly code: string;
+  readonly about: string;
+  readonly severity: Severity;
+  readonly says: Sentence;
+  readonly why: Sentence;
+  readonly mends: readonly Mend[];
+}
+
+/** A one-press fix. Data, never a function: it crosses the worker and undoes like typing. */
+export interface Mend {
+  readonly says: Sentence;
+  readonly to: 'job' | 'shop';
+  readonly edits: readonly Edit[];
+}
+
+/** `at` names list members by id: 'drawing/outside/#s3/size'. `before` (an id) places a new or moved list member. */
+export type Edit =
+  | { readonly op: 'put'; readonly at: string; readonly value: unknown; readonly before?: string }
+  | { readonly op: 'remove'; readonly at: string };
+
+/** The rule that decided something, said with its numbers; `binds` names the steps or rows it ties together. */
+export interface Reason {
+  readonly rule: string;
+  readonly says: Sentence;
+  readonly binds: readonly string[];
+}
+
+export const findingKey = (finding: Finding): string => `${finding.code}@${finding.about}`;

@@ -1,0 +1,1 @@
+export { inspect, type Verdict } from './inspect';

@@ -1,0 +1,127 @@
+import type { Choice, Job, Shop } from '../document';
+import { readDrawing } from '../drawing';
+import type { Finding } from '../finding';
+import { chooseBar, type HoldingChoice, takeHolding, weighHoldings } from '../holding';
+import { figure, say, type Sentence } from '../quantity';
+import { barSheet, chosenIn, type Context, grippingOf, leftSetup, reachOf, rightSetup, type Route, type Setup, severingOf } from '../route';
+import { holdingOf, isChuck, machineOf, mmOf, startingShop } from '../shop';
+import { materialOf } from '../standards';
+import { rectangle } from '../stock';
+import { changedSinceIssue } from './issue';
+import type { Plan } from './types';
+
+/**
+ * Plans a job better and better: yields at `drawing`, `holding` and `route`. The same question gives the same answer.
+ * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
+ */
+export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
+  const issue = job.issue;
+  const asIssued: Job = issue ? { ...job, drawing: issue.drawing ?? job.drawing, choices: [...issue.choices] } : job;
+  const kit: Shop = issue ? issue.kit : shop;
+  const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
+  const part = readDrawing(asIssued.drawing);
+  findings.push(...part.findings);
+  const empty: Plan = { reached: 'drawing', part, routes: [], holdings: [], gap: 1, toGet: [], findings };
+  yield empty;
+  const machine = machineOf(kit, asIssued.machine);
+  if (!machine) findings.push(nothingInShop('no-machine', 'machine', say`the shop has no lathe`, shop));
+  if (part.findings.some((f) => f.severity === 'stop') || !machine) return { ...empty, findings };
+
+  const { bar, findings: ofBar } = chooseBar(asIssued, part, kit);
+  findings.push(...ofBar);
+  if (!bar) return { ...empty, reached: 'holding', findings };
+  const chosen = chosenIn(asIssued);
+  const context: Context = { job: asIssued, shop: kit, part, material: materialOf(asIssued.drawing.material), machine, bar, chosen, findings, toGet: [] };
+  const reach = reachOf(part.features);
+  const across = mmOf(bar.across);
+  const severing = severingOf(context, across / 2);
+  const sheetWith = (holding: string) => barSheet(asIssued, part, bar, holdingOf(kit, holding), severing.width, chosen.hold.get('right-1')?.grip && mmOf(chosen.hold.get('right-1')?.grip));
+  const gripping = grippingOf({ ctx: context, reach });
+  const right = weighHoldings({ setup: 'right-1', diameter: across, finished: false, stickOut: (h) => sheetWith(h.id).stickOut.value, face: 0, centreAllowed: true }, kit);
+  const left = weighHoldings({
+    setup: 'left-1', diameter: gripping.diameter, finished: true, face: -part.length, centreAllowed: false,
+    stickOut: (h) => Math.max(0.1, part.length + 1.5 - Math.min(mmOf(h.jaw?.length, 25), gripping.room) - gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room))),
+  }, kit);
+  const heldRight = takeHolding(right, chosen.hold.get('right-1'));
+  const heldLeft = takeHolding(left, chosen.hold.get('left-1'));
+  if (!heldRight || !heldLeft) {
+    findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
+    return { ...empty, reached: 'holding', findings };
+  }
+  findings.push(...withMends(heldRight, right), ...withMends(heldLeft, left));
+  const holdings = [...right, ...left];
+  yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
+
+  const sheet = sheetWith(heldRight.holding);
+  const makings = { ctx: context, sheet, severing, ids: new Map<string, string>(), reach };
+  if (sheet.cut.value > mmOf(bar.length) + 1e-6) {
+    findings.push({ code: 'bar-too-short', about: 'bar', severity: 'stop', says: say`${bar.name} is ${{ is: 'length', value: mmOf(bar.length) }} long; ${{ is: 'length', value: sheet.cut.value }} are wanted`, why: say`a blank cut short cannot be made long`, mends: [] });
+  }
+  const blank = rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
+  const first = rightSetup(makings, heldRight, blank);
+  const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
+  const route = routeOf(asIssued, bar.id, sheet.cut, [first, second]);
+  findings.push(...orphans(asIssued, route));
+  return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
+}
+
+/** Drains `planning`. Never throws for anything the document schemas let through. */
+export function plan(job: Job, shop: Shop): Plan {
+  const steps = planning(job, shop);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done === true) return value;
+  }
+}
+
+/** A stick-out that wants a centre is mended by taking the like holding with one. */
+function withMends(held: HoldingChoice, options: readonly HoldingChoice[]): readonly Finding[] {
+  const better = options.find((o) => o.holding === held.holding && o.support.length > 0 && held.support.length === 0);
+  const other = options.find((o) => o.findings.every((f) => f.severity !== 'stop'));
+  return held.findings.map((finding) => {
+    const to = finding.code === 'stick-out' && finding.severity === 'caution' ? better : finding.code === 'holding-range' ? other : undefined;
+    if (!to || to === held) return finding;
+    const value: Choice = { kind: 'hold', id: `hold-${to.setup}`, setup: to.setup, holding: to.holding, support: to.support.map(({ item }) => ({ item })) };
+    return { ...finding, mends: [{ says: to.support.length > 0 ? say`bring the tailstock centre` : say`take ${to.holding}`, to: 'job', edits: [{ op: 'put', at: `choices/#${value.id}`, value }] }] };
+  });
+}
+
+function nothingInShop(code: string, about: string, says: Sentence, shop: Shop): Finding {
+  const start = startingShop();
+  const [item] = code === 'no-machine' ? start.machines : start.holdings.filter(isChuck);
+  const list = code === 'no-machine' ? 'machines' : 'holdings';
+  return { code, about, severity: 'stop', says, why: say`nothing can be turned without it`, mends: item && !shop[list].some((i) => i.id === item.id) ? [{ says: say`assume a ${item.name}`, to: 'shop', edits: [{ op: 'put', at: `${list}/#${item.id}`, value: item }] }] : [] };
+}
+
+function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readonly Setup[]): Route {
+  const steps = setups.flatMap((s) => s.steps);
+  const minutesOf = (step: (typeof steps)[number]) => step.figures['minutes']?.value ?? 0;
+  const minutes = figure('time', 'totalMinutes', { minutes: steps.map(minutesOf) });
+  const risk = figure('cost', 'risk', { fine: steps.filter((s) => s.gauge !== undefined && s.verb === 'finish-turn').length });
+  let before = 0;
+  const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) => steps.map((step) => {
+    const starts = figure('time', 'startsAfter', { minutes: [before] });
+    const waits = step.verb === 'cool' ? minutesOf(step) : 0;
+    before += minutesOf(step);
+    return { piece, step: step.id, starts, attended: figure('time', 'minutesByHand', { handling: minutesOf(step) - waits }), waits: figure('time', 'minutesByHand', { handling: waits }) };
+  }));
+  return { bar: { id: bar, cut }, setups, cost: { minutes, risk, total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }) }, differs: say`end A first, then turned round`, schedule };
+}
+
+/** Choices whose target is gone: told, with a fix, never dropped unseen. */
+function orphans(job: Job, route: Route): readonly Finding[] {
+  const setups = new Set(route.setups.map((s) => s.id));
+  const steps = new Set(route.setups.flatMap((s) => s.steps.map((step) => step.id)));
+  const rows = new Set([...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id));
+  const gone = (c: Choice): string | undefined => {
+    if (c.kind === 'hold') return setups.has(c.setup) ? undefined : `setup ${c.setup}`;
+    if (c.kind === 'use' || c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
+    if (c.kind === 'method') return rows.has(c.of) || c.of === 'left' || c.of === 'right' ? undefined : `row ${c.of}`;
+    if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
+    return undefined;
+  };
+  return job.choices.flatMap((choice): Finding[] => {
+    const target = gone(choice);
+    return target === undefined ? [] : [{ code: 'choice-orphaned', about: choice.id, severity: 'note', says: say`a choice was made for ${target}, which this route does not have`, why: say`it is kept in case the step comes back`, mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }] }];
+  });
+}

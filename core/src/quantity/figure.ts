@@ -1,0 +1,74 @@
+/** What a number is of; decides how it is written on screen. Values are in the units of the shop: mm, mm/rev, m/min, rev/min, N, kW, minutes, degrees C. */
+export type QuantityKind =
+  | 'length'
+  | 'diameter'
+  | 'angle'
+  | 'spindleSpeed'
+  | 'cuttingSpeed'
+  | 'feed'
+  | 'force'
+  | 'torque'
+  | 'pressure'
+  | 'power'
+  | 'time'
+  | 'temperature'
+  | 'mass'
+  | 'volume'
+  | 'roughness'
+  | 'ratio'
+  | 'count'
+  | 'cost';
+
+export type Inputs = Readonly<Record<string, number | string | readonly number[]>>;
+
+/** A number that can be shown: it names its formula and carries every input of it. `step` is the last digit that means something. */
+export interface Figure {
+  readonly is: QuantityKind;
+  readonly value: number;
+  readonly deviation?: number;
+  readonly step?: number;
+  readonly formula: string;
+  readonly of: Inputs;
+}
+
+export interface Quantity {
+  readonly is: QuantityKind;
+  readonly value: number;
+  readonly step?: number;
+}
+
+/** Words and quantities; units and rounding are chosen on screen. */
+export type Sentence = readonly (string | Quantity)[];
+
+/** Builds a Sentence from a template: say`stick-out ${length(79)} is ${ratio(4.2)} to 1`. */
+export function say(words: TemplateStringsArray, ...parts: readonly (string | number | Quantity | Sentence)[]): Sentence {
+  const out: (string | Quantity)[] = [];
+  const push = (part: string | Quantity) => {
+    const last = out.at(-1);
+    if (typeof part === 'string' && typeof last === 'string') out[out.length - 1] = last + part;
+    else if (part !== '') out.push(part);
+  };
+  words.forEach((word, i) => {
+    push(word);
+    const part = parts[i];
+    if (part === undefined) return;
+    if (Array.isArray(part)) (part as Sentence).forEach(push);
+    else push(typeof part === 'number' ? String(part) : (part as string | Quantity));
+  });
+  return out;
+}
+
+const quantity =
+  (is: QuantityKind) =>
+  (value: number, step?: number): Quantity =>
+    step === undefined ? { is, value } : { is, value, step };
+
+export const length = quantity('length');
+export const diameter = quantity('diameter');
+export const ratio = quantity('ratio');
+export const spindleSpeed = quantity('spindleSpeed');
+export const cuttingSpeed = quantity('cuttingSpeed');
+export const feed = quantity('feed');
+export const power = quantity('power');
+export const temperature = quantity('temperature');
+export const time = quantity('time');

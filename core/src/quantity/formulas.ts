@@ -1,0 +1,344 @@
+import type { Figure, Inputs, QuantityKind } from './figure';
+
+/** What an input stands for: its kind decides the unit it is shown with. */
+type Meaning = readonly [kind: QuantityKind, words: string];
+
+export interface Formula {
+  readonly text: string;
+  readonly source: string;
+  readonly inputs: Readonly<Record<string, Meaning>>;
+  readonly compute: (of: Inputs) => number;
+}
+
+/** Reads a numeric input. @throws RangeError when it is absent or not a number */
+function number(of: Inputs, name: string): number {
+  const value = of[name];
+  if (typeof value !== 'number' || Number.isNaN(value)) throw new RangeError(`input ${name} is ${String(value)}, a number is needed`);
+  return value;
+}
+
+function list(of: Inputs, name: string): readonly number[] {
+  const value = of[name];
+  if (!Array.isArray(value)) throw new RangeError(`input ${name} is not a list of numbers`);
+  return value as readonly number[];
+}
+
+function define<K extends string, L extends string = never>(
+  text: string,
+  source: string,
+  inputs: Readonly<Record<K | L, Meaning>>,
+  compute: (value: Readonly<Record<K, number>>, lists: Readonly<Record<L, readonly number[]>>) => number,
+): Formula {
+  const names = Object.keys(inputs);
+  return {
+    text,
+    source,
+    inputs,
+    compute: (of) => {
+      const values: Record<string, number> = {};
+      const lists: Record<string, readonly number[]> = {};
+      for (const name of names) {
+        if (Array.isArray(of[name])) lists[name] = list(of, name);
+        else values[name] = number(of, name);
+      }
+      return compute(values as Record<K, number>, lists as Record<L, readonly number[]>);
+    },
+  };
+}
+
+/** The highest entry at or below the wanted value; the lowest entry when none is. Lists need not be sorted. */
+export function atOrBelow(wanted: number, list: readonly number[]): number {
+  if (list.length === 0) throw new RangeError('an empty list of machine settings');
+  const below = list.filter((entry) => entry <= wanted * (1 + 1e-9));
+  return below.length > 0 ? Math.max(...below) : Math.min(...list);
+}
+
+/** A multiple of `step`, at or below; free of binary dust. */
+export function floorTo(value: number, step: number): number {
+  return tidy(Math.floor(value / step + 1e-6) * step);
+}
+
+/** The nearest multiple of `step`, halves away from zero. */
+export function roundTo(value: number, step: number): number {
+  return tidy((Math.sign(value) * Math.floor(Math.abs(value) / step + 0.5 + 1e-6)) * step);
+}
+
+/** Removes binary dust below 1e-9. */
+export function tidy(value: number): number {
+  return Number(value.toFixed(9));
+}
+
+const practice = 'common practice';
+
+/** Every formula whose result can stand on slate, sheet or card. One table, so that each figure can be opened and recomputed. */
+export const formulas = {
+  speedAsked: define(
+    'n = 1000 v / (pi d)',
+    'definition of cutting speed',
+    { v: ['cuttingSpeed', 'cutting speed v'], d: ['diameter', 'diameter in cut d'] },
+    ({ v, d }) => (1000 * v) / (Math.PI * d),
+  ),
+  spindleSpeed: define<'v' | 'd' | 'most', 'speeds'>(
+    'the highest speed of the machine at or below 1000 v / (pi d) and at or below the most allowed; the lowest it has when none is',
+    'definition of cutting speed; rounding down is common practice',
+    {
+      v: ['cuttingSpeed', 'cutting speed v'],
+      d: ['diameter', 'diameter in cut d'],
+      most: ['spindleSpeed', 'most that the holding allows'],
+      speeds: ['spindleSpeed', 'speeds of the machine'],
+    },
+    ({ v, d, most }, { speeds }) => atOrBelow(Math.min((1000 * v) / (Math.PI * d), most), speeds),
+  ),
+  feedForFinish: define<'Ra' | 'r' | 'most', 'feeds'>(
+    'the highest feed of the machine at or below sqrt(18 sqrt(3) r Ra / 1000) and the most asked',
+    'ideal Ra = f^2 / (18 sqrt(3) r), geometry of a round nose',
+    {
+      Ra: ['roughness', 'wanted Ra'],
+      r: ['length', 'nose radius r'],
+      most: ['feed', 'most for a finishing cut'],
+      feeds: ['feed', 'feeds of the machine'],
+    },
+    ({ Ra, r, most }, { feeds }) => atOrBelow(Math.min(Math.sqrt((18 * Math.sqrt(3) * r * Ra) / 1000), most), feeds),
+  ),
+  feedSet: define<'asked', 'feeds'>(
+    'the highest feed of the machine at or below the one asked',
+    practice,
+    { asked: ['feed', 'feed asked'], feeds: ['feed', 'feeds of the machine'] },
+    ({ asked }, { feeds }) => atOrBelow(asked, feeds),
+  ),
+  feedByHand: define('fed by hand at about this rate', practice, { asked: ['feed', 'about'] }, ({ asked }) => asked),
+  feedOfThread: define('one pitch a turn', 'definition of lead', { P: ['length', 'pitch P'] }, ({ P }) => P),
+  depthLimit: define(
+    'full depth to a stick-out of 3 diameters, 0.7 of it to 5, 0.4 of it beyond; with a centre 0.7 beyond 5',
+    practice,
+    { full: ['length', 'full depth of this machine in this material'], ratio: ['ratio', 'stick-out to diameter'], centre: ['count', 'centre in use (1) or not (0)'] },
+    ({ full, ratio, centre }) => tidy(full * (ratio <= 3 ? 1 : ratio <= 5 || centre > 0 ? 0.7 : 0.4)),
+  ),
+  passes: define(
+    'total depth / most in one pass, rounded up',
+    practice,
+    { total: ['length', 'depth to take, on radius'], most: ['length', 'most in one pass'] },
+    ({ total, most }) => Math.max(1, Math.ceil(total / most - 1e-6)),
+  ),
+  depth: define(
+    'total depth / number of passes',
+    practice,
+    { total: ['length', 'depth to take, on radius'], passes: ['count', 'passes'] },
+    ({ total, passes }) => total / passes,
+  ),
+  force: define(
+    'Fc = kc1.1 ap f^(1 - mc), lead angle 90 degrees',
+    'Kienzle; kc1.1 and mc from memory of the usual list',
+    {
+      kc: ['pressure', 'kc1.1'],
+      mc: ['ratio', 'mc'],
+      ap: ['length', 'depth of cut ap'],
+      f: ['feed', 'feed f'],
+    },
+    ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
+  ),
+  power: define(
+    'P = Fc v / 60000, v = pi d n / 1000',
+    'definition of power',
+    { Fc: ['force', 'cutting force Fc'], d: ['diameter', 'diameter in cut d'], n: ['spindleSpeed', 'spindle speed n'] },
+    ({ Fc, d, n }) => (Fc * Math.PI * d * n) / 1000 / 60000,
+  ),
+  minutes: define(
+    'passes x (length + approach) / (feed x speed) + handling',
+    'definition of feed; handling is common practice',
+    {
+      passes: ['count', 'passes'],
+      length: ['length', 'length of one pass'],
+      approach: ['length', 'approach'],
+      f: ['feed', 'feed'],
+      n: ['spindleSpeed', 'spindle speed'],
+      handling: ['time', 'handling'],
+    },
+    ({ passes, length, approach, f, n, handling }) => (passes * (length + approach)) / (f * n) + handling,
+  ),
+  minutesByHand: define('time for this handling', practice, { handling: ['time', 'handling'] }, ({ handling }) => handling),
+  totalMinutes: define<never, 'minutes'>(
+    'sum of the steps',
+    'arithmetic',
+    { minutes: ['time', 'minutes of each step'] },
+    (_, { minutes }) => minutes.reduce((sum, m) => sum + m, 0),
+  ),
+  startsAfter: define<never, 'minutes'>(
+    'sum of all that comes before',
+    'arithmetic',
+    { minutes: ['time', 'minutes before'] },
+    (_, { minutes }) => minutes.reduce((sum, m) => sum + m, 0),
+  ),
+  barLength: define(
+    'part + facing at A + facing at B + blade + gap to the jaws + grip + spare',
+    'bar-length, common practice',
+    {
+      part: ['length', 'part'],
+      faceA: ['length', 'facing at A'],
+      faceB: ['length', 'facing and turning round at B'],
+      blade: ['length', 'parting blade'],
+      gap: ['length', 'gap, blade to jaws'],
+      grip: ['length', 'grip'],
+      spare: ['length', 'spare'],
+    },
+    ({ part, faceA, faceB, blade, gap, grip, spare }) => tidy(part + faceA + faceB + blade + gap + grip + spare),
+  ),
+  stickOut: define(
+    'part + facing at A + facing at B + blade + gap to the jaws',
+    'bar-length, common practice',
+    {
+      part: ['length', 'part'],
+      faceA: ['length', 'facing at A'],
+      faceB: ['length', 'facing and turning round at B'],
+      blade: ['length', 'parting blade'],
+      gap: ['length', 'gap, blade to jaws'],
+    },
+    ({ part, faceA, faceB, blade, gap }) => tidy(part + faceA + faceB + blade + gap),
+  ),
+  stickOutTurned: define(
+    'part + facing at B - grip - what lies inside the chuck beyond the grip',
+    'arithmetic',
+    {
+      part: ['length', 'part'],
+      faceB: ['length', 'facing at B'],
+      grip: ['length', 'grip'],
+      inside: ['length', 'inside the chuck'],
+    },
+    ({ part, faceB, grip, inside }) => tidy(part + faceB - grip - inside),
+  ),
+  stickOutRatio: define(
+    'unsupported length / diameter',
+    'stick-out, common practice',
+    { L: ['length', 'unsupported length'], d: ['diameter', 'diameter'] },
+    ({ L, d }) => L / d,
+  ),
+  gripOfJaws: define(
+    'length of the jaws, or what the bar allows when it is less',
+    practice,
+    { jaws: ['length', 'length of the jaws'], most: ['length', 'what can be gripped'] },
+    ({ jaws, most }) => tidy(Math.min(jaws, most)),
+  ),
+  runoutOfHolding: define(
+    'what this holding is known to run out',
+    'common practice',
+    { tir: ['length', 'total indicator reading'] },
+    ({ tir }) => tir,
+  ),
+  score: define(
+    '1 - weight x runout / 0.2 mm - 0.3 when it marks - 0.2 for each caution - 0.03 for each thing to change or bring up',
+    practice,
+    {
+      runout: ['length', 'runs true within'],
+      weight: ['ratio', 'weight of running true: 1 on a finished surface, 0.1 on the bar'],
+      marks: ['count', 'marks the work (1) or not (0)'],
+      cautions: ['ratio', 'cautions'],
+      effort: ['count', 'things to change or bring up'],
+    },
+    ({ runout, weight, marks, cautions, effort }) => tidy(1 - (weight * runout) / 0.2 - 0.3 * marks - 0.2 * cautions - 0.03 * effort),
+  ),
+  risk: define(
+    'steps that hold a size of 0.025 mm or finer x 2 minutes',
+    'weights of the shop, common practice',
+    { fine: ['count', 'fine sizes'] },
+    ({ fine }) => 2 * fine,
+  ),
+  totalCost: define(
+    'minutes + risk',
+    'weights of the shop, common practice',
+    { minutes: ['time', 'minutes'], risk: ['cost', 'risk'] },
+    ({ minutes, risk }) => minutes + risk,
+  ),
+  toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
+  sizeBeforeFinish: define(
+    'finished size + allowance for finishing, both sides',
+    practice,
+    { size: ['diameter', 'finished size'], allowance: ['length', 'allowance a side'] },
+    ({ size, allowance }) => tidy(size + 2 * allowance),
+  ),
+  middle: define(
+    'middle of the limits',
+    'aim, common practice',
+    { max: ['diameter', 'largest'], min: ['diameter', 'smallest'] },
+    ({ max, min }) => (max + min) / 2,
+  ),
+  distance: define('distance from the face named', 'drawing', { value: ['length', 'distance'] }, ({ value }) => value),
+  infeed: define(
+    'k P, straight in from the finished major diameter',
+    'infeed-by-nose, common practice',
+    { k: ['ratio', 'share of the pitch for this nose'], P: ['length', 'pitch P'] },
+    ({ k, P }) => tidy(k * P),
+  ),
+  infeedCompound: define(
+    'k P / cos of the compound angle',
+    'infeed-by-nose, common practice',
+    { k: ['ratio', 'share of the pitch for this nose'], P: ['length', 'pitch P'], degrees: ['angle', 'compound angle, degrees'] },
+    ({ k, P, degrees }) => (k * P) / Math.cos((degrees * Math.PI) / 180),
+  ),
+  threadPasses: define(
+    'passes of equal area: (infeed / first cut)^2, rounded up, and two spring passes',
+    'common practice',
+    { infeed: ['length', 'infeed'], first: ['length', 'first cut'] },
+    ({ infeed, first }) => Math.max(3, Math.ceil((infeed / first) ** 2 - 1e-6)) + 2,
+  ),
+  drillDepth: define(
+    'full depth + cone of the point, d / 2 / tan(half the point angle); a flat bottom has none',
+    'geometry',
+    { depth: ['length', 'full depth'], d: ['diameter', 'drill'], half: ['angle', 'half of the point angle, degrees'] },
+    ({ depth, d, half }) => depth + (half >= 90 ? 0 : d / 2 / Math.tan((half * Math.PI) / 180)),
+  ),
+  coldSize: define(
+    'reading - reading x alpha x (temperature - 20)',
+    'linear expansion, reference temperature 20 C of ISO 1',
+    {
+      reading: ['diameter', 'reading'],
+      alpha: ['ratio', 'alpha, millionths a degree'],
+      celsius: ['temperature', 'temperature'],
+    },
+    ({ reading, alpha, celsius }) => reading - reading * alpha * 1e-6 * (celsius - 20),
+  ),
+  warmSize: define(
+    'cold size + cold size x alpha x (temperature - 20)',
+    'linear expansion, reference temperature 20 C of ISO 1',
+    {
+      cold: ['diameter', 'cold size'],
+      alpha: ['ratio', 'alpha, millionths a degree'],
+      celsius: ['temperature', 'temperature'],
+    },
+    ({ cold, alpha, celsius }) => cold + cold * alpha * 1e-6 * (celsius - 20),
+  ),
+  dialMove: define(
+    'what is left / cuts / what one unit of the dial takes off the diameter, to a setting the dial can show',
+    'settable, common practice',
+    {
+      left: ['diameter', 'still to come off, on diameter'],
+      cuts: ['count', 'like cuts'],
+      takes: ['ratio', 'diameter taken by one unit of dial'],
+      settable: ['length', 'smallest settable move'],
+    },
+    ({ left, cuts, takes, settable }) => roundTo(left / cuts / takes, settable),
+  ),
+  expected: define(
+    'cold size now - what the dial move takes off the diameter',
+    'arithmetic',
+    {
+      now: ['diameter', 'cold size now'],
+      dial: ['length', 'dial move'],
+      takes: ['ratio', 'diameter taken by one unit of dial'],
+    },
+    ({ now, dial, takes }) => tidy(now - dial * takes),
+  ),
+  measured: define('as measured, corrected to 20 C', 'reading', { cold: ['diameter', 'cold size'] }, ({ cold }) => cold),
+  chosen: define('chosen by hand', 'a decision of this job', { value: ['ratio', 'value'] }, ({ value }) => value),
+} as const satisfies Record<string, Formula>;
+
+export type FormulaName = keyof typeof formulas;
+
+/** The formula of a figure, or undefined when an older record names one that is gone. */
+export function formulaNamed(name: string): Formula | undefined {
+  return Object.hasOwn(formulas, name) ? formulas[name as FormulaName] : undefined;
+}
+
+/** Computes a figure from its formula and inputs. `deviation` is one standard deviation, same unit as the value. */
+export function figure(is: QuantityKind, formula: FormulaName, of: Inputs, more: { readonly step?: number; readonly deviation?: number } = {}): Figure {
+  return { is, value: formulas[formula].compute(of), formula, of, ...more };
+}

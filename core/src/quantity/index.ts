@@ -1,0 +1,7 @@
+export * from './figure';
+export { atOrBelow, figure, floorTo, formulaNamed, formulas, roundTo, tidy } from './formulas';
+export type { Formula, FormulaName } from './formulas';
+export { nearestFraction, readNumber } from './number';
+export { LONGEST, MM_PER_INCH, parseLength, readDeviations, readLength } from './length';
+export type { Parsed, Units } from './length';
+export { write, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';

@@ -1,0 +1,16 @@
+import type { Verb } from './verbs.table';
+
+/** What can hurt someone at a step. @source common practice */
+const byVerb: Partial<Record<Verb, readonly string[]>> = {
+  load: ['Chuck key out before starting.', 'Nothing loose near what turns; glasses on.'],
+  'turn-round': ['Chuck key out before starting.'],
+  drill: ['Stop the spindle to clear chips; a hook, not fingers.'],
+  die: ['Spindle by hand or slowest; hands clear of the die stock.'],
+  thread: ['Know how the half-nuts open before the first pass.'],
+  'part-off': ['Stand aside of the piece; do not catch it by hand.'],
+  'saw-off': ['Spindle stopped and locked; guard the ways.'],
+  'rough-turn': ['Stop the spindle to clear chips; a hook, not fingers.'],
+  'finish-turn': ['Stop the spindle to measure.'],
+};
+
+export const cautionsOf = (verb: Verb): readonly string[] => byVerb[verb] ?? [];

@@ -1,0 +1,43 @@
+import type { Choice, Job } from '../document';
+import { figure, type Figure, type QuantityKind } from '../quantity';
+
+type Of<K extends Choice['kind']> = Extract<Choice, { kind: K }>;
+
+/** A job's choices by what they are about; a later one of a kind replaces an earlier. */
+export interface Chosen {
+  readonly hold: ReadonlyMap<string, Of<'hold'>>;
+  readonly method: ReadonlyMap<string, Of<'method'>>;
+  /** by step: items in the order chosen */
+  readonly use: ReadonlyMap<string, readonly string[]>;
+  readonly data: ReadonlyMap<string, Of<'data'>>;
+  readonly ways: ReadonlyMap<string, string>;
+  readonly ownSteps: readonly Of<'ownStep'>[];
+}
+
+export function chosenIn(job: Job): Chosen {
+  const hold = new Map<string, Of<'hold'>>();
+  const method = new Map<string, Of<'method'>>();
+  const use = new Map<string, string[]>();
+  const data = new Map<string, Of<'data'>>();
+  const ways = new Map<string, string>();
+  const ownSteps: Of<'ownStep'>[] = [];
+  for (const choice of job.choices) {
+    if (choice.kind === 'hold') hold.set(choice.setup, choice);
+    else if (choice.kind === 'method') method.set(choice.of, choice);
+    else if (choice.kind === 'use') use.set(choice.step, [choice.item, ...(use.get(choice.step) ?? [])]);
+    else if (choice.kind === 'data') data.set(choice.step, choice);
+    else if (choice.kind === 'way') ways.set(choice.way, choice.value);
+    else if (choice.kind === 'ownStep') ownSteps.push(choice);
+  }
+  return { hold, method, use, data, ways, ownSteps };
+}
+
+/** A computed figure, unless a person chose another value: a choice equal to what is computed leaves its formula standing. */
+export function orChosen(computed: Figure, chosen: number | undefined): Figure {
+  if (chosen === undefined || Math.abs(chosen - computed.value) < 1e-6) return computed;
+  const kind: QuantityKind = computed.is;
+  return figure(kind, 'chosen', { value: chosen });
+}
+
+/** An id for a choice made without a person, from what it is about. */
+export const choiceId = (...about: readonly string[]): string => about.join('-').toLowerCase().replace(/[^0-9a-z]+/g, '-').slice(0, 40);

@@ -1,0 +1,127 @@
+import type { Bar, Job, Machine, Shop, Tool } from '../document';
+import type { Feature, Part } from '../drawing';
+import type { Finding, Reason } from '../finding';
+import type { Place } from '../cutting';
+import { type Figure, figure, say, type Sentence } from '../quantity';
+import { combine, type Region } from '../stock';
+import { toolOf, wayOf } from '../shop';
+import type { Material } from '../standards';
+import { cautionsOf } from './cautions.table';
+import { type Chosen, orChosen } from './choices';
+import type { Pass, Step } from './types';
+import type { Verb } from './verbs.table';
+
+export type End = 'right' | 'left';
+
+export interface ToGet {
+  readonly what: Sentence;
+  readonly how: 'buy' | 'make' | 'order';
+  readonly holdsUp: readonly string[];
+}
+
+/** What every maker of steps needs to know; findings and things to get are collected as steps are made. */
+export interface Context {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly part: Part;
+  readonly material: Material;
+  readonly machine: Machine;
+  readonly bar: Bar;
+  readonly chosen: Chosen;
+  readonly findings: Finding[];
+  readonly toGet: ToGet[];
+}
+
+/** One setup while its steps are made: the stock as it stands, and the place that bounds each cut. */
+export interface SetupDraft {
+  readonly id: string;
+  readonly end: End;
+  readonly place: Place;
+  readonly steps: Step[];
+  /** which setup first claimed a step's plain id */
+  readonly ids: Map<string, string>;
+  stock: Region;
+}
+
+export interface StepParts {
+  readonly verb: Verb;
+  readonly about: string;
+  readonly does?: readonly string[];
+  readonly says: Sentence;
+  readonly tool?: Tool | undefined;
+  readonly gauge?: string | undefined;
+  readonly because?: readonly Reason[];
+  readonly cautions?: readonly string[];
+  readonly figures: Readonly<Record<string, Figure | undefined>>;
+  readonly passes?: readonly Pass[];
+  readonly sweeps?: Region;
+}
+
+/** Adds a step: its id from what it does, its region from what it sweeps. */
+export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
+  const id = stepId(setup, parts.verb, parts.about);
+  const removes = parts.sweeps ? combine('intersection', setup.stock, parts.sweeps) : [];
+  const after = removes.length > 0 && parts.sweeps ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
+  const figures: Record<string, Figure> = {};
+  for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
+  setup.steps.push({
+    id, verb: parts.verb, does: parts.does ?? [parts.about], says: parts.says,
+    ...(parts.tool && { tool: parts.tool.id }), ...(parts.gauge !== undefined && { gauge: parts.gauge }),
+    because: parts.because ?? [], cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
+    figures, passes: parts.passes ?? [], removes, after,
+  });
+  setup.stock = after;
+  checkSpeed(ctx, setup, id, figures['speed']);
+}
+
+/** `<verb>@<ref>`, with the setup where an earlier one already does the same. */
+export function stepId(setup: SetupDraft, verb: Verb, about: string): string {
+  const plain = `${verb}@${about}`;
+  const owner = setup.ids.get(plain);
+  if (owner === undefined) setup.ids.set(plain, setup.id);
+  return owner === undefined || owner === setup.id ? plain : `${plain}:${setup.id}`;
+}
+
+function checkSpeed(ctx: Context, setup: SetupDraft, id: string, speed: Figure | undefined): void {
+  if (!speed || speed.value <= setup.place.mostSpeed + 1e-6) return;
+  const most = Math.max(...speedsAtMost(setup.place.mostSpeed, ctx));
+  const data = ctx.chosen.data.get(id);
+  ctx.findings.push({
+    code: 'speed-above-holding', about: id, severity: 'stop',
+    says: say`${{ is: 'spindleSpeed', value: speed.value }} is above the ${{ is: 'spindleSpeed', value: setup.place.mostSpeed }} that the holding allows`,
+    why: say`jaws open under their own weight; what they held comes out`,
+    mends: data ? [{ says: say`set ${{ is: 'spindleSpeed', value: most }}`, to: 'job', edits: [{ op: 'put', at: `choices/#${data.id}`, value: { ...data, speed: most } }] }] : [],
+  });
+}
+
+function speedsAtMost(most: number, ctx: Context): readonly number[] {
+  const speeds = Array.isArray(ctx.machine.speeds) ? ctx.machine.speeds : [most];
+  const under = speeds.filter((s) => s <= most);
+  return under.length > 0 ? under : [Math.min(...speeds)];
+}
+
+/** The chosen or first fitting tool of a kind; when the shop has none it is put on the list of things to get. */
+export function needTool(ctx: Context, id: string, kind: Tool['kind'], words: Sentence, passes?: (tool: Tool) => boolean): Tool | undefined {
+  const asked = ctx.chosen.use.get(id)?.find((item) => ctx.shop.tools.some((t) => t.id === item && t.kind === kind));
+  const tool = toolOf(ctx.shop, kind, asked, passes);
+  if (tool) return tool;
+  ctx.toGet.push({ what: words, how: 'buy', holdsUp: [id] });
+  ctx.findings.push({ code: 'no-tool', about: id, severity: 'caution', says: say`the shop has no ${words}`, why: say`this step waits for it`, mends: [] });
+  return undefined;
+}
+
+/** A value of a data choice for this step over the computed figure. */
+export function data(ctx: Context, id: string, name: 'speed' | 'feed' | 'depth' | 'passes', computed: Figure): Figure {
+  return orChosen(computed, ctx.chosen.data.get(id)?.[name]);
+}
+
+export const way = (ctx: Context, key: string): string => wayOf(key, ctx.shop.ways, ctx.chosen.ways);
+
+export const byHand = (handling: number): Figure => figure('time', 'minutesByHand', { handling });
+
+export const reason = (rule: string, says: Sentence, ...binds: readonly string[]): Reason => ({ rule, says, binds });
+
+/** The edge of a row towards the free end of a setup, and the one towards the headstock. */
+export const mouthOf = (feature: Feature, end: End): number => (end === 'right' ? feature.near : feature.far);
+export const innerOf = (feature: Feature, end: End): number => (end === 'right' ? feature.far : feature.near);
+export const inward = (end: End): number => (end === 'right' ? -1 : 1);

@@ -1,0 +1,66 @@
+import { speedFor } from '../cutting';
+import { figure, length, say } from '../quantity';
+import { mmOf } from '../shop';
+import { type Region, turned } from '../stock';
+import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+
+export interface Severing {
+  readonly method: 'part' | 'saw';
+  /** width of the kerf, mm */
+  readonly width: number;
+  /** the parting blade would not reach */
+  readonly tooDeep: boolean;
+  readonly limit: number;
+  readonly asked: 'part' | 'saw';
+}
+
+/** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
+export function severingOf(ctx: Pick<Context, 'chosen' | 'shop'>, radius: number): Severing {
+  const asked = (ctx.chosen.method.get('left')?.method ?? way(ctx as Context, 'severing')) === 'saw' ? 'saw' : 'part';
+  const blade = ctx.shop.tools.find((t) => t.kind === 'part');
+  const saw = ctx.shop.tools.find((t) => t.kind === 'saw');
+  const width = mmOf(blade?.width, 3);
+  const limit = Math.min(8 * width, mmOf(blade?.reach, Infinity));
+  const tooDeep = radius > limit;
+  const method = asked === 'saw' || (tooDeep && ctx.chosen.method.get('left') === undefined) ? 'saw' : 'part';
+  return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit, asked };
+}
+
+/** Severs the piece; the kerf lies left of its allowance for facing. */
+export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right: number, radius: number): void {
+  const verb = severing.method === 'saw' ? 'saw-off' : 'part-off';
+  const id = stepId(setup, verb, 'left');
+  const sweeps = turned(right, right - severing.width, -1);
+  if (severing.method === 'part' && severing.tooDeep) {
+    ctx.findings.push({
+      code: 'parting-depth', about: id, severity: 'stop', says: say`${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`, why: say`up to 8 blade widths and within its reach`,
+      mends: [{ says: say`saw it off and face`, to: 'job', edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }] }],
+    });
+  }
+  if (severing.method === 'saw') {
+    const tool = needTool(ctx, id, 'saw', say`hacksaw`);
+    addStep(ctx, setup, {
+      verb, about: 'left', tool, says: say`${length(severing.width)} kerf, ${length(Math.abs(right))} from face A`,
+      because: [severing.tooDeep && severing.asked === 'part' ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, 'left') : reason('part-near', say`saw and face: no chatter`, 'left')],
+      figures: { minutes: byHand(4) }, sweeps,
+    });
+    return;
+  }
+  const tool = needTool(ctx, id, 'part', say`parting blade`);
+  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'part', 2 * radius));
+  const feed = tool && data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
+  addStep(ctx, setup, {
+    verb, about: 'left', tool, says: say`blade ${length(severing.width)}, its right edge ${length(Math.abs(right))} from face A`,
+    because: [
+      reason('part-near', setup.place.centre ? say`close to the jaws; withdraw the centre while the core is a quarter of the diameter` : say`close to the jaws, half the turning speed`, 'left'),
+      reason('tool-width', say`blade's left edge touched on face A: move ${length(Math.abs(right) + severing.width)}`, 'left'),
+    ],
+    figures: { speed, feed, depth: figure('length', 'distance', { value: radius }), minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }) },
+    sweeps,
+  });
+}
+
+/** The blade in some way before severing, so that the back edge can be broken. */
+export function backGroove(right: number, width: number, radius: number): Region {
+  return turned(right, right - width, Math.max(1, radius));
+}

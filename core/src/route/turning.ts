@@ -1,0 +1,141 @@
+import { finishFeed, loadOf, roughDepth, roughFeed, speedFor } from '../cutting';
+import type { Feature } from '../drawing';
+import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
+import { gaugeFor, mmOf, proves } from '../shop';
+import { turned } from '../stock';
+import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
+import { choiceId } from './choices';
+
+/** Left on a shoulder for finishing, mm. @source common practice */
+const SHOULDER = 0.2;
+/** Share of the nose radius that a real cut is deep at least, on radius. @source leave-real-cuts, common practice */
+const REAL_CUT = 0.4;
+
+const finishNose = (ctx: Context): number => {
+  const noses = ctx.shop.tools.filter((t) => t.kind === 'turn').map((t) => mmOf(t.nose, 0.4));
+  return noses.length > 0 ? Math.min(...noses) : 0.4;
+};
+
+/** Left for two like finishing cuts, on radius. */
+export const allowanceOf = (ctx: Context): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(ctx)));
+
+/** The diameter that finish turning aims at: the middle of the limits. */
+export const aimOf = (feature: Feature): number => (feature.nearDiameter.max + feature.nearDiameter.min) / 2;
+
+/** Roughs one row from the free face; `from` is the diameter that stands there now. Returns the diameter left. */
+export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, from: number, face: number): number {
+  const id = stepId(setup, 'rough-turn', feature.id);
+  const allowance = allowanceOf(ctx);
+  const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
+  if (target.value >= from - 0.05) return from;
+  const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) > finishNose(ctx)) ?? needTool(ctx, id, 'turn', say`turning tool`);
+  const total = (from - target.value) / 2;
+  const inner = innerOf(feature, setup.end) - inward(setup.end) * SHOULDER;
+  const long = Math.abs(face - inner);
+  const parts = { verb: 'rough-turn' as const, about: feature.id, tool, sweeps: turned(face - inward(setup.end) * 5, inner, target.value / 2), says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}` };
+  if (!tool) {
+    addStep(ctx, setup, { ...parts, figures: { to: target } });
+    return target.value;
+  }
+  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', from));
+  const feed = data(ctx, id, 'feed', roughFeed(setup.place, tool));
+  const limit = roughDepth(setup.place);
+  const byPower = (0.8 * ctx.machine.kilowatts * 60000) / (loadOf(setup.place, 1, feed.value, from, speed.value).force.value * ((Math.PI * from * speed.value) / 1000));
+  const most = Math.min(limit.value, byPower);
+  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total, most }));
+  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+  const load = loadOf(setup.place, depth.value, feed.value, from, speed.value);
+  const minutes = figure('time', 'minutes', { passes: passes.value, length: long, approach: 3, f: feed.value, n: speed.value, handling: 0.3 + 0.2 * passes.value });
+  addStep(ctx, setup, {
+    ...parts,
+    because: [
+      reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
+      byPower < limit.value
+        ? reason('spindle-speed', say`depth ${length(depth.value)}: the motor, 80 % of ${{ is: 'power', value: ctx.machine.kilowatts }}, binds before the stick-out`, feature.id)
+        : reason('stick-out', say`depth ${length(depth.value)}: at most ${length(limit.value)} at this stick-out, not power (${(100 * load.power.value) / ctx.machine.kilowatts > 0 ? Math.round((100 * load.power.value) / ctx.machine.kilowatts) : 0} % of the motor)`, feature.id),
+    ],
+    figures: { speed, feed, depth, passes, to: target, force: load.force, power: load.power, minutes },
+    passes: Array.from({ length: Math.min(passes.value, 50) }, (_, i) => {
+      const r = from / 2 - (i + 1) * depth.value;
+      return { from: [face, r] as const, to: [inner, r] as const, depth: depth.value };
+    }),
+  });
+  return target.value;
+}
+
+/** Finish-turns one row to its limits; stops to measure where it carries a tolerance of its own. */
+export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, dieUnder: number): void {
+  const id = stepId(setup, 'finish-turn', feature.id);
+  const limits = feature.nearDiameter;
+  const aim = dieUnder > 0 ? figure('diameter', 'toSize', { size: tidy(limits.nominal - dieUnder) }, { step: 0.01 }) : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
+  const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(ctx));
+  const gauge = limits.from === 'general' ? undefined : chosenGauge(ctx, id, feature);
+  const mouth = mouthOf(feature, setup.end);
+  const inner = innerOf(feature, setup.end);
+  const two = limits.from !== 'general';
+  const allowance = allowanceOf(ctx);
+  const long = Math.abs(mouth - inner);
+  const says = limits.from === 'general' ? say`${diameter(limits.nominal)} × ${length(long)}` : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
+  const because = [
+    reason(feature.form === 'thread' ? 'major-first' : 'aim', feature.form === 'thread' ? say`the major diameter to its limits before the thread` : say`the middle of the limits is ${diameter(aim.value, 0.001)}`, feature.id),
+    ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
+    ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
+  ];
+  const sweeps = turned(mouth - inward(setup.end) * (feature.near === 0 || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
+  const base = { verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
+  if (!tool) {
+    addStep(ctx, setup, { ...base, figures: { to: aim } });
+    return;
+  }
+  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', limits.nominal + 2 * allowance));
+  const feed = data(ctx, id, 'feed', finishFeed(setup.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
+  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
+  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
+  const minutes = figure('time', 'minutes', { passes: passes.value, length: long, approach: 3, f: feed.value, n: speed.value, handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value });
+  addStep(ctx, setup, { ...base, figures: { speed, feed, depth, passes, to: aim, minutes }, passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }] });
+}
+
+function chosenGauge(ctx: Context, id: string, feature: Feature) {
+  const limits = feature.nearDiameter;
+  const tolerance = limits.max - limits.min;
+  const asked = ctx.chosen.use.get(id)?.flatMap((item) => ctx.shop.gauges.filter((g) => g.id === item))[0];
+  const best = gaugeFor(ctx.shop, limits.nominal, tolerance);
+  const gauge = asked ?? best;
+  if (!gauge) {
+    ctx.toGet.push({ what: say`a gauge that reaches ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
+    ctx.findings.push({ code: 'no-gauge', about: id, severity: 'caution', says: say`no gauge of the shop reaches ${diameter(limits.nominal)}`, why: say`a size that is not measured is not known`, mends: [] });
+    return undefined;
+  }
+  if (proves(gauge, tolerance)) return gauge;
+  const better = best && best.id !== gauge.id && proves(best, tolerance) ? best : undefined;
+  if (!better) ctx.toGet.push({ what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
+  ctx.findings.push({
+    code: 'gauge-too-coarse', about: id, severity: 'caution',
+    says: say`${gauge.name} cannot prove a tolerance of ${length(tolerance, 0.001)} on ${diameter(limits.nominal)}`,
+    why: say`resolution to a fifth, doubt to a quarter of the tolerance`,
+    mends: better ? [{ says: say`measure with ${better.name}`, to: 'job', edits: [{ op: 'put', at: `choices/#${choiceId('gauge', id)}`, value: { kind: 'use', id: choiceId('gauge', id), step: id, item: better.id } }] }] : [],
+  });
+  return gauge;
+}
+
+/** Facing: one or more cuts until the face lies at z. */
+export function faceEnd(ctx: Context, setup: SetupDraft, z: number, off: number, diameterNow: number, words: 'first' | 'length'): void {
+  const end: End = setup.end;
+  const id = stepId(setup, 'face', end);
+  const tool = needTool(ctx, id, 'face', say`facing tool`) ?? needTool(ctx, id, 'turn', say`turning tool`);
+  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'face', diameterNow));
+  const feed: Figure | undefined = tool && data(ctx, id, 'feed', roughFeed(setup.place, tool));
+  const limit = roughDepth(setup.place);
+  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: off, most: Math.min(1, limit.value) }));
+  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: off, passes: passes.value }));
+  const minutes = speed && feed && figure('time', 'minutes', { passes: passes.value, length: diameterNow / 2, approach: 2, f: feed.value, n: speed.value, handling: words === 'first' ? 0.5 : 1.5 });
+  addStep(ctx, setup, {
+    verb: 'face', about: end, tool,
+    says: words === 'first' ? say`${end === 'right' ? 'A' : 'B'}, ${length(off)} off` : say`B to ${length(ctx.part.length)} long`,
+    because: [words === 'first' ? reason('face-first', say`face, then all lengths have a zero`, end) : reason('flip-to-length', say`leave some, measure the length, face the rest`, end)],
+    figures: { speed, feed, depth, passes, minutes, ...(words === 'length' && { to: figure('length', 'distance', { value: ctx.part.length }) }) },
+    sweeps: turnedFace(z, end),
+  });
+}
+
+const turnedFace = (z: number, end: End) => turned(z, z - inward(end) * 1000, -1);

@@ -1,0 +1,53 @@
+import type { Limits } from '../drawing';
+import type { Reason } from '../finding';
+import type { Figure, Sentence } from '../quantity';
+import type { Region } from '../stock';
+import type { Verb } from './verbs.table';
+
+export interface Pass {
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number];
+  /** on radius, mm */
+  readonly depth: number;
+}
+
+export interface Step {
+  readonly id: string;
+  readonly verb: Verb;
+  /** the rows or aspects it makes; the first names it */
+  readonly does: readonly string[];
+  readonly tool?: string;
+  /** named where one stops to measure */
+  readonly gauge?: string;
+  readonly because: readonly Reason[];
+  readonly cautions: readonly string[];
+  readonly figures: Readonly<Record<string, Figure>>;
+  readonly passes: readonly Pass[];
+  readonly removes: Region;
+  readonly after: Region;
+  /** in words: what it makes */
+  readonly says: Sentence;
+}
+
+export interface Setup {
+  readonly id: string;
+  readonly end: 'right' | 'left' | null;
+  readonly holding: string;
+  readonly support: readonly { readonly item: string; readonly at: number }[];
+  readonly grip: Figure;
+  readonly stickOut: Figure;
+  readonly runout: Figure;
+  /** z of the bar or piece that the jaws hold: from, to */
+  readonly gripped: readonly [number, number];
+  readonly before: Region;
+  readonly steps: readonly Step[];
+  readonly lengths: readonly { readonly of: string; readonly from: string; readonly limits: Limits; readonly set: Figure }[];
+}
+
+export interface Route {
+  readonly bar: { readonly id: string; readonly cut: Figure };
+  readonly setups: readonly Setup[];
+  readonly cost: { readonly minutes: Figure; readonly risk: Figure; readonly total: Figure };
+  readonly differs: Sentence;
+  readonly schedule: readonly { readonly piece: number; readonly step: string; readonly starts: Figure; readonly attended: Figure; readonly waits: Figure }[];
+}

@@ -1,0 +1,65 @@
+import type { Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
+import { parseLength } from '../quantity';
+
+/** A cell of the shop in mm; `otherwise` when it cannot be read or is absent. */
+export function mmOf(cell: Cell | undefined, otherwise = 0): number {
+  if (!cell) return otherwise;
+  if (/^\s*0*[.,]?0*\s*(mm|in|")?\s*$/.test(cell.text) && cell.text.trim() !== '') return 0;
+  const read = parseLength(cell.text, cell.units);
+  return read.ok ? read.value : otherwise;
+}
+
+/** Speeds as a list; a stepless range as steps of a twentieth, which a dial shows well enough. */
+export function speedsOf(machine: Machine): readonly number[] {
+  if (Array.isArray(machine.speeds)) return machine.speeds;
+  const { from, to } = machine.speeds as { from: number; to: number };
+  const steps = 60;
+  return Array.from({ length: steps + 1 }, (_, i) => Math.round(from * (to / from) ** (i / steps)));
+}
+
+export function machineOf(shop: Shop, id: string | undefined): Machine | undefined {
+  return shop.machines.find((m) => m.id === id) ?? shop.machines[0];
+}
+
+export function holdingOf(shop: Shop, id: string): Holding | undefined {
+  return shop.holdings.find((h) => h.id === id);
+}
+
+export const isChuck = (holding: Holding): boolean => ['threeJaw', 'fourJaw', 'softJaws', 'collet', 'softCollet'].includes(holding.kind);
+
+/** Grips this outside diameter (mm). */
+export function grips(holding: Holding, diameter: number): boolean {
+  if (!isChuck(holding) || !holding.outside) return false;
+  return diameter >= mmOf(holding.outside.from) - 1e-6 && diameter <= mmOf(holding.outside.to) + 1e-6;
+}
+
+/** One standard deviation of what a gauge shows, bias and repeat together, mm. */
+export function doubtOf(gauge: Gauge): number {
+  return Math.hypot(mmOf(gauge.bias), mmOf(gauge.repeat));
+}
+
+/** A gauge can prove a tolerance: resolution to a fifth, doubt to a quarter (two standard deviations). @source right-gauge, common practice */
+export function proves(gauge: Gauge, tolerance: number): boolean {
+  return mmOf(gauge.resolution) <= tolerance / 5 + 1e-9 && 2 * doubtOf(gauge) <= tolerance / 4 + 1e-9;
+}
+
+const outsideGauges = ['caliper', 'micrometer'];
+
+/** The plainest outside gauge of the shop that proves this size, else the finest that reaches it. */
+export function gaugeFor(shop: Shop, size: number, tolerance: number): Gauge | undefined {
+  const fitting = shop.gauges
+    .filter((g) => outsideGauges.includes(g.kind) && mmOf(g.from) <= size && size <= mmOf(g.to))
+    .toSorted((a, b) => doubtOf(b) - doubtOf(a));
+  return fitting.find((g) => proves(g, tolerance)) ?? fitting.at(-1);
+}
+
+/** The gauge for a hole or its depth. */
+export function insideGaugeFor(shop: Shop): Gauge | undefined {
+  return shop.gauges.find((g) => g.kind === 'depth') ?? shop.gauges.find((g) => g.kind === 'caliper');
+}
+
+/** A tool of a kind, the one asked for when it is of that kind, else the first that passes. */
+export function toolOf(shop: Shop, kind: Tool['kind'], asked: string | undefined, passes: (tool: Tool) => boolean = () => true): Tool | undefined {
+  const ofKind = shop.tools.filter((t) => t.kind === kind);
+  return ofKind.find((t) => t.id === asked) ?? ofKind.find(passes);
+}

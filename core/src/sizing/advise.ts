@@ -1,0 +1,54 @@
+import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
+import type { Limits } from '../drawing';
+import { parseLength } from '../quantity';
+import { doubtOf, gaugeFor, machineOf, mmOf, proves } from '../shop';
+import { materialOf } from '../standards';
+import { type Advice, type Event, sizeAdvice } from './advice';
+
+/**
+ * The dial question without a job: what to do next towards a size, from readings and cuts so far.
+ * @param assumed ids or values taken as given: `machine`, `gauge`, `material`, `nose` (mm)
+ */
+export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, assumed: Readonly<Record<string, string>>): Advice {
+  const machine = machineOf(shop, assumed['machine']);
+  const gauge = shop.gauges.find((g) => g.id === assumed['gauge']) ?? gaugeFor(shop, wanted.nominal, wanted.max - wanted.min);
+  return adviseWith(wanted, entries, { machine, gauge, material: assumed['material'] ?? 'mild-steel', nose: Number(assumed['nose'] ?? 0.4) });
+}
+
+export interface AdviseWith {
+  readonly machine: Machine | undefined;
+  readonly gauge: Gauge | undefined;
+  readonly material: string;
+  /** mm */
+  readonly nose: number;
+}
+
+/** The same with the machine, gauge and tool at hand. */
+export function adviseWith(wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice {
+  const dial = at.machine?.dials.cross;
+  const tolerance = wanted.max - wanted.min;
+  return sizeAdvice({
+    wanted, events: eventsOf(entries), takes: dial?.reads === 'diameter' ? 1 : 2, division: mmOf(dial?.division, 0.02),
+    alpha: materialOf(at.material).alpha, doubt: at.gauge ? doubtOf(at.gauge) : 0.003, gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance), nose: at.nose,
+  });
+}
+
+/** Readings and cuts of a log in order, withdrawn ones left out; a cell that is no length is left out. */
+export function eventsOf(entries: readonly Entry[]): readonly Event[] {
+  const withdrawn = new Set(entries.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
+  const mm = (cell: Cell) => {
+    const read = parseLength(cell.text, cell.units);
+    return read.ok ? read.value : undefined;
+  };
+  return entries.filter((e) => !withdrawn.has(e.id)).flatMap((entry): Event[] => {
+    if (entry.kind === 'reading') {
+      const size = mm(entry.value);
+      return size === undefined ? [] : [{ kind: 'reading', size, celsius: entry.celsius ?? 20 }];
+    }
+    if (entry.kind === 'cut') {
+      const dial = mm(entry.dial);
+      return dial === undefined ? [] : [{ kind: 'cut', dial }];
+    }
+    return [];
+  });
+}

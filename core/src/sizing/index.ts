@@ -1,0 +1,2 @@
+export type { Advice } from './advice';
+export { advise, adviseWith, eventsOf } from './advise';

@@ -1,0 +1,76 @@
+import polygonClipping, { type MultiPolygon, type Pair } from 'polygon-clipping';
+
+/** Polygons of rings z0,r0,z1,r1...; the first ring of a polygon is its outside; all on the 0.0001 mm grid; rings are open. */
+export type Region = readonly (readonly Float64Array[])[];
+
+const GRID = 10_000;
+/** Slivers thinner than this (area / perimeter, mm) are dropped. */
+const SLIVER = 0.005;
+
+const snap = (value: number) => Math.round(value * GRID) / GRID;
+
+/** A region of one polygon from its points (z, r), snapped. */
+export function polygon(points: readonly (readonly [number, number])[]): Region {
+  return [[Float64Array.from(points.flatMap(([z, r]) => [snap(z), snap(r)]))]];
+}
+
+/** Between two z and two r. */
+export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number): Region {
+  const [left, right] = [Math.min(zFrom, zTo), Math.max(zFrom, zTo)];
+  return polygon([[left, rFrom], [right, rFrom], [right, rTo], [left, rTo]]);
+}
+
+type Operation = 'difference' | 'intersection' | 'union';
+
+/** The one place where regions are combined; inputs and results are snapped, slivers dropped. */
+export function combine(operation: Operation, a: Region, b: Region): Region {
+  if (a.length === 0) return operation === 'union' ? b : [];
+  if (b.length === 0) return operation === 'intersection' ? [] : a;
+  return fromClipping(polygonClipping[operation](toClipping(a), toClipping(b)));
+}
+
+function toClipping(region: Region): MultiPolygon {
+  return region.map((rings) => rings.map((ring) => {
+    const points: Pair[] = [];
+    for (let i = 0; i < ring.length; i += 2) points.push([ring[i] ?? 0, ring[i + 1] ?? 0]);
+    return points;
+  }));
+}
+
+function fromClipping(result: MultiPolygon): Region {
+  const kept: Float64Array[][] = [];
+  for (const rings of result) {
+    const own = rings.map((ring) => Float64Array.from(ring.slice(0, -1).flatMap(([z, r]) => [snap(z), snap(r)])));
+    const outer = own[0];
+    if (outer && Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2) kept.push(own);
+  }
+  return kept;
+}
+
+function ringArea(ring: Float64Array): number {
+  return overEdges(ring, (z0, r0, z1, r1) => z0 * r1 - z1 * r0) / 2;
+}
+
+function perimeter(ring: Float64Array): number {
+  return overEdges(ring, (z0, r0, z1, r1) => Math.hypot(z1 - z0, r1 - r0));
+}
+
+function overEdges(ring: Float64Array, of: (z0: number, r0: number, z1: number, r1: number) => number): number {
+  let sum = 0;
+  for (let i = 0; i < ring.length; i += 2) {
+    const j = (i + 2) % ring.length;
+    sum += of(ring[i] ?? 0, ring[i + 1] ?? 0, ring[j] ?? 0, ring[j + 1] ?? 0);
+  }
+  return sum;
+}
+
+/** Area in the half plane, mm2. */
+export function area(region: Region): number {
+  return region.reduce((sum, rings) => sum + rings.reduce((own, ring, i) => own + (i === 0 ? 1 : -1) * Math.abs(ringArea(ring)), 0), 0);
+}
+
+/** Volume of the solid of revolution, mm3. @source Pappus and Guldin */
+export function volume(region: Region): number {
+  const ofRing = (ring: Float64Array) => Math.abs(overEdges(ring, (z0, r0, z1, r1) => ((r0 + r1) * (z0 * r1 - z1 * r0)) / 6)) * 2 * Math.PI;
+  return region.reduce((sum, rings) => sum + rings.reduce((own, ring, i) => own + (i === 0 ? 1 : -1) * ofRing(ring), 0), 0);
+}
