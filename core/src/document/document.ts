@@ -115,7 +115,7 @@ const line = { id: Id, at: Moment, by: Id, piece: z.int().min(1), step: StepId.n
 export const Entry = z.discriminatedUnion('kind', [
   thing({ ...line, kind: z.literal('zero'), axis, face: Ref, edge: z.enum(['right', 'left', 'point']).exactOptional() }),
   thing({ ...line, kind: z.literal('cut'), axis, dial: Cell, celsius: z.number().exactOptional(), told: Told.exactOptional() }),
-  thing({ ...line, kind: z.literal('reading'), of: Ref, value: Cell, at: Cell.exactOptional(), gauge: Id, celsius: z.number().exactOptional() }),
+  thing({ ...line, kind: z.literal('reading'), of: Ref, value: Cell, along: Cell.exactOptional(), gauge: Id, celsius: z.number().exactOptional() }),
   thing({ ...line, kind: z.literal('dialled'), readings: z.array(Cell).min(2) }),
   thing({ ...line, kind: z.literal('trial'), mate: Id, feel: z.string() }),
   thing({ ...line, kind: z.literal('done') }),

@@ -183,6 +183,12 @@ export const formulas = {
     },
     ({ part, faceA, faceB, blade, gap, grip, spare }) => tidy(part + faceA + faceB + blade + gap + grip + spare),
   ),
+  totalLength: define<never, 'rows'>(
+    'sum of the rows',
+    'arithmetic',
+    { rows: ['length', 'rows from end A'] },
+    (_, { rows }) => tidy(rows.reduce((sum, row) => sum + row, 0)),
+  ),
   stickOut: define(
     'part + facing at A + facing at B + blade + gap to the jaws',
     'bar-length, common practice',

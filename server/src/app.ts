@@ -1,0 +1,60 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { existsSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+
+export interface Options {
+  /** folder of the built page */
+  readonly web: string;
+  /** folder of demo files, offered only when given */
+  readonly demo?: string;
+  readonly version: string;
+}
+
+/** The whole server: it serves the built app, says how it was started, and keeps no state. */
+export function makeApp(options: Options): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'], connectSrc: ["'self'"], workerSrc: ["'self'"], objectSrc: ["'none'"], baseUri: ["'self'"], frameAncestors: ["'none'"], formAction: ["'self'"],
+        },
+      },
+      // served over plain HTTP inside a workshop: a browser told to insist on HTTPS could not come back
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+  );
+  app.use(compression());
+  app.get('/healthz', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ ok: true, version: options.version });
+  });
+  app.get('/api/config', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ demo: options.demo !== undefined, version: options.version });
+  });
+  app.get('/api/demo', (_request, response) => {
+    const { demo } = options;
+    const files = demo === undefined || !existsSync(demo) ? [] : readdirSync(demo).filter((name) => name.endsWith('.json')).sort();
+    response.set('Cache-Control', 'no-store').json({ files: files.map((name) => `/api/demo/${name}`) });
+  });
+  if (options.demo !== undefined) app.use('/api/demo', express.static(options.demo, { index: false, cacheControl: false }));
+  app.use('/api', (_request, response) => {
+    response.status(404).json({ error: 'nothing here' });
+  });
+  app.use('/assets', express.static(join(options.web, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
+  app.use(express.static(options.web, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
+  app.get('/{*path}', (request, response) => {
+    if (/\.[a-z0-9]+$/i.test(request.path)) {
+      response.status(404).type('text').send('not found');
+      return;
+    }
+    response.set('Cache-Control', 'no-cache').sendFile(join(options.web, 'index.html'));
+  });
+  return app;
+}

@@ -1,0 +1,52 @@
+import { Component, lazy, type ReactNode, Suspense } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { SWRConfig } from 'swr';
+import { Finder } from './Finder';
+import { UnitsProvider } from './units';
+
+const Opening = lazy(() => import('../pages/Opening').then((m) => ({ default: m.Opening })));
+const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
+const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
+
+export function App() {
+  return (
+    <SWRConfig value={{ revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false }}>
+      <UnitsProvider>
+        <BrowserRouter>
+          <Kept>
+            <Suspense fallback={null}>
+              <Routes>
+                <Route path="/" element={<Opening />} />
+                <Route path="/dial" element={<Opening dial />} />
+                <Route path="/jobs" element={<Jobs />} />
+                <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
+                <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                <Route path="*" element={<Navigate to="/" replace />} />
+              </Routes>
+            </Suspense>
+            <Finder />
+          </Kept>
+        </BrowserRouter>
+      </UnitsProvider>
+    </SWRConfig>
+  );
+}
+
+/** A screen that fails says so and leaves what is stored alone. */
+class Kept extends Component<{ readonly children: ReactNode }, { readonly failed: string | undefined }> {
+  override state = { failed: undefined };
+  static getDerivedStateFromError(error: unknown) {
+    return { failed: String(error) };
+  }
+  override render() {
+    if (this.state.failed === undefined) return this.props.children;
+    return (
+      <main className="scroll">
+        <h1>This screen stopped</h1>
+        <p>What was stored is untouched. Open the page again; if it stops again, export the job from Jobs.</p>
+        <p className="quiet fig">{this.state.failed}</p>
+        <a href="/jobs">Jobs</a>
+      </main>
+    );
+  }
+}

@@ -1,0 +1,13 @@
+import type { ReactNode } from 'react';
+import { NavLink } from 'react-router';
+
+/** The one head line: the name, the doors that lead somewhere, then what belongs to the page. */
+export function Head({ children, bench = false }: { readonly children?: ReactNode; readonly bench?: boolean }) {
+  return (
+    <header className="head noprint">
+      <NavLink className="name" to="/">Obra</NavLink>
+      {!bench && <nav aria-label="Doors"><NavLink to="/jobs">Jobs</NavLink></nav>}
+      <div className="right">{children}</div>
+    </header>
+  );
+}

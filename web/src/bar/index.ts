@@ -1,0 +1,1 @@
+export { BarPicture, SmallPart, Stamp } from './BarPicture';

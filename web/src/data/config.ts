@@ -1,0 +1,23 @@
+import { parseJobFile } from '@obra/core';
+import * as z from 'zod';
+import { holdsSomething, seedDemo } from './jobs';
+
+const Config = z.object({ demo: z.boolean(), version: z.string() });
+const Listing = z.object({ files: z.array(z.string()) });
+
+/** Asks how the server was started; a demo server fills an empty store. A store that holds something is not asked about. Without a server the page works all the same. */
+export async function prepare(): Promise<void> {
+  try {
+    if (await holdsSomething()) return;
+    const config = Config.parse(await (await fetch('/api/config')).json());
+    if (!config.demo) return;
+    const { files } = Listing.parse(await (await fetch('/api/demo')).json());
+    const raws: unknown[] = await Promise.all(files.map(async (file) => (await fetch(file)).json() as Promise<unknown>));
+    await seedDemo(raws, (raw) => {
+      const parsed = parseJobFile(raw);
+      return parsed.ok ? parsed.value : undefined;
+    });
+  } catch {
+    // offline, or opened without its server: the store is used as it is
+  }
+}

@@ -1,0 +1,59 @@
+import { type Choice, type Edit, type HoldingChoice, type Job, materials, mmOf, type Plan, type Shop, type Units, writeWithUnit } from '@obra/core';
+import { useState } from 'react';
+import { LatheEditor } from './LatheEditor';
+
+interface Props {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly plan: Plan | undefined;
+  readonly units: Units;
+  readonly apply: (edits: readonly Edit[], to: 'job' | 'shop') => void;
+}
+
+const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, value });
+
+export const holdingName = (option: Pick<HoldingChoice, 'holding' | 'support'>, shop: Shop): string => {
+  const name = shop.holdings.find((h) => h.id === option.holding)?.name ?? option.holding;
+  return option.support.length > 0 ? `${name} + centre` : name;
+};
+
+/** Everything the plan assumes, each tappable: material, holding, bar, lathe. */
+export function Assumptions({ job, shop, plan, units, apply }: Props) {
+  const [lathe, setLathe] = useState(false);
+  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
+  const route = plan?.routes[0];
+  const barNow = route?.bar.id ?? job.choices.findLast((c) => c.kind === 'bar')?.bar ?? '';
+  const setup = route?.setups[0];
+  const bars = shop.bars.filter((b) => b.form === 'round' && b.material === job.drawing.material).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
+  const options = plan?.holdings.filter((h) => h.setup === 'right-1') ?? [];
+  const held = setup ? `${setup.holding}|${setup.support.length > 0 ? '1' : '0'}` : '';
+  return (
+    <>
+      <select
+        className="assumed" aria-label="Material" value={job.drawing.material}
+        onChange={(e) => {
+          const gone = job.choices.filter((c) => c.kind === 'bar');
+          apply([{ op: 'put', at: 'drawing/material', value: e.target.value }, ...gone.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` }))], 'job');
+        }}
+      >
+        {materials.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}
+      </select>
+      <select
+        className="assumed" aria-label="Holding" value={held} disabled={options.length === 0}
+        onChange={(e) => {
+          const option = options.find((o) => `${o.holding}|${o.support.length > 0 ? '1' : '0'}` === e.target.value);
+          if (option) apply([put({ kind: 'hold', id: 'hold-right-1', setup: 'right-1', holding: option.holding, support: option.support.map(({ item }) => ({ item })) })], 'job');
+        }}
+      >
+        {options.length === 0 && <option value="">holding</option>}
+        {options.map((o) => <option key={`${o.holding}|${o.support.length}`} value={`${o.holding}|${o.support.length > 0 ? '1' : '0'}`}>{holdingName(o, shop)}{o.findings.some((f) => f.severity === 'stop') ? ' (does not fit)' : ''}</option>)}
+      </select>
+      <select className="assumed" aria-label="Bar" value={barNow} onChange={(e) => { apply([put({ kind: 'bar', id: 'bar', bar: e.target.value })], 'job'); }}>
+        {!bars.some((b) => b.id === barNow) && <option value={barNow}>{barNow === '' ? 'bar' : barNow}</option>}
+        {bars.map((b) => <option key={b.id} value={b.id}>{b.name}, {writeWithUnit({ is: 'length', value: mmOf(b.across) }, units)} {b.skin}</option>)}
+      </select>
+      {machine && <button type="button" className="assumed" onClick={() => { setLathe(true); }}>{machine.name}{(machine.assumed?.length ?? 0) > 0 ? ' (assumed)' : ''}</button>}
+      {lathe && machine && <LatheEditor machine={machine} onClose={() => { setLathe(false); }} onSave={(edits) => { apply(edits, 'shop'); }} />}
+    </>
+  );
+}

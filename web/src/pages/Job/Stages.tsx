@@ -1,0 +1,38 @@
+import { benchState, inspect, writeMinutes } from '@obra/core';
+import { NavLink } from 'react-router';
+import { holdingName } from '../../fields';
+import type { JobView } from './view';
+
+export const stages = ['drawing', 'holding', 'route', 'bench', 'inspection'] as const;
+export type Stage = (typeof stages)[number];
+
+const words: Readonly<Record<Stage, string>> = { drawing: 'Drawing', holding: 'Holding', route: 'Route', bench: 'Bench', inspection: 'Inspection' };
+
+/** The five stages as marks on a scale, each with what is still open. */
+export function Stages({ id, stage, view }: { readonly id: string; readonly stage: Stage; readonly view: JobView }) {
+  const open = openOf(view);
+  return (
+    <nav className="stages noprint" aria-label="Stages">
+      {stages.map((s, i) => (
+        <NavLink key={s} to={`/jobs/${id}/${s}`} aria-keyshortcuts={String(i + 1)} className={stage === s ? 'active' : ''}>{words[s]} <small>{open[s]}</small></NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function openOf({ part, plan, job, shop, log, steps }: JobView): Readonly<Record<Stage, string>> {
+  const route = plan?.routes[0];
+  const first = route?.setups[0];
+  const toStop = part.findings.filter((f) => f.severity === 'stop').length;
+  const state = plan && job.issue ? benchState(job, plan, log) : undefined;
+  const verdicts = inspect(part, job.issue?.kit ?? shop, log);
+  const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
+  const at = steps.findIndex((s) => s.id === state?.at?.step);
+  return {
+    drawing: toStop > 0 ? `${toStop} to mend` : `${part.characteristics.length} sizes`,
+    holding: first ? holdingName(first, shop) : '',
+    route: route ? `${steps.length} steps, ${writeMinutes(route.cost.minutes.value)}` : 'not yet',
+    bench: !job.issue ? 'not given out' : state?.at ? `step ${at + 1} of ${steps.length}` : 'done',
+    inspection: `${verdicts.length} of ${sizes}`,
+  };
+}

@@ -1,0 +1,25 @@
+import type { Entry, Job, Part, Plan, Setup, Shop, Step, Units } from '@obra/core';
+import type { useLog } from '../../data/log';
+import type { OpenJob } from '../../data/session';
+
+/** What every stage of a job looks at. */
+export interface JobView {
+  readonly id: string;
+  readonly open: OpenJob;
+  readonly job: Job;
+  readonly shop: Shop;
+  /** the drawing as typed now */
+  readonly part: Part;
+  readonly plan: Plan | undefined;
+  readonly older: boolean;
+  readonly log: readonly Entry[];
+  readonly add: ReturnType<typeof useLog>['add'];
+  readonly units: Units;
+  readonly swap: () => void;
+  readonly steps: readonly Step[];
+  readonly step: Step | undefined;
+  readonly setup: Setup | undefined;
+  readonly chosen: string | undefined;
+  readonly choose: (at: string) => void;
+  readonly move: (by: number) => void;
+}

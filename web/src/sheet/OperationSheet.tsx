@@ -1,0 +1,73 @@
+import { type Figure, type Part, type Route, type Setup, type Step, type Units, verbs, write, writeMinutes, writeSentence } from '@obra/core';
+import type { ReactNode } from 'react';
+import { Stamp } from '../bar';
+import { FigureNumber } from '../slate';
+
+interface Props {
+  readonly route: Route;
+  readonly part: Part;
+  readonly units: Units;
+  readonly chosen?: string | undefined;
+  readonly onChoose?: (step: string) => void;
+  readonly nameOf: (id: string) => string;
+  readonly stamps?: boolean;
+}
+
+/** The operation sheet: setups as headed blocks, a line an operation. */
+export function OperationSheet(props: Props) {
+  let n = 0;
+  return (
+    <>
+      {props.route.setups.map((setup, i) => {
+        const before = n;
+        n += setup.steps.length;
+        return <SetupBlock key={setup.id} {...props} setup={setup} number={i + 1} before={before} />;
+      })}
+    </>
+  );
+}
+
+function SetupBlock({ setup, number, before, ...props }: Props & { readonly setup: Setup; readonly number: number; readonly before: number }) {
+  const { units } = props;
+  const minutes = setup.steps.reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  const zero = setup.end === 'left' ? 'B' : 'A';
+  return (
+    <table className="ops" style={{ marginTop: number > 1 ? 18 : 0 }}>
+      <caption>
+        <div className="setup">
+          <h2>Setup {number}</h2>
+          <span className="quiet">end {zero} out</span>
+          <span className="quiet">{props.nameOf(setup.holding)}, <FigureNumber figure={setup.grip} units={units} withUnit /> grip, <FigureNumber figure={setup.stickOut} units={units} withUnit /> out{setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}</span>
+          <strong>zero: face {zero}</strong>
+          <span className="quiet" style={{ marginLeft: 'auto' }}>{writeMinutes(minutes)}</span>
+        </div>
+      </caption>
+      <tbody>
+        {setup.steps.map((step, i) => <Line key={step.id} {...props} step={step} n={before + i + 1} turned={setup.end === 'left'} />)}
+      </tbody>
+    </table>
+  );
+}
+
+function Line({ step, n, turned, part, units, chosen, onChoose, stamps = true }: Props & { readonly step: Step; readonly n: number; readonly turned: boolean }) {
+  const { speed, feed, passes, depth, minutes } = step.figures;
+  const number = (figure: Figure, text?: string): ReactNode => <FigureNumber figure={figure} units={units} {...(text !== undefined && { text })} />;
+  const counted = passes && depth && ['rough-turn', 'finish-turn', 'face', 'thread'].includes(step.verb);
+  const isChosen = chosen === step.id;
+  return (
+    <tr
+      className={isChosen ? 'chosen' : ''} data-step={step.id} aria-current={isChosen ? 'step' : undefined}
+      {...(onChoose && { tabIndex: 0, onClick: () => { onChoose(step.id); }, onKeyDown: (e: React.KeyboardEvent) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onChoose(step.id); } } })}
+    >
+      <td className="n">{n}</td>
+      {stamps && <td className="stamp"><Stamp region={step.after} removed={step.removes} part={part} turned={turned} /></td>}
+      <td className="verb">{verbs[step.verb]}</td>
+      <td>{writeSentence(step.says, units)}</td>
+      <td className="quiet">{counted && <>{number(passes)} × {step.verb === 'thread' ? 'to ' : ''}{number(depth)} deep</>}</td>
+      <td className="num">{speed && number(speed, `${write(speed, units).text} rpm`)}</td>
+      <td className="num">{feed && number(feed, feed.formula === 'feedByHand' ? 'hand' : undefined)}</td>
+      <td className="num quiet">{minutes && number(minutes, writeMinutes(minutes.value))}</td>
+      <td>{step.gauge !== undefined && <span className="hold">measure</span>}</td>
+    </tr>
+  );
+}

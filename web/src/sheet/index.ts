@@ -1,0 +1,1 @@
+export { OperationSheet } from './OperationSheet';

@@ -1,0 +1,83 @@
+import { type Advice, type Limits, type Machine, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
+import { FigureNumber } from './FigureNumber';
+
+interface Props {
+  readonly advice: Advice;
+  readonly wanted: Limits;
+  readonly units: Units;
+  readonly machine: Machine | undefined;
+  readonly last: { readonly text: string; readonly celsius: number } | undefined;
+  readonly huge: 'huge' | 'big';
+}
+
+/** Divisions of the dial in its own words: '8 divisions on radius', '7½'. */
+function divisionsSaid(advice: Advice, machine: Machine | undefined): string {
+  const settable = advice.dial?.of['settable'];
+  if (!advice.dial || typeof settable !== 'number') return '';
+  const halves = Math.round(advice.dial.value / settable);
+  const whole = Math.floor(halves / 2);
+  const text = halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole}½`;
+  return `${text} division${halves > 2 ? 's' : ''} on ${machine?.dials.cross?.reads === 'diameter' ? 'diameter' : 'radius'}`;
+}
+
+const heading: Readonly<Record<Advice['next'], string>> = {
+  cut: 'Dial in, cross slide', twoCuts: 'Dial in, cross slide', springCut: 'Repeat at the same setting', wait: 'Wait', measure: 'Measure', changeGauge: 'Measure with a finer gauge', indexTip: 'Index the tip', stop: 'In', ask: 'Is this right?',
+};
+
+/** Dial this; expect that, plus or minus. */
+export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props) {
+  const dialUnits = machine?.dials.cross?.division.units ?? units;
+  const under = advice.next === 'stop' && advice.chancePast > 0.5;
+  const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under;
+  return (
+    <div data-testid="advice" data-next={advice.next} aria-live="polite">
+      <div className="quiet">{under ? 'Under size' : heading[advice.next]}</div>
+      {advice.dial ? (
+        <div className="row-big">
+          <span className={huge}><FigureNumber figure={advice.dial} units={dialUnits} /></span>
+          <span>{write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine)}</span>
+        </div>
+      ) : inside ? (
+        <div className={`${huge} in`}>In.</div>
+      ) : under ? (
+        <div className={`${huge} out`}>Under.</div>
+      ) : advice.next === 'ask' ? (
+        <div className="large out">?</div>
+      ) : (
+        <div className="large">{advice.cold ? 'measure now' : 'first touch'}</div>
+      )}
+      <div className="pair">
+        {(advice.dial ?? advice.next === 'measure') && advice.cold && (
+          <div>
+            <div className="quiet">then expect{advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 ? ', cold' : ''}</div>
+            <span className="large mid"><FigureNumber figure={advice.expects} units={units} /></span>
+            <span className="quiet"> ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}</span>
+            {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && <span className="quiet">, reads {write(advice.reads, units).text} warm</span>}
+          </div>
+        )}
+        {last && (
+          <div>
+            <div className="quiet">last reading</div>
+            <span className="large mid quiet">{last.text}</span>
+            {advice.cold && Math.abs(last.celsius - 20) >= 0.5 && <span className="quiet"> {writeWithUnit({ is: 'temperature', value: last.celsius }, units)}, cold <FigureNumber figure={advice.cold} units={units} /></span>}
+          </div>
+        )}
+        <div>
+          <div className="quiet">aim</div>
+          <span className="large mid quiet"><FigureNumber figure={advice.aim} units={units} /></span>
+        </div>
+      </div>
+      <div className="line">
+        {advice.because.map((r, i) => <div key={i}>{sentenceCase(writeSentence(r.says, units))}.</div>)}
+        {advice.instead?.dial && (
+          <div className="quiet">or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)}, {under2(advice, wanted) > 0.0005 ? <>could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} under</> : 'its spring is not known yet'}</div>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** How far under the limits the one-cut alternative may land, mm on diameter, 95 %. */
+const under2 = (advice: Advice, wanted: Limits): number => (advice.instead ? wanted.min - (advice.instead.expects.value - 2 * (advice.instead.expects.deviation ?? 0)) : 0);
+
+const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

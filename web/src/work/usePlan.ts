@@ -1,0 +1,54 @@
+import type { Job, Plan, Shop } from '@obra/core';
+import * as Comlink from 'comlink';
+import { useEffect } from 'react';
+import useSWRSubscription from 'swr/subscription';
+import type { Planner } from './plan.worker';
+import { startWorker } from './startWorker';
+
+interface Answer {
+  readonly plan: Plan;
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly last: boolean;
+  readonly failed?: string;
+}
+
+type Next = (error: null, answer: Answer) => void;
+
+let planner: Comlink.Remote<Planner> | undefined;
+let question = 0;
+const asking = new Map<string, Next>();
+
+async function ask(key: string, job: Job, shop: Shop): Promise<void> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  const mine = ++question;
+  let latest: Plan | undefined;
+  try {
+    await planner.plan(mine, job, shop, Comlink.proxy((plan: Plan, last: boolean) => {
+      if (mine !== question) return;
+      latest = plan;
+      asking.get(key)?.(null, { plan, job, shop, last });
+    }));
+  } catch (cause) {
+    if (mine === question && latest) asking.get(key)?.(null, { plan: latest, job, shop, last: true, failed: String(cause) });
+  }
+}
+
+export interface Planned {
+  readonly plan: Plan | undefined;
+  /** the plan answers an earlier job or shop; a newer one is being worked out */
+  readonly older: boolean;
+  readonly failed: string | undefined;
+}
+
+/** The plan of this job with this shop, worked out in the worker; the last good one stays while the next is computed. */
+export function usePlan(key: string, job: Job | undefined, shop: Shop | undefined): Planned {
+  const { data } = useSWRSubscription<Answer, null>(['plan', key], (_: unknown, { next }: { next: Next }) => {
+    asking.set(key, next);
+    return () => asking.delete(key);
+  });
+  useEffect(() => {
+    if (job && shop) void ask(key, job, shop);
+  }, [key, job, shop]);
+  return { plan: data?.plan, older: data !== undefined && (data.job !== job || data.shop !== shop || !data.last), failed: data?.failed };
+}
