@@ -1,8 +1,4 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 
-export default defineConfig({
-  plugins: [react()],
-  worker: { format: 'es' },
-  build: { target: 'es2022', assetsInlineLimit: 0 },
-});
+export default defineConfig({ plugins: [react()], worker: { format: 'es' }, build: { target: 'es2022', assetsInlineLimit: 0 } });

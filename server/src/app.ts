@@ -21,8 +21,17 @@ export function makeApp(options: Options): Express {
       contentSecurityPolicy: {
         useDefaults: false,
         directives: {
-          defaultSrc: ["'self'"], scriptSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'", 'data:'], connectSrc: ["'self'"], workerSrc: ["'self'"], objectSrc: ["'none'"], baseUri: ["'self'"], frameAncestors: ["'none'"], formAction: ["'self'"],
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          frameAncestors: ["'none'"],
+          formAction: ["'self'"],
         },
       },
       // served over plain HTTP inside a workshop: a browser told to insist on HTTPS could not come back
@@ -32,21 +41,22 @@ export function makeApp(options: Options): Express {
     }),
   );
   app.use(compression());
-  app.get('/healthz', (_request, response) => {
-    response.set('Cache-Control', 'no-store').json({ ok: true, version: options.version });
-  });
-  app.get('/api/config', (_request, response) => {
-    response.set('Cache-Control', 'no-store').json({ demo: options.demo !== undefined, version: options.version });
-  });
+  app.get('/healthz', (_request, response) => response.set('Cache-Control', 'no-store').json({ ok: true, version: options.version }));
+  app.get('/api/config', (_request, response) =>
+    response.set('Cache-Control', 'no-store').json({ demo: options.demo !== undefined, version: options.version }),
+  );
   app.get('/api/demo', (_request, response) => {
     const { demo } = options;
-    const files = demo === undefined || !existsSync(demo) ? [] : readdirSync(demo).filter((name) => name.endsWith('.json')).sort();
+    const files =
+      demo === undefined || !existsSync(demo)
+        ? []
+        : readdirSync(demo)
+            .filter((name) => name.endsWith('.json'))
+            .sort();
     response.set('Cache-Control', 'no-store').json({ files: files.map((name) => `/api/demo/${name}`) });
   });
   if (options.demo !== undefined) app.use('/api/demo', express.static(options.demo, { index: false, cacheControl: false }));
-  app.use('/api', (_request, response) => {
-    response.status(404).json({ error: 'nothing here' });
-  });
+  app.use('/api', (_request, response) => response.status(404).json({ error: 'nothing here' }));
   app.use('/assets', express.static(join(options.web, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
   app.use(express.static(options.web, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
   app.get('/{*path}', (request, response) => {

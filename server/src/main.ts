@@ -17,7 +17,7 @@ function listen(port: number, last: number): Promise<Server> {
       if (error.code === 'EADDRINUSE' && port < last) resolve(listen(port + 1, last));
       else reject(error);
     });
-    server.listen(port, () => { resolve(server); });
+    server.listen(port, () => resolve(server));
   });
 }
 
@@ -30,6 +30,6 @@ for (const signal of ['SIGTERM', 'SIGINT'] as const) {
   process.once(signal, () => {
     server.close(() => process.exit(0));
     server.closeIdleConnections();
-    setTimeout(() => { server.closeAllConnections(); }, 2000).unref();
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
   });
 }

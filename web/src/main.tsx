@@ -7,5 +7,11 @@ import { prepare } from './data/config';
 const root = document.getElementById('root');
 if (root) {
   const app = createRoot(root);
-  void prepare().finally(() => { app.render(<StrictMode><App /></StrictMode>); });
+  void prepare().finally(() => {
+    app.render(
+      <StrictMode>
+        <App />
+      </StrictMode>,
+    );
+  });
 }

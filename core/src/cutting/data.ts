@@ -29,7 +29,9 @@ export function speedFor(place: Place, tool: Tool, work: Work, diameter: number)
 /** Feed for roughing: the material's own, within the chip window of the tool when it has one. */
 export function roughFeed(place: Place, tool: Tool): Figure {
   const asked = Math.min(place.material.feed, tool.chips?.feed[1] ?? Infinity);
-  return place.machine.feeds.length === 0 ? figure('feed', 'feedByHand', { asked }) : figure('feed', 'feedSet', { asked, feeds: place.machine.feeds });
+  return place.machine.feeds.length === 0
+    ? figure('feed', 'feedByHand', { asked })
+    : figure('feed', 'feedSet', { asked, feeds: place.machine.feeds });
 }
 
 /** Feed for a wanted Ra (micrometres) with this nose. */
@@ -46,7 +48,13 @@ export function roughDepth(place: Place): Figure {
 }
 
 /** Force and power at a depth and feed. */
-export function loadOf(place: Place, depth: number, feed: number, diameter: number, speed: number): { readonly force: Figure; readonly power: Figure } {
+export function loadOf(
+  place: Place,
+  depth: number,
+  feed: number,
+  diameter: number,
+  speed: number,
+): { readonly force: Figure; readonly power: Figure } {
   const force = figure('force', 'force', { kc: place.material.kc, mc: place.material.mc, ap: depth, f: feed });
   return { force, power: figure('power', 'power', { Fc: force.value, d: diameter, n: speed }) };
 }

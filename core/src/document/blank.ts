@@ -3,8 +3,18 @@ import type { Units } from '../quantity';
 
 export function blankDrawing(): Drawing {
   return {
-    outside: [], boreRight: [], boreLeft: [], details: [], relations: [], mates: [], samples: [], care: {},
-    untoleranced: { text: 'ISO 2768-m', units: 'mm' }, material: 'mild-steel', title: {}, treatment: [],
+    outside: [],
+    boreRight: [],
+    boreLeft: [],
+    details: [],
+    relations: [],
+    mates: [],
+    samples: [],
+    care: {},
+    untoleranced: { text: 'ISO 2768-m', units: 'mm' },
+    material: 'mild-steel',
+    title: {},
+    treatment: [],
   };
 }
 

@@ -14,13 +14,23 @@ function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unknown): 
   if (!isRecord(raw)) return { ok: false, problems: [{ at: '', says: say`this is not ${what}` }] };
   const version = raw['schema'];
   if (typeof version === 'number' && version > SCHEMA) {
-    return { ok: false, problems: [{ at: 'schema', says: say`this was written by a later Obra (version ${version} of the format, this one reads up to ${SCHEMA}); it is kept as it is` }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          at: 'schema',
+          says: say`this was written by a later Obra (version ${version} of the format, this one reads up to ${SCHEMA}); it is kept as it is`,
+        },
+      ],
+    };
   }
   const result = schema.safeParse(migrate(raw));
   if (result.success) return { ok: true, value: result.data };
   return {
     ok: false,
-    problems: result.error.issues.slice(0, 20).map((issue) => ({ at: issue.path.join('/'), says: say`${what}, at ${issue.path.join(' › ') || 'the top'}: ${issue.message}` })),
+    problems: result.error.issues
+      .slice(0, 20)
+      .map((issue) => ({ at: issue.path.join('/'), says: say`${what}, at ${issue.path.join(' › ') || 'the top'}: ${issue.message}` })),
   };
 }
 
@@ -40,7 +50,12 @@ export function parseJob(file: unknown): Parsed<Job> {
 /** A job file with its log and photos, brought up to this version. Never throws. */
 export function parseJobFile(file: unknown): Parsed<JobFile> {
   if (isRecord(file) && file['obra'] !== undefined && file['obra'] !== 'job') {
-    return { ok: false, problems: [{ at: 'obra', says: say`this file holds a ${String(file['obra'])}, not a job` }] };
+    return {
+      ok: false,
+      problems: [
+        { at: 'obra', says: say`this file holds a ${typeof file['obra'] === 'string' ? file['obra'] : 'thing of another kind'}, not a job` },
+      ],
+    };
   }
   return parseWith(d.JobFile, 'a job file', file);
 }
@@ -69,7 +84,17 @@ export function parseJobText(text: string): Parsed<JobFile> {
     raw = JSON.parse(text);
   } catch {
     const begins = text.trimStart().startsWith('{');
-    return { ok: false, problems: [{ at: '', says: begins ? say`the file is cut off or damaged: it begins like a job file but does not end like one` : say`this is not a job file; a job file is JSON text` }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          at: '',
+          says: begins
+            ? say`the file is cut off or damaged: it begins like a job file but does not end like one`
+            : say`this is not a job file; a job file is JSON text`,
+        },
+      ],
+    };
   }
   return parseJobFile(raw);
 }

@@ -7,7 +7,11 @@ type Care = Characteristic['care'];
 const FINE = 0.05;
 
 /** Every size of the drawing that can be measured, numbered in reading order. */
-export function characteristicsOf(drawing: Drawing, features: readonly Feature[], lengths: readonly (Limits | undefined)[]): readonly Characteristic[] {
+export function characteristicsOf(
+  drawing: Drawing,
+  features: readonly Feature[],
+  lengths: readonly (Limits | undefined)[],
+): readonly Characteristic[] {
   const found: Omit<Characteristic, 'balloon'>[] = [];
   const careOf = (ref: string, proposed: Care): Care => drawing.care[ref] ?? proposed;
   const proposed = (limits: Limits): Care => (limits.from !== 'general' && limits.max - limits.min <= FINE + 1e-9 ? 'critical' : 'ordinary');
@@ -17,7 +21,13 @@ export function characteristicsOf(drawing: Drawing, features: readonly Feature[]
       found.push({ id, of: feature.id, is: 'thread', text: feature.thread ?? '', care: careOf(id, 'critical') });
     }
     const id = `${feature.id}.diameter`;
-    found.push({ id, of: feature.id, is: 'diameter', limits: feature.nearDiameter, care: careOf(id, feature.form === 'thread' ? 'ordinary' : proposed(feature.nearDiameter)) });
+    found.push({
+      id,
+      of: feature.id,
+      is: 'diameter',
+      limits: feature.nearDiameter,
+      care: careOf(id, feature.form === 'thread' ? 'ordinary' : proposed(feature.nearDiameter)),
+    });
     const row = drawing.outside.findIndex((r) => r.id === feature.id);
     const long = lengths[row];
     if (row >= 0 && long) {

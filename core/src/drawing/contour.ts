@@ -14,10 +14,14 @@ export function outline(features: readonly Feature[], total: number): Contour {
     const last = path.at(-1);
     if (!last || Math.abs(last.z - z) > 1e-9 || Math.abs(last.r - r) > 1e-9) path.push({ z, r, bulge: 0, of });
   };
-  hole(features, 'left').forEach(([z, r, of]) => add(z, r, of));
+  hole(features, 'left').forEach(([z, r, of]) => {
+    add(z, r, of);
+  });
   if (path.length === 0) add(-total, 0, 'left');
   const right = hole(features, 'right').toReversed();
-  right.forEach(([z, r, of]) => add(z, r, of));
+  right.forEach(([z, r, of]) => {
+    add(z, r, of);
+  });
   if (right.length === 0) add(0, 0, 'right');
   for (const row of outside) {
     const r = row.nearDiameter.nominal / 2;

@@ -83,9 +83,9 @@ export function parseLengthCell(text: string, units: Units): Parsed<Limits> {
   if (/^[-−]/.test(t)) return fail(say`“${t}” is negative; a length is more than zero`);
   const size = readDiameter(t, units);
   if (size.kind === 'diameter' && size.limits.from !== 'class') return { ok: true, value: size.limits };
-  if (size.kind === 'unknown' && /is zero|over 10 m/.test(String(size.says[0]))) {
-    return fail(/is zero/.test(String(size.says[0])) ? say`“${t}” is zero; a length is more than zero` : size.says);
-  }
+  const read = readLength(t, units);
+  if (read && !(read.value > 0)) return fail(say`“${t}” is zero; a length is more than zero`);
+  if (read && read.value > LONGEST && size.kind === 'unknown') return fail(size.says);
   return fail(say`“${t}” is not a length; write 40, 40 +/-0.1 or 1-1/2`);
 }
 

@@ -16,7 +16,15 @@ export function readLine(text: string, units: Units): Parsed<Drawing> {
     const at = `row ${String(i + 1)}`;
     const split = /^(.*\S)\s+[xX×]\s+(\S.*)$/.exec(row);
     if (!split) {
-      problems.push({ at, says: row === '' ? say`row ${i + 1} is empty; write size x length` : /\S[xX×]\S/.test(row) ? asksAbout(row) : say`“${row}” has no length yet; write ${row} x length` });
+      problems.push({
+        at,
+        says:
+          row === ''
+            ? say`row ${i + 1} is empty; write size x length`
+            : /\S[xX×]\S/.test(row)
+              ? asksAbout(row)
+              : say`“${row}” has no length yet; write ${row} x length`,
+      });
       return;
     }
     const [, size = '', length = ''] = split;
@@ -31,8 +39,9 @@ export function readLine(text: string, units: Units): Parsed<Drawing> {
 }
 
 function asksAbout(row: string): Sentence {
-  const [size = '', length = ''] = [row.slice(0, row.search(/[xX×][^xX×]*$/)), row.slice(row.search(/[xX×][^xX×]*$/) + 1)];
-  return say`“${row}”: a thread of pitch ${length.trim()}, or size ${size.trim()}, length ${length.trim()}? For the second put spaces round the x: ${size.trim()} x ${length.trim()}`;
+  const at = row.search(/[xX×][^xX×]*$/);
+  const [size, length] = [row.slice(0, at).trim(), row.slice(at + 1).trim()];
+  return say`“${row}”: a thread of pitch ${length}, or size ${size}, length ${length}? For the second put spaces round the x: ${size} x ${length}`;
 }
 
 /** The units a typed line speaks in when it says so itself: fractions, inch marks and unified threads, or M threads, ISO classes and mm. */

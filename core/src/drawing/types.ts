@@ -13,7 +13,14 @@ export interface Limits {
 export type Size =
   | { readonly kind: 'diameter'; readonly limits: Limits }
   | { readonly kind: 'thread'; readonly designation: string; readonly leftHand: boolean }
-  | { readonly kind: 'taper'; readonly near: Limits; readonly far?: Limits; readonly ratio?: number; readonly narrows: 'near' | 'far'; readonly name?: string }
+  | {
+      readonly kind: 'taper';
+      readonly near: Limits;
+      readonly far?: Limits;
+      readonly ratio?: number;
+      readonly narrows: 'near' | 'far';
+      readonly name?: string;
+    }
   | { readonly kind: 'ball'; readonly limits: Limits }
   | { readonly kind: 'polygon'; readonly sides: 4 | 6; readonly across: Limits }
   | { readonly kind: 'bar' }

@@ -21,8 +21,7 @@ export interface Mend {
 
 /** `at` names list members by id: 'drawing/outside/#s3/size'. `before` (an id) places a new or moved list member. */
 export type Edit =
-  | { readonly op: 'put'; readonly at: string; readonly value: unknown; readonly before?: string }
-  | { readonly op: 'remove'; readonly at: string };
+  { readonly op: 'put'; readonly at: string; readonly value: unknown; readonly before?: string } | { readonly op: 'remove'; readonly at: string };
 
 /** The rule that decided something, said with its numbers; `binds` names the steps or rows it ties together. */
 export interface Reason {

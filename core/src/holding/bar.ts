@@ -5,13 +5,19 @@ import { diameter, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { materialOf } from '../standards';
 
-export const largestDiameter = (part: Part): number => Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.max));
+export const largestDiameter = (part: Part): number =>
+  Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.max));
 
 /** The drawn or ground surface of a bar may stay where the largest rows ask for nothing finer. @source bar-diameter, common practice */
 export function surfaceStays(part: Part, bar: Bar): boolean {
   const across = mmOf(bar.across);
   const largest = part.features.filter((f) => f.side === 'outside' && Math.abs(f.nearDiameter.nominal - across) < 0.02);
-  return bar.skin !== 'hot' && bar.skin !== 'sawn' && largest.length > 0 && largest.every((f) => f.form === 'cylinder' && f.finish === undefined && (f.nearDiameter.from === 'general' || bar.skin === 'ground'));
+  return (
+    bar.skin !== 'hot' &&
+    bar.skin !== 'sawn' &&
+    largest.length > 0 &&
+    largest.every((f) => f.form === 'cylinder' && f.finish === undefined && (f.nearDiameter.from === 'general' || bar.skin === 'ground'))
+  );
 }
 
 /** Least bar diameter for a part: nothing over where the surface stays, else the clean-up its skin wants. */
@@ -29,16 +35,26 @@ export interface BarChoice {
 /** The bar chosen, else the smallest round bar of the drawing's material on the rack that cleans up. */
 export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
   const choice = job.choices.findLast((c) => c.kind === 'bar');
-  const round = shop.bars.filter((b) => b.form === 'round' && b.material === job.drawing.material).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
+  const round = shop.bars
+    .filter((b) => b.form === 'round' && b.material === job.drawing.material)
+    .toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
   const fitting = round.filter((b) => mmOf(b.across) >= needed(part, b) - 1e-6);
   const chosen = choice && shop.bars.find((b) => b.id === choice.bar);
   const largest = largestDiameter(part);
   if (chosen && mmOf(chosen.across) < needed(part, chosen) - 1e-6) {
-    return { bar: chosen, findings: [{
-      code: 'bar-too-small', about: 'bar', severity: 'stop',
-      says: say`${chosen.name} is ${diameter(mmOf(chosen.across))}; the part wants ${diameter(needed(part, chosen))} to clean up`,
-      why: say`what is not there cannot be turned`, mends: fitting.slice(0, 2).map(take),
-    }] };
+    return {
+      bar: chosen,
+      findings: [
+        {
+          code: 'bar-too-small',
+          about: 'bar',
+          severity: 'stop',
+          says: say`${chosen.name} is ${diameter(mmOf(chosen.across))}; the part wants ${diameter(needed(part, chosen))} to clean up`,
+          why: say`what is not there cannot be turned`,
+          mends: fitting.slice(0, 2).map(take),
+        },
+      ],
+    };
   }
   if (chosen) return { bar: chosen, findings: [] };
   const [first] = fitting;
@@ -46,14 +62,47 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
   const material = materialOf(job.drawing.material);
   const other = shop.bars.filter((b) => b.form === 'round' && mmOf(b.across) >= needed(part, b)).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
   const across = Math.ceil(largest + 1);
-  return { bar: undefined, findings: [{
-    code: 'bar-too-small', about: 'bar', severity: 'stop',
-    says: say`no ${material.name} bar on the rack is large enough for ${diameter(largest)}`, why: say`the bar comes first`,
-    mends: [
-      ...other.slice(0, 1).map((b): Mend => ({ says: say`take ${b.name} and its material`, to: 'job', edits: [...take(b).edits, { op: 'put', at: 'drawing/material', value: b.material }] })),
-      { says: say`put ${material.name} ${length(across)} on the rack`, to: 'shop', edits: [{ op: 'put', at: `bars/#bar-${material.id}-${String(across)}`, value: { id: `bar-${material.id}-${String(across)}`, name: `${material.name} ${String(across)}`, material: material.id, across: { text: String(across), units: 'mm' }, form: 'round', skin: 'drawn', length: { text: '1000', units: 'mm' }, assumed: ['length'] } satisfies Bar }] },
+  return {
+    bar: undefined,
+    findings: [
+      {
+        code: 'bar-too-small',
+        about: 'bar',
+        severity: 'stop',
+        says: say`no ${material.name} bar on the rack is large enough for ${diameter(largest)}`,
+        why: say`the bar comes first`,
+        mends: [
+          ...other
+            .slice(0, 1)
+            .map((b): Mend => ({
+              says: say`take ${b.name} and its material`,
+              to: 'job',
+              edits: [...take(b).edits, { op: 'put', at: 'drawing/material', value: b.material }],
+            })),
+          {
+            says: say`put ${material.name} ${length(across)} on the rack`,
+            to: 'shop',
+            edits: [
+              {
+                op: 'put',
+                at: `bars/#bar-${material.id}-${String(across)}`,
+                value: {
+                  id: `bar-${material.id}-${String(across)}`,
+                  name: `${material.name} ${String(across)}`,
+                  material: material.id,
+                  across: { text: String(across), units: 'mm' },
+                  form: 'round',
+                  skin: 'drawn',
+                  length: { text: '1000', units: 'mm' },
+                  assumed: ['length'],
+                } satisfies Bar,
+              },
+            ],
+          },
+        ],
+      },
     ],
-  }] };
+  };
 }
 
 const take = (bar: Bar): Mend => {

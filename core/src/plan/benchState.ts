@@ -40,9 +40,23 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const entries = live.filter((e) => e.step === at.step && e.piece === at.piece);
   const lastGauge = entries.findLast((e) => e.kind === 'reading')?.gauge ?? step.gauge;
   const advice = adviseWith(limits, entries, {
-    machine: shop && machineOf(shop, job.machine), gauge: shop?.gauges.find((g) => g.id === lastGauge),
-    material: plan.part.material, nose: mmOf(shop?.tools.find((t) => t.id === step.tool)?.nose, 0.4),
+    machine: shop && machineOf(shop, job.machine),
+    gauge: shop?.gauges.find((g) => g.id === lastGauge),
+    material: plan.part.material,
+    nose: mmOf(shop?.tools.find((t) => t.id === step.tool)?.nose, 0.4),
   });
-  const asks: Finding[] = advice.next === 'ask' ? [{ code: 'reading-cannot-be', about: at.step, severity: 'caution', says: advice.because[0]?.says ?? say`is this reading right?`, why: say`it is written down as it is; undo it and read again, or go on`, mends: [] }] : [];
+  const asks: Finding[] =
+    advice.next === 'ask'
+      ? [
+          {
+            code: 'reading-cannot-be',
+            about: at.step,
+            severity: 'caution',
+            says: advice.because[0]?.says ?? say`is this reading right?`,
+            why: say`it is written down as it is; undo it and read again, or go on`,
+            mends: [],
+          },
+        ]
+      : [];
   return { at, done, advice, asks };
 }

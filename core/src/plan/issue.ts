@@ -22,9 +22,14 @@ function kitOf(route: Route, shop: Shop, job: Job): Shop {
   const keep = <T extends { readonly id: string }>(items: readonly T[]): T[] => items.filter((item) => named.has(item.id));
   const machine = machineOf(shop, job.machine);
   return {
-    machines: machine ? [machine] : [], holdings: keep(shop.holdings), tools: keep(shop.tools),
+    machines: machine ? [machine] : [],
+    holdings: keep(shop.holdings),
+    tools: keep(shop.tools),
     // every gauge goes along: at the machine one may reach for another
-    gauges: [...shop.gauges], bars: keep(shop.bars), ways: shop.ways, lessons: [],
+    gauges: [...shop.gauges],
+    bars: keep(shop.bars),
+    ways: shop.ways,
+    lessons: [],
   };
 }
 
@@ -35,27 +40,34 @@ export function changedSinceIssue(job: Job, shop: Shop): readonly Finding[] {
   const rows = issue.drawing ? changedRows(issue.drawing, job.drawing) : [];
   const items = changedItems(issue.kit, shop);
   if (rows.length === 0 && items.length === 0) return [];
-  return [{
-    code: 'changed-since-issue', about: 'route', severity: 'caution',
-    says: say`changed since it was given out: ${[...rows, ...items].slice(0, 6).join(', ')}`,
-    why: say`the Bench goes on with what it was given until it is given out again; done steps stay done`,
-    mends: [{ says: say`take it back and plan anew`, to: 'job', edits: [{ op: 'remove', at: 'issue' }] }],
-  }];
+  return [
+    {
+      code: 'changed-since-issue',
+      about: 'route',
+      severity: 'caution',
+      says: say`changed since it was given out: ${[...rows, ...items].slice(0, 6).join(', ')}`,
+      why: say`the Bench goes on with what it was given until it is given out again; done steps stay done`,
+      mends: [{ says: say`take it back and plan anew`, to: 'job', edits: [{ op: 'remove', at: 'issue' }] }],
+    },
+  ];
 }
 
 function changedRows(was: Drawing, now: Drawing): readonly string[] {
   const rowsOf = (d: Drawing) => new Map([...d.outside, ...d.boreRight, ...d.boreLeft].map((row) => [row.id, JSON.stringify(row)] as const));
   const [before, after] = [rowsOf(was), rowsOf(now)];
   const rows = [...new Set([...before.keys(), ...after.keys()])].filter((id) => before.get(id) !== after.get(id)).map((id) => `row ${id}`);
-  const sameOtherwise = JSON.stringify({ ...was, outside: [], boreRight: [], boreLeft: [] }) === JSON.stringify({ ...now, outside: [], boreRight: [], boreLeft: [] });
+  const sameOtherwise =
+    JSON.stringify({ ...was, outside: [], boreRight: [], boreLeft: [] }) === JSON.stringify({ ...now, outside: [], boreRight: [], boreLeft: [] });
   const order = JSON.stringify(was.outside.map((r) => r.id)) === JSON.stringify(now.outside.map((r) => r.id));
   return [...rows, ...(sameOtherwise ? [] : ['the drawing']), ...(order || rows.length > 0 ? [] : ['the order of rows'])];
 }
 
 function changedItems(kit: Shop, shop: Shop): readonly string[] {
   const lists = ['machines', 'holdings', 'tools', 'bars'] as const;
-  return lists.flatMap((list) => kit[list].flatMap((item) => {
-    const now = shop[list].find((other) => other.id === item.id);
-    return now && JSON.stringify(now) === JSON.stringify(item) ? [] : [item.name];
-  }));
+  return lists.flatMap((list) =>
+    kit[list].flatMap((item) => {
+      const now = shop[list].find((other) => other.id === item.id);
+      return now && JSON.stringify(now) === JSON.stringify(item) ? [] : [item.name];
+    }),
+  );
 }

@@ -31,17 +31,49 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   findings.push(...ofBar);
   if (!bar) return { ...empty, reached: 'holding', findings };
   const chosen = chosenIn(asIssued);
-  const context: Context = { job: asIssued, shop: kit, part, material: materialOf(asIssued.drawing.material), machine, bar, chosen, findings, toGet: [] };
+  const context: Context = {
+    job: asIssued,
+    shop: kit,
+    part,
+    material: materialOf(asIssued.drawing.material),
+    machine,
+    bar,
+    chosen,
+    findings,
+    toGet: [],
+  };
   const reach = reachOf(part.features);
   const across = mmOf(bar.across);
   const severing = severingOf(context, across / 2);
-  const sheetWith = (holding: string) => barSheet(asIssued, part, bar, holdingOf(kit, holding), severing.width, chosen.hold.get('right-1')?.grip && mmOf(chosen.hold.get('right-1')?.grip));
+  const sheetWith = (holding: string) =>
+    barSheet(
+      asIssued,
+      part,
+      bar,
+      holdingOf(kit, holding),
+      severing.width,
+      chosen.hold.get('right-1')?.grip && mmOf(chosen.hold.get('right-1')?.grip),
+    );
   const gripping = grippingOf({ ctx: context, reach });
-  const right = weighHoldings({ setup: 'right-1', diameter: across, finished: false, stickOut: (h) => sheetWith(h.id).stickOut.value, face: 0, centreAllowed: true }, kit);
-  const left = weighHoldings({
-    setup: 'left-1', diameter: gripping.diameter, finished: true, face: -part.length, centreAllowed: false,
-    stickOut: (h) => Math.max(0.1, part.length + 1.5 - Math.min(mmOf(h.jaw?.length, 25), gripping.room) - gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room))),
-  }, kit);
+  const right = weighHoldings(
+    { setup: 'right-1', diameter: across, finished: false, stickOut: (h) => sheetWith(h.id).stickOut.value, face: 0, centreAllowed: true },
+    kit,
+  );
+  const left = weighHoldings(
+    {
+      setup: 'left-1',
+      diameter: gripping.diameter,
+      finished: true,
+      face: -part.length,
+      centreAllowed: false,
+      stickOut: (h) =>
+        Math.max(
+          0.1,
+          part.length + 1.5 - Math.min(mmOf(h.jaw?.length, 25), gripping.room) - gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room)),
+        ),
+    },
+    kit,
+  );
   const heldRight = takeHolding(right, chosen.hold.get('right-1'));
   const heldLeft = takeHolding(left, chosen.hold.get('left-1'));
   if (!heldRight || !heldLeft) {
@@ -55,7 +87,14 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const sheet = sheetWith(heldRight.holding);
   const makings = { ctx: context, sheet, severing, ids: new Map<string, string>(), reach };
   if (sheet.cut.value > mmOf(bar.length) + 1e-6) {
-    findings.push({ code: 'bar-too-short', about: 'bar', severity: 'stop', says: say`${bar.name} is ${{ is: 'length', value: mmOf(bar.length) }} long; ${{ is: 'length', value: sheet.cut.value }} are wanted`, why: say`a blank cut short cannot be made long`, mends: [] });
+    findings.push({
+      code: 'bar-too-short',
+      about: 'bar',
+      severity: 'stop',
+      says: say`${bar.name} is ${{ is: 'length', value: mmOf(bar.length) }} long; ${{ is: 'length', value: sheet.cut.value }} are wanted`,
+      why: say`a blank cut short cannot be made long`,
+      mends: [],
+    });
   }
   const blank = rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
   const first = rightSetup(makings, heldRight, blank);
@@ -81,8 +120,23 @@ function withMends(held: HoldingChoice, options: readonly HoldingChoice[]): read
   return held.findings.map((finding) => {
     const to = finding.code === 'stick-out' && finding.severity === 'caution' ? better : finding.code === 'holding-range' ? other : undefined;
     if (!to || to === held) return finding;
-    const value: Choice = { kind: 'hold', id: `hold-${to.setup}`, setup: to.setup, holding: to.holding, support: to.support.map(({ item }) => ({ item })) };
-    return { ...finding, mends: [{ says: to.support.length > 0 ? say`bring the tailstock centre` : say`take ${to.holding}`, to: 'job', edits: [{ op: 'put', at: `choices/#${value.id}`, value }] }] };
+    const value: Choice = {
+      kind: 'hold',
+      id: `hold-${to.setup}`,
+      setup: to.setup,
+      holding: to.holding,
+      support: to.support.map(({ item }) => ({ item })),
+    };
+    return {
+      ...finding,
+      mends: [
+        {
+          says: to.support.length > 0 ? say`bring the tailstock centre` : say`take ${to.holding}`,
+          to: 'job',
+          edits: [{ op: 'put', at: `choices/#${value.id}`, value }],
+        },
+      ],
+    };
   });
 }
 
@@ -90,7 +144,17 @@ function nothingInShop(code: string, about: string, says: Sentence, shop: Shop):
   const start = startingShop();
   const [item] = code === 'no-machine' ? start.machines : start.holdings.filter(isChuck);
   const list = code === 'no-machine' ? 'machines' : 'holdings';
-  return { code, about, severity: 'stop', says, why: say`nothing can be turned without it`, mends: item && !shop[list].some((i) => i.id === item.id) ? [{ says: say`assume a ${item.name}`, to: 'shop', edits: [{ op: 'put', at: `${list}/#${item.id}`, value: item }] }] : [] };
+  return {
+    code,
+    about,
+    severity: 'stop',
+    says,
+    why: say`nothing can be turned without it`,
+    mends:
+      item && !shop[list].some((i) => i.id === item.id)
+        ? [{ says: say`assume a ${item.name}`, to: 'shop', edits: [{ op: 'put', at: `${list}/#${item.id}`, value: item }] }]
+        : [],
+  };
 }
 
 function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readonly Setup[]): Route {
@@ -99,13 +163,27 @@ function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readon
   const minutes = figure('time', 'totalMinutes', { minutes: steps.map(minutesOf) });
   const risk = figure('cost', 'risk', { fine: steps.filter((s) => s.gauge !== undefined && s.verb === 'finish-turn').length });
   let before = 0;
-  const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) => steps.map((step) => {
-    const starts = figure('time', 'startsAfter', { minutes: [before] });
-    const waits = step.verb === 'cool' ? minutesOf(step) : 0;
-    before += minutesOf(step);
-    return { piece, step: step.id, starts, attended: figure('time', 'minutesByHand', { handling: minutesOf(step) - waits }), waits: figure('time', 'minutesByHand', { handling: waits }) };
-  }));
-  return { bar: { id: bar, cut }, setups, cost: { minutes, risk, total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }) }, differs: say`end A first, then turned round`, schedule };
+  const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) =>
+    steps.map((step) => {
+      const starts = figure('time', 'startsAfter', { minutes: [before] });
+      const waits = step.verb === 'cool' ? minutesOf(step) : 0;
+      before += minutesOf(step);
+      return {
+        piece,
+        step: step.id,
+        starts,
+        attended: figure('time', 'minutesByHand', { handling: minutesOf(step) - waits }),
+        waits: figure('time', 'minutesByHand', { handling: waits }),
+      };
+    }),
+  );
+  return {
+    bar: { id: bar, cut },
+    setups,
+    cost: { minutes, risk, total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }) },
+    differs: say`end A first, then turned round`,
+    schedule,
+  };
 }
 
 /** Choices whose target is gone: told, with a fix, never dropped unseen. */
@@ -122,6 +200,17 @@ function orphans(job: Job, route: Route): readonly Finding[] {
   };
   return job.choices.flatMap((choice): Finding[] => {
     const target = gone(choice);
-    return target === undefined ? [] : [{ code: 'choice-orphaned', about: choice.id, severity: 'note', says: say`a choice was made for ${target}, which this route does not have`, why: say`it is kept in case the step comes back`, mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }] }];
+    return target === undefined
+      ? []
+      : [
+          {
+            code: 'choice-orphaned',
+            about: choice.id,
+            severity: 'note',
+            says: say`a choice was made for ${target}, which this route does not have`,
+            why: say`it is kept in case the step comes back`,
+            mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
+          },
+        ];
   });
 }

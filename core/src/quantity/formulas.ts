@@ -60,7 +60,7 @@ export function floorTo(value: number, step: number): number {
 
 /** The nearest multiple of `step`, halves away from zero. */
 export function roundTo(value: number, step: number): number {
-  return tidy((Math.sign(value) * Math.floor(Math.abs(value) / step + 0.5 + 1e-6)) * step);
+  return tidy(Math.sign(value) * Math.floor(Math.abs(value) / step + 0.5 + 1e-6) * step);
 }
 
 /** Removes binary dust below 1e-9. */
@@ -111,7 +111,11 @@ export const formulas = {
   depthLimit: define(
     'full depth to a stick-out of 3 diameters, 0.7 of it to 5, 0.4 of it beyond; with a centre 0.7 beyond 5',
     practice,
-    { full: ['length', 'full depth of this machine in this material'], ratio: ['ratio', 'stick-out to diameter'], centre: ['count', 'centre in use (1) or not (0)'] },
+    {
+      full: ['length', 'full depth of this machine in this material'],
+      ratio: ['ratio', 'stick-out to diameter'],
+      centre: ['count', 'centre in use (1) or not (0)'],
+    },
     ({ full, ratio, centre }) => tidy(full * (ratio <= 3 ? 1 : ratio <= 5 || centre > 0 ? 0.7 : 0.4)),
   ),
   passes: define(
@@ -129,12 +133,7 @@ export const formulas = {
   force: define(
     'Fc = kc1.1 ap f^(1 - mc), lead angle 90 degrees',
     'Kienzle; kc1.1 and mc from memory of the usual list',
-    {
-      kc: ['pressure', 'kc1.1'],
-      mc: ['ratio', 'mc'],
-      ap: ['length', 'depth of cut ap'],
-      f: ['feed', 'feed f'],
-    },
+    { kc: ['pressure', 'kc1.1'], mc: ['ratio', 'mc'], ap: ['length', 'depth of cut ap'], f: ['feed', 'feed f'] },
     ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
   ),
   power: define(
@@ -157,17 +156,11 @@ export const formulas = {
     ({ passes, length, approach, f, n, handling }) => (passes * (length + approach)) / (f * n) + handling,
   ),
   minutesByHand: define('time for this handling', practice, { handling: ['time', 'handling'] }, ({ handling }) => handling),
-  totalMinutes: define<never, 'minutes'>(
-    'sum of the steps',
-    'arithmetic',
-    { minutes: ['time', 'minutes of each step'] },
-    (_, { minutes }) => minutes.reduce((sum, m) => sum + m, 0),
+  totalMinutes: define<never, 'minutes'>('sum of the steps', 'arithmetic', { minutes: ['time', 'minutes of each step'] }, (_, { minutes }) =>
+    minutes.reduce((sum, m) => sum + m, 0),
   ),
-  startsAfter: define<never, 'minutes'>(
-    'sum of all that comes before',
-    'arithmetic',
-    { minutes: ['time', 'minutes before'] },
-    (_, { minutes }) => minutes.reduce((sum, m) => sum + m, 0),
+  startsAfter: define<never, 'minutes'>('sum of all that comes before', 'arithmetic', { minutes: ['time', 'minutes before'] }, (_, { minutes }) =>
+    minutes.reduce((sum, m) => sum + m, 0),
   ),
   barLength: define(
     'part + facing at A + facing at B + blade + gap to the jaws + grip + spare',
@@ -183,11 +176,8 @@ export const formulas = {
     },
     ({ part, faceA, faceB, blade, gap, grip, spare }) => tidy(part + faceA + faceB + blade + gap + grip + spare),
   ),
-  totalLength: define<never, 'rows'>(
-    'sum of the rows',
-    'arithmetic',
-    { rows: ['length', 'rows from end A'] },
-    (_, { rows }) => tidy(rows.reduce((sum, row) => sum + row, 0)),
+  totalLength: define<never, 'rows'>('sum of the rows', 'arithmetic', { rows: ['length', 'rows from end A'] }, (_, { rows }) =>
+    tidy(rows.reduce((sum, row) => sum + row, 0)),
   ),
   stickOut: define(
     'part + facing at A + facing at B + blade + gap to the jaws',
@@ -204,12 +194,7 @@ export const formulas = {
   stickOutTurned: define(
     'part + facing at B - grip - what lies inside the chuck beyond the grip',
     'arithmetic',
-    {
-      part: ['length', 'part'],
-      faceB: ['length', 'facing at B'],
-      grip: ['length', 'grip'],
-      inside: ['length', 'inside the chuck'],
-    },
+    { part: ['length', 'part'], faceB: ['length', 'facing at B'], grip: ['length', 'grip'], inside: ['length', 'inside the chuck'] },
     ({ part, faceB, grip, inside }) => tidy(part + faceB - grip - inside),
   ),
   stickOutRatio: define(
@@ -295,21 +280,13 @@ export const formulas = {
   coldSize: define(
     'reading - reading x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',
-    {
-      reading: ['diameter', 'reading'],
-      alpha: ['ratio', 'alpha, millionths a degree'],
-      celsius: ['temperature', 'temperature'],
-    },
+    { reading: ['diameter', 'reading'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
     ({ reading, alpha, celsius }) => reading - reading * alpha * 1e-6 * (celsius - 20),
   ),
   warmSize: define(
     'cold size + cold size x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',
-    {
-      cold: ['diameter', 'cold size'],
-      alpha: ['ratio', 'alpha, millionths a degree'],
-      celsius: ['temperature', 'temperature'],
-    },
+    { cold: ['diameter', 'cold size'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
     ({ cold, alpha, celsius }) => cold + cold * alpha * 1e-6 * (celsius - 20),
   ),
   dialMove: define(
@@ -326,11 +303,7 @@ export const formulas = {
   expected: define(
     'cold size now - what the dial move takes off the diameter',
     'arithmetic',
-    {
-      now: ['diameter', 'cold size now'],
-      dial: ['length', 'dial move'],
-      takes: ['ratio', 'diameter taken by one unit of dial'],
-    },
+    { now: ['diameter', 'cold size now'], dial: ['length', 'dial move'], takes: ['ratio', 'diameter taken by one unit of dial'] },
     ({ now, dial, takes }) => tidy(now - dial * takes),
   ),
   measured: define('as measured, corrected to 20 C', 'reading', { cold: ['diameter', 'cold size'] }, ({ cold }) => cold),
@@ -345,6 +318,11 @@ export function formulaNamed(name: string): Formula | undefined {
 }
 
 /** Computes a figure from its formula and inputs. `deviation` is one standard deviation, same unit as the value. */
-export function figure(is: QuantityKind, formula: FormulaName, of: Inputs, more: { readonly step?: number; readonly deviation?: number } = {}): Figure {
+export function figure(
+  is: QuantityKind,
+  formula: FormulaName,
+  of: Inputs,
+  more: { readonly step?: number; readonly deviation?: number } = {},
+): Figure {
   return { is, value: formulas[formula].compute(of), formula, of, ...more };
 }

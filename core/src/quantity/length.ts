@@ -8,8 +8,7 @@ export const LONGEST = 10_000;
 
 /** A result that may hold problems; nothing here throws at what a person typed. */
 export type Parsed<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problems: readonly { readonly at: string; readonly says: Sentence }[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly { readonly at: string; readonly says: Sentence }[] };
 
 export interface ReadLength {
   /** mm */
@@ -40,7 +39,7 @@ export function parseLength(text: string, units: Units): Parsed<number> {
   if (text.trim() === '') return fail(say`a length is missing`);
   if (/^\s*[-−]/.test(text)) return fail(say`“${text.trim()}” is negative; a length is more than zero`);
   const read = readLength(text, units);
-  if (!read || read.rest !== '') return fail(say`“${text.trim()}” is not a length; write 40, 1-1/2 or 12.5 mm`);
+  if (read?.rest !== '') return fail(say`“${text.trim()}” is not a length; write 40, 1-1/2 or 12.5 mm`);
   if (!(read.value > 0)) return fail(say`“${text.trim()}” is zero; a length is more than zero`);
   if (read.value > LONGEST) return fail(say`“${text.trim()}” is over 10 m; is the unit right?`);
   return { ok: true, value: read.value };

@@ -32,6 +32,9 @@ export function barSheet(job: Job, part: Part, bar: Bar, holding: Holding | unde
   const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, mmOf(bar.length) - stickOut.value) }, { step: 0.1 }), chosenGrip);
   const choice = job.choices.findLast((c) => c.kind === 'bar');
   const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
-  const cut = orChosen(figure('length', 'barLength', { ...lengths, grip: grip.value, spare: SPARE }, { step: 0.1 }), typed?.ok ? typed.value : undefined);
+  const cut = orChosen(
+    figure('length', 'barLength', { ...lengths, grip: grip.value, spare: SPARE }, { step: 0.1 }),
+    typed?.ok ? typed.value : undefined,
+  );
   return { faceA: FACE_A, faceB: FACE_B, blade, gap: GAP, grip, stickOut, cut, surfaceStays: surfaceStays(part, bar), whips: mmOf(bar.across) < 12 };
 }

@@ -40,4 +40,9 @@ export function orChosen(computed: Figure, chosen: number | undefined): Figure {
 }
 
 /** An id for a choice made without a person, from what it is about. */
-export const choiceId = (...about: readonly string[]): string => about.join('-').toLowerCase().replace(/[^0-9a-z]+/g, '-').slice(0, 40);
+export const choiceId = (...about: readonly string[]): string =>
+  about
+    .join('-')
+    .toLowerCase()
+    .replace(/[^0-9a-z]+/g, '-')
+    .slice(0, 40);

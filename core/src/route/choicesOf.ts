@@ -15,19 +15,38 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
   const made: Choice[] = [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];
   let n = 0;
   for (const setup of route.setups) {
-    made.push({ kind: 'hold', id: `hold-${setup.id}`, setup: setup.id, holding: setup.holding, grip: mm(setup.grip.value), support: setup.support.map(({ item }) => ({ item })) });
+    made.push({
+      kind: 'hold',
+      id: `hold-${setup.id}`,
+      setup: setup.id,
+      holding: setup.holding,
+      grip: mm(setup.grip.value),
+      support: setup.support.map(({ item }) => ({ item })),
+    });
     for (const step of setup.steps) {
       n++;
       const method = methodOf(step.verb);
       const about = step.does[0] ?? '';
-      if (method !== undefined) made.push({ kind: 'method', id: `method-${String(n)}`, of: about, method, ...(methods.get(about)?.why !== undefined && { why: methods.get(about)?.why ?? '' }) });
+      if (method !== undefined)
+        made.push({
+          kind: 'method',
+          id: `method-${String(n)}`,
+          of: about,
+          method,
+          ...(methods.get(about)?.why !== undefined && { why: methods.get(about)?.why ?? '' }),
+        });
       if (step.tool !== undefined) made.push({ kind: 'use', id: `tool-${String(n)}`, step: step.id, item: step.tool });
       if (step.gauge !== undefined) made.push({ kind: 'use', id: `gauge-${String(n)}`, step: step.id, item: step.gauge });
       const { speed, feed, depth, passes } = step.figures;
       if (speed || feed || depth || passes) {
         made.push({
-          kind: 'data', id: `data-${String(n)}`, step: step.id,
-          ...(speed && { speed: speed.value }), ...(feed && { feed: feed.value }), ...(depth && { depth: depth.value }), ...(passes && { passes: passes.value }),
+          kind: 'data',
+          id: `data-${String(n)}`,
+          step: step.id,
+          ...(speed && { speed: speed.value }),
+          ...(feed && { feed: feed.value }),
+          ...(depth && { depth: depth.value }),
+          ...(passes && { passes: passes.value }),
         });
       }
     }

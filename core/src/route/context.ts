@@ -65,10 +65,18 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
   setup.steps.push({
-    id, verb: parts.verb, does: parts.does ?? [parts.about], says: parts.says,
-    ...(parts.tool && { tool: parts.tool.id }), ...(parts.gauge !== undefined && { gauge: parts.gauge }),
-    because: parts.because ?? [], cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
-    figures, passes: parts.passes ?? [], removes, after,
+    id,
+    verb: parts.verb,
+    does: parts.does ?? [parts.about],
+    says: parts.says,
+    ...(parts.tool && { tool: parts.tool.id }),
+    ...(parts.gauge !== undefined && { gauge: parts.gauge }),
+    because: parts.because ?? [],
+    cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
+    figures,
+    passes: parts.passes ?? [],
+    removes,
+    after,
   });
   setup.stock = after;
   checkSpeed(ctx, setup, id, figures['speed']);
@@ -87,10 +95,20 @@ function checkSpeed(ctx: Context, setup: SetupDraft, id: string, speed: Figure |
   const most = Math.max(...speedsAtMost(setup.place.mostSpeed, ctx));
   const data = ctx.chosen.data.get(id);
   ctx.findings.push({
-    code: 'speed-above-holding', about: id, severity: 'stop',
+    code: 'speed-above-holding',
+    about: id,
+    severity: 'stop',
     says: say`${{ is: 'spindleSpeed', value: speed.value }} is above the ${{ is: 'spindleSpeed', value: setup.place.mostSpeed }} that the holding allows`,
     why: say`jaws open under their own weight; what they held comes out`,
-    mends: data ? [{ says: say`set ${{ is: 'spindleSpeed', value: most }}`, to: 'job', edits: [{ op: 'put', at: `choices/#${data.id}`, value: { ...data, speed: most } }] }] : [],
+    mends: data
+      ? [
+          {
+            says: say`set ${{ is: 'spindleSpeed', value: most }}`,
+            to: 'job',
+            edits: [{ op: 'put', at: `choices/#${data.id}`, value: { ...data, speed: most } }],
+          },
+        ]
+      : [],
   });
 }
 
@@ -106,7 +124,14 @@ export function needTool(ctx: Context, id: string, kind: Tool['kind'], words: Se
   const tool = toolOf(ctx.shop, kind, asked, passes);
   if (tool) return tool;
   ctx.toGet.push({ what: words, how: 'buy', holdsUp: [id] });
-  ctx.findings.push({ code: 'no-tool', about: id, severity: 'caution', says: say`the shop has no ${words}`, why: say`this step waits for it`, mends: [] });
+  ctx.findings.push({
+    code: 'no-tool',
+    about: id,
+    severity: 'caution',
+    says: say`the shop has no ${words}`,
+    why: say`this step waits for it`,
+    mends: [],
+  });
   return undefined;
 }
 

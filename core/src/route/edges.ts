@@ -25,7 +25,9 @@ export function chamferInner(ctx: Context, setup: SetupDraft, feature: Feature, 
   const z = innerOf(feature, setup.end);
   const sweep = chamferSweep(feature, z, size, setup.end === 'right' ? 'left' : 'right');
   const all = groove.length > 0 ? combine('union', groove, sweep) : sweep;
-  chamfer(ctx, setup, feature, setup.end === 'right' ? 'far' : 'near', size, all, [reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id)]);
+  chamfer(ctx, setup, feature, setup.end === 'right' ? 'far' : 'near', size, all, [
+    reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id),
+  ]);
 }
 
 /** The corner at z, towards `end`, and as far beyond as the stock may stand proud of the face. */
@@ -35,14 +37,32 @@ function chamferSweep(feature: Feature, z: number, size: number, end: End): Regi
   return chamfered(z + inward(end) * size, r, z - inward(end) * beyond, r - size - beyond);
 }
 
-function chamfer(ctx: Context, setup: SetupDraft, feature: Feature, edge: 'near' | 'far', size: number, sweeps: Region, because: readonly ReturnType<typeof reason>[]): void {
+function chamfer(
+  ctx: Context,
+  setup: SetupDraft,
+  feature: Feature,
+  edge: 'near' | 'far',
+  size: number,
+  sweeps: Region,
+  because: readonly ReturnType<typeof reason>[],
+): void {
   const about = `${feature.id}.${edge}`;
   const id = stepId(setup, 'chamfer', about);
   const tool = needTool(ctx, id, 'form', say`chamfering tool 45°`);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'form', feature.nearDiameter.nominal));
   addStep(ctx, setup, {
-    verb: 'chamfer', about, tool, says: say`${length(size)} × 45° on ${diameter(feature.nearDiameter.nominal)}`, because,
-    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.05 }), depth: figure('length', 'distance', { value: size }), minutes: byHand(0.6) }, sweeps,
+    verb: 'chamfer',
+    about,
+    tool,
+    says: say`${length(size)} × 45° on ${diameter(feature.nearDiameter.nominal)}`,
+    because,
+    figures: {
+      speed,
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      depth: figure('length', 'distance', { value: size }),
+      minutes: byHand(0.6),
+    },
+    sweeps,
   });
 }
 
@@ -51,14 +71,26 @@ export function undercut(ctx: Context, setup: SetupDraft, feature: Feature, pitc
   const relief = threadUndercut(pitch);
   if (!relief) return;
   const id = stepId(setup, 'undercut', feature.id);
-  const tool = needTool(ctx, id, 'groove', say`grooving tool up to ${length(relief.width)}`, (t) => mmOf(t.width) <= relief.width) ?? needTool(ctx, id, 'part', say`parting blade`);
+  const tool =
+    needTool(ctx, id, 'groove', say`grooving tool up to ${length(relief.width)}`, (t) => mmOf(t.width) <= relief.width) ??
+    needTool(ctx, id, 'part', say`parting blade`);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'part', feature.nearDiameter.nominal));
   const inner = innerOf(feature, setup.end);
   const under = tidy(feature.nearDiameter.nominal - relief.under);
   addStep(ctx, setup, {
-    verb: 'undercut', about: feature.id, tool, does: [`${feature.id}.far`], says: say`${length(relief.width)} wide, ${diameter(under)}`,
+    verb: 'undercut',
+    about: feature.id,
+    tool,
+    does: [`${feature.id}.far`],
+    says: say`${length(relief.width)} wide, ${diameter(under)}`,
     because: [reason('relief-first', say`the tool runs out here before the shoulder (DIN 76-1, from memory)`, feature.id)],
-    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.04 }), depth: figure('length', 'distance', { value: relief.under / 2 }), to: figure('diameter', 'toSize', { size: under }), minutes: byHand(1) },
+    figures: {
+      speed,
+      feed: figure('feed', 'feedByHand', { asked: 0.04 }),
+      depth: figure('length', 'distance', { value: relief.under / 2 }),
+      to: figure('diameter', 'toSize', { size: under }),
+      minutes: byHand(1),
+    },
     sweeps: turned(inner, inner - inward(setup.end) * relief.width, under / 2),
   });
 }
@@ -72,7 +104,12 @@ function dieTool(ctx: Context, feature: Feature) {
   const same = (text: string) => {
     const read = readExternalThread(text);
     const own = readExternalThread(feature.thread ?? '');
-    return read?.ok === true && own?.ok === true && Math.abs(read.thread.nominal - own.thread.nominal) < 1e-6 && Math.abs(read.thread.pitch - own.thread.pitch) < 1e-6;
+    return (
+      read?.ok === true &&
+      own?.ok === true &&
+      Math.abs(read.thread.nominal - own.thread.nominal) < 1e-6 &&
+      Math.abs(read.thread.pitch - own.thread.pitch) < 1e-6
+    );
   };
   return ctx.shop.tools.find((t) => t.kind === 'die' && same(t.size?.text ?? ''));
 }
@@ -87,7 +124,12 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
   const says = say`${feature.thread ?? ''} × ${length(long)}`;
   if (wantsDie && dieFor(ctx, feature)) {
     addStep(ctx, setup, {
-      verb: 'die', about: feature.id, does: [feature.id, `${feature.id}.thread`], tool: dieTool(ctx, feature), says, gauge: threadGauge(ctx),
+      verb: 'die',
+      about: feature.id,
+      does: [feature.id, `${feature.id}.thread`],
+      tool: dieTool(ctx, feature),
+      says,
+      gauge: threadGauge(ctx),
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
       figures: { feed: figure('feed', 'feedOfThread', { P: pitch }), minutes: byHand(4) },
     });
@@ -95,23 +137,52 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
   }
   if (wantsDie) {
     ctx.toGet.push({ what: say`die ${feature.thread ?? ''}`, how: 'buy', holdsUp: [`die@${feature.id}`] });
-    ctx.findings.push({ code: 'no-die', about: `${feature.id}.thread`, severity: 'note', says: say`no die for ${feature.thread ?? ''} in the drawer: single point instead`, why: say`the shop's way is the die`, mends: [] });
+    ctx.findings.push({
+      code: 'no-die',
+      about: `${feature.id}.thread`,
+      severity: 'note',
+      says: say`no die for ${feature.thread ?? ''} in the drawer: single point instead`,
+      why: say`the shop's way is the die`,
+      mends: [],
+    });
   }
   const id = stepId(setup, 'thread', feature.id);
   const tool = needTool(ctx, id, 'thread', say`threading tool 60°`);
   const straight = way(ctx, 'infeed') === 'straight';
-  const infeed = straight ? figure('length', 'infeed', { k: 0.613, P: pitch }, { step: 0.01 }) : figure('length', 'infeedCompound', { k: 0.613, P: pitch, degrees: 29.5 }, { step: 0.01 });
+  const infeed = straight
+    ? figure('length', 'infeed', { k: 0.613, P: pitch }, { step: 0.01 })
+    : figure('length', 'infeedCompound', { k: 0.613, P: pitch, degrees: 29.5 }, { step: 0.01 });
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'thread', nominal));
   const passes = data(ctx, id, 'passes', figure('count', 'threadPasses', { infeed: infeed.value, first: 0.38 }));
   addStep(ctx, setup, {
-    verb: 'thread', about: feature.id, does: [feature.id, `${feature.id}.thread`], tool, says, gauge: threadGauge(ctx),
+    verb: 'thread',
+    about: feature.id,
+    does: [feature.id, `${feature.id}.thread`],
+    tool,
+    says,
+    gauge: threadGauge(ctx),
     because: [
-      reason('infeed', straight ? say`straight in, light, cross dial from zero to ${length(infeed.value)} on radius` : say`compound at 29.5 degrees, ${length(infeed.value)} along it; cross slide back to zero each time`, feature.id),
+      reason(
+        'infeed',
+        straight
+          ? say`straight in, light, cross dial from zero to ${length(infeed.value)} on radius`
+          : say`compound at 29.5 degrees, ${length(infeed.value)} along it; cross slide back to zero each time`,
+        feature.id,
+      ),
       reason('scratch-pass', say`a first trace checked with a pitch gauge`, feature.id),
       reason('infeed-by-nose', say`depth for the full ISO root, 0.613 P`, feature.id),
     ],
-    figures: { speed, feed: figure('feed', 'feedOfThread', { P: pitch }), depth: infeed, passes, minutes: speed && figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: pitch, n: speed.value, handling: 1 + 0.3 * passes.value }) },
+    figures: {
+      speed,
+      feed: figure('feed', 'feedOfThread', { P: pitch }),
+      depth: infeed,
+      passes,
+      minutes:
+        speed &&
+        figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: pitch, n: speed.value, handling: 1 + 0.3 * passes.value }),
+    },
   });
 }
 
-const threadGauge = (ctx: Context): string | undefined => ctx.shop.gauges.find((g) => ['ring', 'nut', 'wires', 'threadMicrometer'].includes(g.kind))?.id;
+const threadGauge = (ctx: Context): string | undefined =>
+  ctx.shop.gauges.find((g) => ['ring', 'nut', 'wires', 'threadMicrometer'].includes(g.kind))?.id;

@@ -18,10 +18,28 @@ export function centreDrill(ctx: Context, setup: SetupDraft, face: number, wides
   const centre = centreFor(widest);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'centreDrill', mmOf(tool.size, centre.pilot)));
   addStep(ctx, setup, {
-    verb: 'centre-drill', about: setup.end, tool, says: say`${setup.end === 'right' ? 'A' : 'B'}, form A ${length(tool ? mmOf(tool.size, centre.pilot) : centre.pilot)}`,
-    because: [why === 'support' ? reason('centre-then-support', say`the tailstock centre wants its seat`, setup.end) : reason('drill-bore-ream', say`a drill starts true in a centre`, setup.end)],
-    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.05 }), depth: figure('length', 'distance', { value: centre.depth }), minutes: figure('time', 'minutesByHand', { handling: 0.8 }) },
-    sweeps: drilled(face, Math.max(0.1, centre.depth - (centre.mouth / 2) / Math.tan(Math.PI / 6)), (tool ? mmOf(tool.size, centre.pilot) : centre.pilot) / 2, 59, setup.end),
+    verb: 'centre-drill',
+    about: setup.end,
+    tool,
+    says: say`${setup.end === 'right' ? 'A' : 'B'}, form A ${length(tool ? mmOf(tool.size, centre.pilot) : centre.pilot)}`,
+    because: [
+      why === 'support'
+        ? reason('centre-then-support', say`the tailstock centre wants its seat`, setup.end)
+        : reason('drill-bore-ream', say`a drill starts true in a centre`, setup.end),
+    ],
+    figures: {
+      speed,
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      depth: figure('length', 'distance', { value: centre.depth }),
+      minutes: figure('time', 'minutesByHand', { handling: 0.8 }),
+    },
+    sweeps: drilled(
+      face,
+      Math.max(0.1, centre.depth - centre.mouth / 2 / Math.tan(Math.PI / 6)),
+      (tool ? mmOf(tool.size, centre.pilot) : centre.pilot) / 2,
+      59,
+      setup.end,
+    ),
   });
 }
 
@@ -40,7 +58,11 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
     const nearest = drills.toSorted((a, b) => near(a) - near(b)).slice(0, 2);
     ctx.toGet.push({ what: say`drill ${length(size)}`, how: 'buy', holdsUp: [id] });
     ctx.findings.push({
-      code: 'no-drill', about: id, severity: 'stop', says: say`the shop has no drill of ${diameter(size)}`, why: say`this slice of the plan drills to size; boring comes later`,
+      code: 'no-drill',
+      about: id,
+      severity: 'stop',
+      says: say`the shop has no drill of ${diameter(size)}`,
+      why: say`this slice of the plan drills to size; boring comes later`,
       mends: nearest.map((t) => sizeMend(setup.end, hole, t)),
     });
     return;
@@ -48,9 +70,27 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   const point = figure('length', 'drillDepth', { depth, d: size, half }, { step: 0.1 });
   checkDepth(ctx, setup.end, hole, tool, id, depth, point.value - depth);
   if (half >= 90) {
-    ctx.findings.push({ code: 'flat-bottom', about: id, severity: 'caution', says: say`a drill leaves a cone ${length(0.3 * size, 0.1)} deep; the bottom is drawn flat`, why: say`a flat bottom wants a flat tool or a boring bar`, mends: [{ says: say`draw a drill point`, to: 'job', edits: [{ op: 'put', at: `drawing/${setup.end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/far`, value: { text: '118', units: 'mm' } }] }] });
+    ctx.findings.push({
+      code: 'flat-bottom',
+      about: id,
+      severity: 'caution',
+      says: say`a drill leaves a cone ${length(0.3 * size, 0.1)} deep; the bottom is drawn flat`,
+      why: say`a flat bottom wants a flat tool or a boring bar`,
+      mends: [
+        {
+          says: say`draw a drill point`,
+          to: 'job',
+          edits: [
+            { op: 'put', at: `drawing/${setup.end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/far`, value: { text: '118', units: 'mm' } },
+          ],
+        },
+      ],
+    });
   }
-  const pilot = size > 12 ? drills.filter((t) => mmOf(t.size) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0] : undefined;
+  const pilot =
+    size > 12
+      ? drills.filter((t) => mmOf(t.size) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0]
+      : undefined;
   if (pilot) oneDrill(ctx, setup, hole, pilot, 'pilot', depth, half);
   oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
 }
@@ -63,14 +103,32 @@ function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, ve
   const point = figure('length', 'drillDepth', { depth, d: size, half }, { step: 0.1 });
   const pecks = Math.max(1, Math.ceil(depth / (3 * size)));
   addStep(ctx, setup, {
-    verb, about: hole.id, tool, does: [`${hole.id}.diameter`], says: say`${diameter(size)} × ${length(depth)} deep, point ${length(point.value)}`,
+    verb,
+    about: hole.id,
+    tool,
+    does: [`${hole.id}.diameter`],
+    says: say`${diameter(size)} × ${length(depth)} deep, point ${length(point.value)}`,
     gauge: verb === 'drill' ? insideGaugeFor(ctx.shop)?.id : undefined,
     because: [
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
       ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
       reason('depth-by-quill', say`zero the quill with the point on the face`, hole.id),
     ],
-    figures: { speed, feed, passes: figure('count', 'passes', { total: depth, most: depth / pecks }), depth: figure('length', 'distance', { value: depth }), point, minutes: figure('time', 'minutes', { passes: 1, length: point.value, approach: 3, f: feed.value, n: speed.value, handling: 0.5 + 0.15 * pecks }) },
+    figures: {
+      speed,
+      feed,
+      passes: figure('count', 'passes', { total: depth, most: depth / pecks }),
+      depth: figure('length', 'distance', { value: depth }),
+      point,
+      minutes: figure('time', 'minutes', {
+        passes: 1,
+        length: point.value,
+        approach: 3,
+        f: feed.value,
+        n: speed.value,
+        handling: 0.5 + 0.15 * pecks,
+      }),
+    },
     sweeps: drilled(hole.near, depth, size / 2, half, setup.end),
   });
 }
@@ -79,18 +137,42 @@ function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id: strin
   const reach = mmOf(tool.reach, Infinity);
   const quill = ctx.machine.dials.quill ? mmOf(ctx.machine.dials.quill.travel) - QUILL_LESS : Infinity;
   const list = end === 'right' ? 'boreRight' : 'boreLeft';
-  const shorten = (most: number): readonly Mend[] => (most > 1 ? [{ says: say`make it ${length(most)} deep`, to: 'job', edits: [{ op: 'put', at: `drawing/${list}/#${hole.id}/length`, value: { text: writeExact(most, 'mm'), units: 'mm' } }] }] : []);
+  const shorten = (most: number): readonly Mend[] =>
+    most > 1
+      ? [
+          {
+            says: say`make it ${length(most)} deep`,
+            to: 'job',
+            edits: [{ op: 'put', at: `drawing/${list}/#${hole.id}/length`, value: { text: writeExact(most, 'mm'), units: 'mm' } }],
+          },
+        ]
+      : [];
   if (depth + cone > reach) {
     const most = Math.floor(reach - cone);
-    ctx.findings.push({ code: 'deeper-than-drill', about: id, severity: 'stop', says: say`${tool.name} reaches ${length(reach)}; the hole with its point is ${length(depth + cone)}`, why: say`the flutes must clear the mouth`, mends: shorten(most) });
+    ctx.findings.push({
+      code: 'deeper-than-drill',
+      about: id,
+      severity: 'stop',
+      says: say`${tool.name} reaches ${length(reach)}; the hole with its point is ${length(depth + cone)}`,
+      why: say`the flutes must clear the mouth`,
+      mends: shorten(most),
+    });
   }
   if (depth + cone > quill) {
     const most = Math.floor(quill - cone);
-    ctx.findings.push({ code: 'deeper-than-quill', about: id, severity: 'caution', says: say`the quill has ${length(quill)} to give; the hole with its point is ${length(depth + cone)}`, why: say`shift the tailstock midway and find the depth again`, mends: shorten(most) });
+    ctx.findings.push({
+      code: 'deeper-than-quill',
+      about: id,
+      severity: 'caution',
+      says: say`the quill has ${length(quill)} to give; the hole with its point is ${length(depth + cone)}`,
+      why: say`shift the tailstock midway and find the depth again`,
+      mends: shorten(most),
+    });
   }
 }
 
 const sizeMend = (end: End, hole: Feature, tool: Tool): Mend => ({
-  says: say`drill ${tool.name.replace(/^drill\s+/, '')}`, to: 'job',
+  says: say`drill ${tool.name.replace(/^drill\s+/, '')}`,
+  to: 'job',
   edits: [{ op: 'put', at: `drawing/${end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/size`, value: tool.size ?? { text: '', units: 'mm' } }],
 });

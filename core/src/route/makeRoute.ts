@@ -43,14 +43,29 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const centre = held.support.length > 0;
   const hole = ctx.part.features.find((f) => f.side === 'right');
   addStep(ctx, draft, {
-    verb: 'load', about: 'right', says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
-    because: [reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`, 'bar'), ...held.because],
-    cautions: sheet.whips ? ['A slender bar past the headstock whips: support it or cut it short.'] : [], figures: { minutes: byHand(1.5) },
+    verb: 'load',
+    about: 'right',
+    says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
+    because: [
+      reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`, 'bar'),
+      ...held.because,
+    ],
+    cautions: sheet.whips ? ['A slender bar past the headstock whips: support it or cut it short.'] : [],
+    figures: { minutes: byHand(1.5) },
   });
   faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
   if (centre) {
     centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'support');
-    addStep(ctx, draft, { verb: 'support', about: 'right', says: say`centre up, quill nipped`, because: [reason('centre-then-support', held.because[0]?.says ?? say`the free end is carried`, 'right'), reason('park-the-centre', say`nip it again as the work warms and grows`, 'right')], figures: { minutes: byHand(0.5) } });
+    addStep(ctx, draft, {
+      verb: 'support',
+      about: 'right',
+      says: say`centre up, quill nipped`,
+      because: [
+        reason('centre-then-support', held.because[0]?.says ?? say`the free end is carried`, 'right'),
+        reason('park-the-centre', say`nip it again as the work warms and grows`, 'right'),
+      ],
+      figures: { minutes: byHand(0.5) },
+    });
   } else if (hole) {
     centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
     drillHole(ctx, draft, hole);
@@ -59,7 +74,13 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   for (const neck of rows.filter((f) => making.reach[f.id] === 'neck')) cutNeck(ctx, draft, neck, rows);
   finishEdges(making, draft, mine, rows);
   if (centre && hole) {
-    addStep(ctx, draft, { verb: 'withdraw', about: 'right', says: say`tailstock clear for the drill`, because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, 'right')], figures: { minutes: byHand(0.5) } });
+    addStep(ctx, draft, {
+      verb: 'withdraw',
+      about: 'right',
+      says: say`tailstock clear for the drill`,
+      because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, 'right')],
+      figures: { minutes: byHand(0.5) },
+    });
     drillHole(ctx, draft, hole);
   }
   const last = rows.at(-1);
@@ -70,7 +91,15 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   }
   releaseCheck(ctx, draft);
   sever(ctx, draft, making.severing, edge, barDiameter / 2);
-  return setupOf(making, draft, held, sheet.grip, sheet.stickOut, [edge - making.severing.width - sheet.gap, edge - making.severing.width - sheet.gap - sheet.grip.value], stock);
+  return setupOf(
+    making,
+    draft,
+    held,
+    sheet.grip,
+    sheet.stickOut,
+    [edge - making.severing.width - sheet.gap, edge - making.severing.width - sheet.gap - sheet.grip.value],
+    stock,
+  );
 }
 
 export function leftSetup(making: Making, held: HoldingChoice, gripping: Gripping, stock: Region): Setup {
@@ -80,15 +109,26 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   const typed = ctx.chosen.hold.get('left-1')?.grip;
   const jaws = mmOf(holdingOf(ctx.shop, held.holding)?.jaw?.length, 25);
   const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: gripping.room }, { step: 0.1 }), typed && mmOf(typed));
-  const stickOut = figure('length', 'stickOutTurned', { part: ctx.part.length, faceB: sheet.faceB, grip: grip.value, inside: gripping.inside(grip.value) });
+  const stickOut = figure('length', 'stickOutTurned', {
+    part: ctx.part.length,
+    faceB: sheet.faceB,
+    grip: grip.value,
+    inside: gripping.inside(grip.value),
+  });
   const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece);
   const rows = ctx.part.features.filter((f) => f.side === 'outside');
   const mine = rows.filter((f) => making.reach[f.id] === 'left');
   const hole = ctx.part.features.find((f) => f.side === 'left');
   const barDiameter = mmOf(ctx.bar.across);
   addStep(ctx, draft, {
-    verb: 'turn-round', about: 'left', says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
-    because: [reason('moved-is-lost', say`dial it on the finished diameter; zero is now face B`, 'left'), ...held.because, reason('seat-first', say`press the work back so that it seats square, then tighten`, 'left')],
+    verb: 'turn-round',
+    about: 'left',
+    says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
+    because: [
+      reason('moved-is-lost', say`dial it on the finished diameter; zero is now face B`, 'left'),
+      ...held.because,
+      reason('seat-first', say`press the work back so that it seats square, then tighten`, 'left'),
+    ],
     figures: { minutes: byHand(2.5) },
   });
   const last = rows.at(-1);
@@ -122,7 +162,10 @@ export function grippingOf(making: Pick<Making, 'ctx' | 'reach'>): Gripping {
   const rows = ctx.part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && reach[f.id] === 'right');
   const long = (f: Feature) => f.near - f.far;
   const free = (f: Feature) => (f.far > -ctx.part.length + 1e-6 ? 0 : Math.max(3, (f.chamferFar ?? 0) + 2));
-  const row = rows.toReversed().find((f) => long(f) - free(f) >= 6) ?? rows.toSorted((a, b) => long(b) - long(a))[0] ?? ctx.part.features.find((f) => f.side === 'outside');
+  const row =
+    rows.toReversed().find((f) => long(f) - free(f) >= 6) ??
+    rows.toSorted((a, b) => long(b) - long(a))[0] ??
+    ctx.part.features.find((f) => f.side === 'outside');
   if (!row) return { diameter: 1, room: 1, z: 0, inside: () => 0 };
   const z = row.far + free(row);
   const room = Math.max(1, long(row) - free(row) - (row.chamferNear ?? 0));
@@ -131,7 +174,9 @@ export function grippingOf(making: Pick<Making, 'ctx' | 'reach'>): Gripping {
 
 function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], from: number, face: number, surfaceStays: boolean): void {
   const { ctx } = making;
-  const bigFirst = mine.toSorted((a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)));
+  const bigFirst = mine.toSorted(
+    (a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)),
+  );
   const asBar = (f: Feature) => surfaceStays && Math.abs(f.nearDiameter.nominal - mmOf(ctx.bar.across)) < 0.02;
   let standing = from;
   let done: Feature | undefined;
@@ -142,7 +187,13 @@ function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], f
   }
   const turnedRows = bigFirst.filter((f) => !asBar(f));
   if (turnedRows.some((f) => f.nearDiameter.from !== 'general' && f.nearDiameter.max - f.nearDiameter.min <= 0.03)) {
-    addStep(ctx, draft, { verb: 'cool', about: draft.end, says: say`to the hand's cold, under ${{ is: 'temperature', value: 25 }}`, because: [reason('hot-reads-big', say`50 mm of steel at 60 degrees reads 0.023 mm over`, draft.end)], figures: { minutes: byHand(5) } });
+    addStep(ctx, draft, {
+      verb: 'cool',
+      about: draft.end,
+      says: say`to the hand's cold, under ${{ is: 'temperature', value: 25 }}`,
+      because: [reason('hot-reads-big', say`50 mm of steel at 60 degrees reads 0.023 mm over`, draft.end)],
+      figures: { minutes: byHand(5) },
+    });
   }
   for (const row of turnedRows) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : 0);
 }
@@ -166,16 +217,36 @@ function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: readonly F
   const width = mmOf(tool?.width, 3);
   const long = row.near - row.far;
   if (long < width) {
-    ctx.findings.push({ code: 'blade-too-wide', about: id, severity: 'stop', says: say`the blade is ${length(width)} wide, the row between its shoulders only ${length(long)}`, why: say`a narrower blade is wanted`, mends: [] });
+    ctx.findings.push({
+      code: 'blade-too-wide',
+      about: id,
+      severity: 'stop',
+      says: say`the blade is ${length(width)} wide, the row between its shoulders only ${length(long)}`,
+      why: say`a narrower blade is wanted`,
+      mends: [],
+    });
   }
-  const around = Math.max(...rows.filter((f) => Math.abs(f.near - row.far) < 1e-6 || Math.abs(f.far - row.near) < 1e-6).map((f) => f.nearDiameter.nominal));
+  const around = Math.max(
+    ...rows.filter((f) => Math.abs(f.near - row.far) < 1e-6 || Math.abs(f.far - row.near) < 1e-6).map((f) => f.nearDiameter.nominal),
+  );
   const speed = tool && data(ctx, id, 'speed', speedFor(draft.place, tool, 'part', around));
   const plunges = figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
   const limits = row.nearDiameter;
   addStep(ctx, draft, {
-    verb: 'neck', about: row.id, does: [`${row.id}.diameter`], tool, says: say`${diameter(limits.nominal)} × ${length(long)} between shoulders`,
+    verb: 'neck',
+    about: row.id,
+    does: [`${row.id}.diameter`],
+    tool,
+    says: say`${diameter(limits.nominal)} × ${length(long)} between shoulders`,
     because: [reason('tool-width', say`plunge side by side, then along the bottom: ${plunges.value} plunges of a ${length(width)} blade`, row.id)],
-    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.05 }), passes: plunges, depth: figure('length', 'distance', { value: tidy((around - limits.nominal) / 2) }), to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }), minutes: byHand(1 + plunges.value) },
+    figures: {
+      speed,
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      passes: plunges,
+      depth: figure('length', 'distance', { value: tidy((around - limits.nominal) / 2) }),
+      to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
+      minutes: byHand(1 + plunges.value),
+    },
     sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
   });
 }
@@ -183,35 +254,85 @@ function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: readonly F
 function releaseCheck(ctx: Context, draft: SetupDraft): void {
   const measured = draft.steps.filter((s) => s.gauge !== undefined).flatMap((s) => s.does.slice(0, 1));
   addStep(ctx, draft, {
-    verb: 'check', about: draft.end, does: measured, says: measured.length > 0 ? say`${measured.length} sizes measured and written down` : say`every length and diameter looked over`,
-    because: [reason('release-check', say`out of the chuck it has lost its centre`, draft.end)], figures: { minutes: byHand(1) },
+    verb: 'check',
+    about: draft.end,
+    does: measured,
+    says: measured.length > 0 ? say`${measured.length} sizes measured and written down` : say`every length and diameter looked over`,
+    because: [reason('release-check', say`out of the chuck it has lost its centre`, draft.end)],
+    figures: { minutes: byHand(1) },
   });
 }
 
 function draftOf(making: Making, id: string, end: End, held: HoldingChoice, ratio: number, stock: Region): SetupDraft {
   const holding = holdingOf(making.ctx.shop, held.holding);
-  return { id, end, steps: [], ids: making.ids, stock, place: { machine: making.ctx.machine, material: making.ctx.material, mostSpeed: holding?.maxSpeed ?? Infinity, ratio, centre: held.support.length > 0 } };
+  return {
+    id,
+    end,
+    steps: [],
+    ids: making.ids,
+    stock,
+    place: {
+      machine: making.ctx.machine,
+      material: making.ctx.material,
+      mostSpeed: holding?.maxSpeed ?? Infinity,
+      ratio,
+      centre: held.support.length > 0,
+    },
+  };
 }
 
-function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, grip: Setup['grip'], stickOut: Setup['stickOut'], gripped: readonly [number, number], before: Region): Setup {
+function setupOf(
+  making: Making,
+  draft: SetupDraft,
+  held: HoldingChoice,
+  grip: Setup['grip'],
+  stickOut: Setup['stickOut'],
+  gripped: readonly [number, number],
+  before: Region,
+): Setup {
   const steps: Step[] = [...draft.steps];
   const own = making.ctx.chosen.ownSteps;
   for (const step of own) {
     const at = step.after === null ? (draft.end === 'right' ? 0 : -1) : steps.findIndex((s) => s.id === step.after) + 1;
     if (step.after !== null && at === 0) continue;
     if (at < 0) continue;
-    steps.splice(at, 0, { id: `own@${step.id}`, verb: 'own', does: [step.id], says: [step.says], because: [reason('own', say`an own step, ${time(step.minutes)}`, step.id)], cautions: [], figures: { minutes: byHand(step.minutes) }, passes: [], removes: [], after: steps[at - 1]?.after ?? before });
+    steps.splice(at, 0, {
+      id: `own@${step.id}`,
+      verb: 'own',
+      does: [step.id],
+      says: [step.says],
+      because: [reason('own', say`an own step, ${time(step.minutes)}`, step.id)],
+      cautions: [],
+      figures: { minutes: byHand(step.minutes) },
+      passes: [],
+      removes: [],
+      after: steps[at - 1]?.after ?? before,
+    });
   }
   const holding = holdingOf(making.ctx.shop, held.holding);
   const zero = draft.end === 'right' ? 'right' : 'left';
   return {
-    id: draft.id, end: draft.end, holding: held.holding, support: held.support, grip, stickOut, gripped, before,
+    id: draft.id,
+    end: draft.end,
+    holding: held.holding,
+    support: held.support,
+    grip,
+    stickOut,
+    gripped,
+    before,
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),
     steps,
-    lengths: making.ctx.part.features.filter((f) => f.side === 'outside' && making.reach[f.id] === draft.end).map((f) => {
-      const distance = Math.abs(innerOf(f, draft.end) - (zero === 'right' ? 0 : -making.ctx.part.length));
-      return { of: f.id, from: zero, limits: { nominal: distance, max: distance, min: distance, from: 'general' as const }, set: figure('length', 'distance', { value: tidy(distance) }) };
-    }),
+    lengths: making.ctx.part.features
+      .filter((f) => f.side === 'outside' && making.reach[f.id] === draft.end)
+      .map((f) => {
+        const distance = Math.abs(innerOf(f, draft.end) - (zero === 'right' ? 0 : -making.ctx.part.length));
+        return {
+          of: f.id,
+          from: zero,
+          limits: { nominal: distance, max: distance, min: distance, from: 'general' as const },
+          set: figure('length', 'distance', { value: tidy(distance) }),
+        };
+      }),
   };
 }
 

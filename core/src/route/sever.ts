@@ -33,16 +33,34 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
   const sweeps = turned(right, right - severing.width, -1);
   if (severing.method === 'part' && severing.tooDeep) {
     ctx.findings.push({
-      code: 'parting-depth', about: id, severity: 'stop', says: say`${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`, why: say`up to 8 blade widths and within its reach`,
-      mends: [{ says: say`saw it off and face`, to: 'job', edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }] }],
+      code: 'parting-depth',
+      about: id,
+      severity: 'stop',
+      says: say`${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`,
+      why: say`up to 8 blade widths and within its reach`,
+      mends: [
+        {
+          says: say`saw it off and face`,
+          to: 'job',
+          edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }],
+        },
+      ],
     });
   }
   if (severing.method === 'saw') {
     const tool = needTool(ctx, id, 'saw', say`hacksaw`);
     addStep(ctx, setup, {
-      verb, about: 'left', tool, says: say`${length(severing.width)} kerf, ${length(Math.abs(right))} from face A`,
-      because: [severing.tooDeep && severing.asked === 'part' ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, 'left') : reason('part-near', say`saw and face: no chatter`, 'left')],
-      figures: { minutes: byHand(4) }, sweeps,
+      verb,
+      about: 'left',
+      tool,
+      says: say`${length(severing.width)} kerf, ${length(Math.abs(right))} from face A`,
+      because: [
+        severing.tooDeep && severing.asked === 'part'
+          ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, 'left')
+          : reason('part-near', say`saw and face: no chatter`, 'left'),
+      ],
+      figures: { minutes: byHand(4) },
+      sweeps,
     });
     return;
   }
@@ -50,12 +68,26 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'part', 2 * radius));
   const feed = tool && data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
   addStep(ctx, setup, {
-    verb, about: 'left', tool, says: say`blade ${length(severing.width)}, its right edge ${length(Math.abs(right))} from face A`,
+    verb,
+    about: 'left',
+    tool,
+    says: say`blade ${length(severing.width)}, its right edge ${length(Math.abs(right))} from face A`,
     because: [
-      reason('part-near', setup.place.centre ? say`close to the jaws; withdraw the centre while the core is a quarter of the diameter` : say`close to the jaws, half the turning speed`, 'left'),
+      reason(
+        'part-near',
+        setup.place.centre
+          ? say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
+          : say`close to the jaws, half the turning speed`,
+        'left',
+      ),
       reason('tool-width', say`blade's left edge touched on face A: move ${length(Math.abs(right) + severing.width)}`, 'left'),
     ],
-    figures: { speed, feed, depth: figure('length', 'distance', { value: radius }), minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }) },
+    figures: {
+      speed,
+      feed,
+      depth: figure('length', 'distance', { value: radius }),
+      minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }),
+    },
     sweeps,
   });
 }

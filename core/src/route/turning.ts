@@ -28,11 +28,18 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
   const allowance = allowanceOf(ctx);
   const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
   if (target.value >= from - 0.05) return from;
-  const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) > finishNose(ctx)) ?? needTool(ctx, id, 'turn', say`turning tool`);
+  const tool =
+    needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) > finishNose(ctx)) ?? needTool(ctx, id, 'turn', say`turning tool`);
   const total = (from - target.value) / 2;
   const inner = innerOf(feature, setup.end) - inward(setup.end) * SHOULDER;
   const long = Math.abs(face - inner);
-  const parts = { verb: 'rough-turn' as const, about: feature.id, tool, sweeps: turned(face - inward(setup.end) * 5, inner, target.value / 2), says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}` };
+  const parts = {
+    verb: 'rough-turn' as const,
+    about: feature.id,
+    tool,
+    sweeps: turned(face - inward(setup.end) * 5, inner, target.value / 2),
+    says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}`,
+  };
   if (!tool) {
     addStep(ctx, setup, { ...parts, figures: { to: target } });
     return target.value;
@@ -40,19 +47,36 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', from));
   const feed = data(ctx, id, 'feed', roughFeed(setup.place, tool));
   const limit = roughDepth(setup.place);
-  const byPower = (0.8 * ctx.machine.kilowatts * 60000) / (loadOf(setup.place, 1, feed.value, from, speed.value).force.value * ((Math.PI * from * speed.value) / 1000));
+  const byPower =
+    (0.8 * ctx.machine.kilowatts * 60000) /
+    (loadOf(setup.place, 1, feed.value, from, speed.value).force.value * ((Math.PI * from * speed.value) / 1000));
   const most = Math.min(limit.value, byPower);
   const passes = data(ctx, id, 'passes', figure('count', 'passes', { total, most }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
   const load = loadOf(setup.place, depth.value, feed.value, from, speed.value);
-  const minutes = figure('time', 'minutes', { passes: passes.value, length: long, approach: 3, f: feed.value, n: speed.value, handling: 0.3 + 0.2 * passes.value });
+  const minutes = figure('time', 'minutes', {
+    passes: passes.value,
+    length: long,
+    approach: 3,
+    f: feed.value,
+    n: speed.value,
+    handling: 0.3 + 0.2 * passes.value,
+  });
   addStep(ctx, setup, {
     ...parts,
     because: [
       reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
       byPower < limit.value
-        ? reason('spindle-speed', say`depth ${length(depth.value)}: the motor, 80 % of ${{ is: 'power', value: ctx.machine.kilowatts }}, binds before the stick-out`, feature.id)
-        : reason('stick-out', say`depth ${length(depth.value)}: at most ${length(limit.value)} at this stick-out, not power (${(100 * load.power.value) / ctx.machine.kilowatts > 0 ? Math.round((100 * load.power.value) / ctx.machine.kilowatts) : 0} % of the motor)`, feature.id),
+        ? reason(
+            'spindle-speed',
+            say`depth ${length(depth.value)}: the motor, 80 % of ${{ is: 'power', value: ctx.machine.kilowatts }}, binds before the stick-out`,
+            feature.id,
+          )
+        : reason(
+            'stick-out',
+            say`depth ${length(depth.value)}: at most ${length(limit.value)} at this stick-out, not power (${(100 * load.power.value) / ctx.machine.kilowatts > 0 ? Math.round((100 * load.power.value) / ctx.machine.kilowatts) : 0} % of the motor)`,
+            feature.id,
+          ),
     ],
     figures: { speed, feed, depth, passes, to: target, force: load.force, power: load.power, minutes },
     passes: Array.from({ length: Math.min(passes.value, 50) }, (_, i) => {
@@ -67,7 +91,10 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
 export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, dieUnder: number): void {
   const id = stepId(setup, 'finish-turn', feature.id);
   const limits = feature.nearDiameter;
-  const aim = dieUnder > 0 ? figure('diameter', 'toSize', { size: tidy(limits.nominal - dieUnder) }, { step: 0.01 }) : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
+  const aim =
+    dieUnder > 0
+      ? figure('diameter', 'toSize', { size: tidy(limits.nominal - dieUnder) }, { step: 0.01 })
+      : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
   const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(ctx));
   const gauge = limits.from === 'general' ? undefined : chosenGauge(ctx, id, feature);
   const mouth = mouthOf(feature, setup.end);
@@ -75,9 +102,18 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, di
   const two = limits.from !== 'general';
   const allowance = allowanceOf(ctx);
   const long = Math.abs(mouth - inner);
-  const says = limits.from === 'general' ? say`${diameter(limits.nominal)} × ${length(long)}` : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
+  const says =
+    limits.from === 'general'
+      ? say`${diameter(limits.nominal)} × ${length(long)}`
+      : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
   const because = [
-    reason(feature.form === 'thread' ? 'major-first' : 'aim', feature.form === 'thread' ? say`the major diameter to its limits before the thread` : say`the middle of the limits is ${diameter(aim.value, 0.001)}`, feature.id),
+    reason(
+      feature.form === 'thread' ? 'major-first' : 'aim',
+      feature.form === 'thread'
+        ? say`the major diameter to its limits before the thread`
+        : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
+      feature.id,
+    ),
     ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
@@ -91,8 +127,19 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, di
   const feed = data(ctx, id, 'feed', finishFeed(setup.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
   const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
-  const minutes = figure('time', 'minutes', { passes: passes.value, length: long, approach: 3, f: feed.value, n: speed.value, handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value });
-  addStep(ctx, setup, { ...base, figures: { speed, feed, depth, passes, to: aim, minutes }, passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }] });
+  const minutes = figure('time', 'minutes', {
+    passes: passes.value,
+    length: long,
+    approach: 3,
+    f: feed.value,
+    n: speed.value,
+    handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
+  });
+  addStep(ctx, setup, {
+    ...base,
+    figures: { speed, feed, depth, passes, to: aim, minutes },
+    passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
+  });
 }
 
 function chosenGauge(ctx: Context, id: string, feature: Feature) {
@@ -103,17 +150,36 @@ function chosenGauge(ctx: Context, id: string, feature: Feature) {
   const gauge = asked ?? best;
   if (!gauge) {
     ctx.toGet.push({ what: say`a gauge that reaches ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
-    ctx.findings.push({ code: 'no-gauge', about: id, severity: 'caution', says: say`no gauge of the shop reaches ${diameter(limits.nominal)}`, why: say`a size that is not measured is not known`, mends: [] });
+    ctx.findings.push({
+      code: 'no-gauge',
+      about: id,
+      severity: 'caution',
+      says: say`no gauge of the shop reaches ${diameter(limits.nominal)}`,
+      why: say`a size that is not measured is not known`,
+      mends: [],
+    });
     return undefined;
   }
   if (proves(gauge, tolerance)) return gauge;
   const better = best && best.id !== gauge.id && proves(best, tolerance) ? best : undefined;
   if (!better) ctx.toGet.push({ what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
   ctx.findings.push({
-    code: 'gauge-too-coarse', about: id, severity: 'caution',
+    code: 'gauge-too-coarse',
+    about: id,
+    severity: 'caution',
     says: say`${gauge.name} cannot prove a tolerance of ${length(tolerance, 0.001)} on ${diameter(limits.nominal)}`,
     why: say`resolution to a fifth, doubt to a quarter of the tolerance`,
-    mends: better ? [{ says: say`measure with ${better.name}`, to: 'job', edits: [{ op: 'put', at: `choices/#${choiceId('gauge', id)}`, value: { kind: 'use', id: choiceId('gauge', id), step: id, item: better.id } }] }] : [],
+    mends: better
+      ? [
+          {
+            says: say`measure with ${better.name}`,
+            to: 'job',
+            edits: [
+              { op: 'put', at: `choices/#${choiceId('gauge', id)}`, value: { kind: 'use', id: choiceId('gauge', id), step: id, item: better.id } },
+            ],
+          },
+        ]
+      : [],
   });
   return gauge;
 }
@@ -128,11 +194,27 @@ export function faceEnd(ctx: Context, setup: SetupDraft, z: number, off: number,
   const limit = roughDepth(setup.place);
   const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: off, most: Math.min(1, limit.value) }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: off, passes: passes.value }));
-  const minutes = speed && feed && figure('time', 'minutes', { passes: passes.value, length: diameterNow / 2, approach: 2, f: feed.value, n: speed.value, handling: words === 'first' ? 0.5 : 1.5 });
+  const minutes =
+    speed &&
+    feed &&
+    figure('time', 'minutes', {
+      passes: passes.value,
+      length: diameterNow / 2,
+      approach: 2,
+      f: feed.value,
+      n: speed.value,
+      handling: words === 'first' ? 0.5 : 1.5,
+    });
   addStep(ctx, setup, {
-    verb: 'face', about: end, tool,
+    verb: 'face',
+    about: end,
+    tool,
     says: words === 'first' ? say`${end === 'right' ? 'A' : 'B'}, ${length(off)} off` : say`B to ${length(ctx.part.length)} long`,
-    because: [words === 'first' ? reason('face-first', say`face, then all lengths have a zero`, end) : reason('flip-to-length', say`leave some, measure the length, face the rest`, end)],
+    because: [
+      words === 'first'
+        ? reason('face-first', say`face, then all lengths have a zero`, end)
+        : reason('flip-to-length', say`leave some, measure the length, face the rest`, end),
+    ],
     figures: { speed, feed, depth, passes, minutes, ...(words === 'length' && { to: figure('length', 'distance', { value: ctx.part.length }) }) },
     sweeps: turnedFace(z, end),
   });

@@ -49,5 +49,11 @@ export interface Route {
   readonly setups: readonly Setup[];
   readonly cost: { readonly minutes: Figure; readonly risk: Figure; readonly total: Figure };
   readonly differs: Sentence;
-  readonly schedule: readonly { readonly piece: number; readonly step: string; readonly starts: Figure; readonly attended: Figure; readonly waits: Figure }[];
+  readonly schedule: readonly {
+    readonly piece: number;
+    readonly step: string;
+    readonly starts: Figure;
+    readonly attended: Figure;
+    readonly waits: Figure;
+  }[];
 }

@@ -12,7 +12,7 @@ export function mmOf(cell: Cell | undefined, otherwise = 0): number {
 /** Speeds as a list; a stepless range as steps of a twentieth, which a dial shows well enough. */
 export function speedsOf(machine: Machine): readonly number[] {
   if (Array.isArray(machine.speeds)) return machine.speeds;
-  const { from, to } = machine.speeds as { from: number; to: number };
+  const { from, to } = machine.speeds;
   const steps = 60;
   return Array.from({ length: steps + 1 }, (_, i) => Math.round(from * (to / from) ** (i / steps)));
 }

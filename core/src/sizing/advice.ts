@@ -22,9 +22,7 @@ export interface Advice {
 }
 
 /** What happened at the machine, in order: mm and degrees C. */
-export type Event =
-  | { readonly kind: 'reading'; readonly size: number; readonly celsius: number }
-  | { readonly kind: 'cut'; readonly dial: number };
+export type Event = { readonly kind: 'reading'; readonly size: number; readonly celsius: number } | { readonly kind: 'cut'; readonly dial: number };
 
 export interface Sizing {
   readonly wanted: Limits;
@@ -68,13 +66,24 @@ export function sizeAdvice(sizing: Sizing): Advice {
   const base = { aim, cold };
   if (odd) return { ...base, next: 'ask', expects: cold, ...chances(cold.value, sizing.doubt, wanted), because: [odd] };
   if (cold.value < wanted.min) {
-    return { ...base, next: 'stop', expects: cold, ...chances(cold.value, sizing.doubt, wanted), because: [{ rule: 'past', says: say`${length(wanted.min - cold.value, 0.001)} under the least allowed: past saving by turning`, binds: [] }] };
+    return {
+      ...base,
+      next: 'stop',
+      expects: cold,
+      ...chances(cold.value, sizing.doubt, wanted),
+      because: [{ rule: 'past', says: say`${length(wanted.min - cold.value, 0.001)} under the least allowed: past saving by turning`, binds: [] }],
+    };
   }
   if (cold.value <= wanted.max) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
     const next = sizing.gaugeProves ? 'stop' : 'changeGauge';
-    if (next === 'changeGauge') because.push({ rule: 'right-gauge', says: say`this gauge cannot prove ${length(wanted.max - wanted.min, 0.001)}: measure with a finer one`, binds: [] });
+    if (next === 'changeGauge')
+      because.push({
+        rule: 'right-gauge',
+        says: say`this gauge cannot prove ${length(wanted.max - wanted.min, 0.001)}: measure with a finer one`,
+        binds: [],
+      });
     return { ...base, next, expects: cold, ...chances(cold.value, sizing.doubt, wanted), because };
   }
   return nextCut(sizing, base, cold, last.celsius, spread);
@@ -89,18 +98,37 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, cold: Figu
   const next = cutTo(sizing, cold, left, cuts, spread);
   if (cuts === 2) because.push({ rule: 'leave-real-cuts', says: say`first of two like cuts; measure before the second`, binds: [] });
   else if (cuts > 2) because.push({ rule: 'cut-check-cut', says: say`${length(left)} to come off on diameter: in ${cuts} cuts`, binds: [] });
-  else if (next.depth < least) because.push({ rule: 'least-depth', says: say`${length(next.depth, 0.001)} deep is less than a third of the ${length(sizing.nose)} nose: it may rub instead of cut`, binds: [] });
+  else if (next.depth < least)
+    because.push({
+      rule: 'least-depth',
+      says: say`${length(next.depth, 0.001)} deep is less than a third of the ${length(sizing.nose)} nose: it may rub instead of cut`,
+      binds: [],
+    });
   else because.push({ rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] });
-  if (Math.abs(celsius - 20) >= 3) because.push({ rule: 'hot-reads-big', says: say`read at ${temperature(celsius)}: cold ${diameter(cold.value, 0.001)}`, binds: [] });
+  if (Math.abs(celsius - 20) >= 3)
+    because.push({ rule: 'hot-reads-big', says: say`read at ${temperature(celsius)}: cold ${diameter(cold.value, 0.001)}`, binds: [] });
   const drift = driftOf(sizing);
   if (drift) because.push(drift);
   const instead = cuts > 1 ? cutTo(sizing, cold, left, 1, (taken) => 3 * spread(taken)) : undefined;
   const advice = (cut: Cut): Omit<Advice, 'next' | 'because'> => ({
-    ...base, dial: cut.dial, expects: cut.expects, reads: figure('diameter', 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }), ...chances(cut.expects.value, cut.expects.deviation ?? 0, sizing.wanted),
+    ...base,
+    dial: cut.dial,
+    expects: cut.expects,
+    reads: figure('diameter', 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
+    ...chances(cut.expects.value, cut.expects.deviation ?? 0, sizing.wanted),
   });
   return {
-    ...advice(next), next: cuts === 2 ? 'twoCuts' : 'cut', because,
-    ...(instead && cuts === 2 && { instead: { ...advice(instead), next: 'cut' as const, because: [{ rule: 'leave-real-cuts', says: say`all in one: its spring is not known yet`, binds: [] }] } }),
+    ...advice(next),
+    next: cuts === 2 ? 'twoCuts' : 'cut',
+    because,
+    ...(instead &&
+      cuts === 2 && {
+        instead: {
+          ...advice(instead),
+          next: 'cut' as const,
+          because: [{ rule: 'leave-real-cuts', says: say`all in one: its spring is not known yet`, binds: [] }],
+        },
+      }),
   };
 }
 
@@ -116,11 +144,20 @@ function cutTo(sizing: Sizing, cold: Figure, left: number, cuts: number, spread:
   const settable = sizing.division / 2;
   const of = { left, cuts, takes: sizing.takes, settable };
   const near = figure('length', 'dialMove', of, { step: stepOf(settable) });
-  const lands = cold.value - near.value * sizing.takes * cuts;
-  const tooFar = lands - 2.576 * spread(left) < sizing.wanted.min;
+  // a measurement stands between like cuts: only what lands now can land past
+  const lands = cold.value - near.value * sizing.takes;
+  const tooFar = lands - 2.576 * spread(left / cuts) < sizing.wanted.min;
   const shorter = floorTo(left / cuts / sizing.takes, settable);
-  const dial = tooFar && shorter > 0 && shorter < near.value ? figure('length', 'dialMove', { ...of, left: shorter * sizing.takes * cuts }, { step: stepOf(settable) }) : near;
-  const expects = figure('diameter', 'expected', { now: cold.value, dial: dial.value, takes: sizing.takes }, { step: 0.001, deviation: spread(dial.value * sizing.takes) });
+  const dial =
+    tooFar && shorter > 0 && shorter < near.value
+      ? figure('length', 'dialMove', { ...of, left: shorter * sizing.takes * cuts }, { step: stepOf(settable) })
+      : near;
+  const expects = figure(
+    'diameter',
+    'expected',
+    { now: cold.value, dial: dial.value, takes: sizing.takes },
+    { step: 0.001, deviation: spread(dial.value * sizing.takes) },
+  );
   return { dial, expects, depth: (dial.value * sizing.takes) / 2 };
 }
 
@@ -131,11 +168,31 @@ function measureFirst(sizing: Sizing, aim: Figure, spread: (taken: number) => nu
   const cut = sizing.events.at(-1);
   if (reading?.kind === 'reading' && cut?.kind === 'cut') {
     const cold = coldFigure(reading.size, reading.celsius, sizing);
-    const expects = figure('diameter', 'expected', { now: cold.value, dial: cut.dial, takes: sizing.takes }, { step: 0.001, deviation: spread(cut.dial * sizing.takes) });
-    return { next: 'measure', aim, cold, expects, ...chances(expects.value, expects.deviation ?? 0, sizing.wanted), because: [{ rule: 'cut-check-cut', says: say`stop the spindle and measure`, binds: [] }] };
+    const expects = figure(
+      'diameter',
+      'expected',
+      { now: cold.value, dial: cut.dial, takes: sizing.takes },
+      { step: 0.001, deviation: spread(cut.dial * sizing.takes) },
+    );
+    return {
+      next: 'measure',
+      aim,
+      cold,
+      expects,
+      ...chances(expects.value, expects.deviation ?? 0, sizing.wanted),
+      because: [{ rule: 'cut-check-cut', says: say`stop the spindle and measure`, binds: [] }],
+    };
   }
   const expects = figure('diameter', 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
-  return { next: 'measure', aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [{ rule: 'first-touch', says: say`a first light pass makes the surface to measure; touching off is not measuring`, binds: [] }] };
+  return {
+    next: 'measure',
+    aim,
+    expects,
+    chanceIn: 0,
+    chanceShort: 1,
+    chancePast: 0,
+    because: [{ rule: 'first-touch', says: say`a first light pass makes the surface to measure; touching off is not measuring`, binds: [] }],
+  };
 }
 
 function coldFigure(size: number, celsius: number, sizing: Sizing): Figure {
@@ -149,7 +206,11 @@ function driftOf(sizing: Sizing): Reason | undefined {
   const took = coldFigure(before.size, before.celsius, sizing).value - coldFigure(after.size, after.celsius, sizing).value;
   const off = took - cut.dial * sizing.takes;
   if (Math.abs(off) < 0.0005) return undefined;
-  return { rule: 'big-then-small', says: off < 0 ? say`${length(-off, 0.001)} less came off than dialled` : say`${length(off, 0.001)} more came off than dialled`, binds: [] };
+  return {
+    rule: 'big-then-small',
+    says: off < 0 ? say`${length(-off, 0.001)} less came off than dialled` : say`${length(off, 0.001)} more came off than dialled`,
+    binds: [],
+  };
 }
 
 function chances(expected: number, deviation: number, wanted: Limits): Pick<Advice, 'chanceIn' | 'chanceShort' | 'chancePast'> {

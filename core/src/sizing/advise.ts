@@ -28,8 +28,14 @@ export function adviseWith(wanted: Limits, entries: readonly Entry[], at: Advise
   const dial = at.machine?.dials.cross;
   const tolerance = wanted.max - wanted.min;
   return sizeAdvice({
-    wanted, events: eventsOf(entries), takes: dial?.reads === 'diameter' ? 1 : 2, division: mmOf(dial?.division, 0.02),
-    alpha: materialOf(at.material).alpha, doubt: at.gauge ? doubtOf(at.gauge) : 0.003, gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance), nose: at.nose,
+    wanted,
+    events: eventsOf(entries),
+    takes: dial?.reads === 'diameter' ? 1 : 2,
+    division: mmOf(dial?.division, 0.02),
+    alpha: materialOf(at.material).alpha,
+    doubt: at.gauge ? doubtOf(at.gauge) : 0.003,
+    gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance),
+    nose: at.nose,
   });
 }
 
@@ -40,15 +46,17 @@ export function eventsOf(entries: readonly Entry[]): readonly Event[] {
     const read = parseLength(cell.text, cell.units);
     return read.ok ? read.value : undefined;
   };
-  return entries.filter((e) => !withdrawn.has(e.id)).flatMap((entry): Event[] => {
-    if (entry.kind === 'reading') {
-      const size = mm(entry.value);
-      return size === undefined ? [] : [{ kind: 'reading', size, celsius: entry.celsius ?? 20 }];
-    }
-    if (entry.kind === 'cut') {
-      const dial = mm(entry.dial);
-      return dial === undefined ? [] : [{ kind: 'cut', dial }];
-    }
-    return [];
-  });
+  return entries
+    .filter((e) => !withdrawn.has(e.id))
+    .flatMap((entry): Event[] => {
+      if (entry.kind === 'reading') {
+        const size = mm(entry.value);
+        return size === undefined ? [] : [{ kind: 'reading', size, celsius: entry.celsius ?? 20 }];
+      }
+      if (entry.kind === 'cut') {
+        const dial = mm(entry.dial);
+        return dial === undefined ? [] : [{ kind: 'cut', dial }];
+      }
+      return [];
+    });
 }

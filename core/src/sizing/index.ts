@@ -1,2 +1,3 @@
 export type { Advice } from './advice';
 export { advise, adviseWith, eventsOf } from './advise';
+export { leadingDigits, readCelsius, readReading } from './readReading';

@@ -17,8 +17,7 @@ export interface ExternalThread {
 }
 
 export type ReadThread =
-  | { readonly ok: true; readonly thread: ExternalThread }
-  | { readonly ok: false; readonly says: Sentence; readonly nearest: readonly string[] };
+  { readonly ok: true; readonly thread: ExternalThread } | { readonly ok: false; readonly says: Sentence; readonly nearest: readonly string[] };
 
 /** Reads 'M12', 'M12x1.5-6g LH', '1/2-13', '10-32 UNF-2A', '1-8 UNC'. Undefined when the text is no thread at all. */
 export function readExternalThread(text: string): ReadThread | undefined {
@@ -34,14 +33,25 @@ function metric(text: string, leftHand: boolean): ReadThread {
   const known = metricPitches[String(nominal)];
   const [coarse] = known ?? [];
   const pitch = m?.[2] === undefined ? coarse : Number(m[2].replace(',', '.'));
-  if (!m || !(nominal > 0)) return { ok: false, says: say`“${text}” is not a metric thread; write M12, M12x1.5 or M12x1.5-6g`, nearest: ['M12', 'M12x1.5-6g'] };
+  if (!m || !(nominal > 0))
+    return { ok: false, says: say`“${text}” is not a metric thread; write M12, M12x1.5 or M12x1.5-6g`, nearest: ['M12', 'M12x1.5-6g'] };
   if (pitch === undefined) {
-    const nearest = Object.keys(metricPitches).toSorted((a, b) => Math.abs(Number(a) - nominal) - Math.abs(Number(b) - nominal)).slice(0, 2).map((d) => `M${d}`);
+    const nearest = Object.keys(metricPitches)
+      .toSorted((a, b) => Math.abs(Number(a) - nominal) - Math.abs(Number(b) - nominal))
+      .slice(0, 2)
+      .map((d) => `M${d}`);
     return { ok: false, says: say`M${nominal} has no standard coarse pitch; write the pitch too, as M${nominal}x1`, nearest };
   }
-  if (!(pitch > 0) || pitch >= nominal / 2) return { ok: false, says: say`pitch ${pitch} is too coarse for M${nominal}`, nearest: (known ?? []).map((p) => `M${String(nominal)}x${String(p)}`) };
+  if (!(pitch > 0) || pitch >= nominal / 2)
+    return {
+      ok: false,
+      says: say`pitch ${pitch} is too coarse for M${nominal}`,
+      nearest: (known ?? []).map((p) => `M${String(nominal)}x${String(p)}`),
+    };
   const tolerance = m[3] ?? '6g';
-  const remark = known?.includes(pitch) ? undefined : say`no listed pitch for ${nominal} mm${known ? `; listed: ${known.join(', ')}` : ''}; worked out as a special`;
+  const remark = known?.includes(pitch)
+    ? undefined
+    : say`no listed pitch for ${nominal} mm${known ? `; listed: ${known.join(', ')}` : ''}; worked out as a special`;
   return {
     ok: true,
     thread: {
@@ -89,11 +99,14 @@ function limits(max: number, um: number): { readonly max: number; readonly min: 
 }
 
 function unified(text: string, leftHand: boolean): ReadThread | undefined {
-  const m = /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.\d])(?:\s*(UNC|UNF|UNEF|UNS|UN))?(?:\s*-?\s*([123])A)?$/i.exec(text);
+  const m = /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.\d])(?:\s*(UNC|UNF|UNEF|UNS|UN))?(?:\s*-?\s*([123])A)?$/i.exec(
+    text,
+  );
   if (m?.[1] === undefined || m[2] === undefined) return undefined;
   const tpi = Number(m[2]);
   const written = m[1].replace('-', ' ').replace('#', '');
-  const row = unifiedSizes.find(([name]) => name === written) ?? unifiedSizes.find(([, inch]) => Math.abs(inch - (readNumber(written)?.value ?? 0)) < 1e-6);
+  const row =
+    unifiedSizes.find(([name]) => name === written) ?? unifiedSizes.find(([, inch]) => Math.abs(inch - (readNumber(written)?.value ?? 0)) < 1e-6);
   // a bare whole number is a screw size only where that size has such a thread: 10-32 is one, 25-0 is not
   const inch = row?.[1] ?? readNumber(written)?.value;
   if (inch === undefined || !(inch > 0) || !(tpi > 0)) return undefined;
@@ -102,8 +115,12 @@ function unified(text: string, leftHand: boolean): ReadThread | undefined {
   const fitting = candidates.find((c) => c.slice(2).includes(tpi)) ?? row;
   // '25 -1' and '10 - 1' are a size and a tolerance; '10-1' written together is asked about
   if (bareNumber && (candidates.length === 0 || /\s-|-\s/.test(text))) return undefined;
-  if (bareNumber && (!fitting?.slice(2).includes(tpi))) {
-    return { ok: false, says: say`“${text}” reads as a thread, but ${written} has no ${tpi} to the inch; for a tolerance leave a space before the minus`, nearest: candidates.flatMap(([name, , ...series]) => series.flatMap((n) => (n === null ? [] : [`${name}-${String(n)}`]))) };
+  if (bareNumber && !fitting?.slice(2).includes(tpi)) {
+    return {
+      ok: false,
+      says: say`“${text}” reads as a thread, but ${written} has no ${tpi} to the inch; for a tolerance leave a space before the minus`,
+      nearest: candidates.flatMap(([name, , ...series]) => series.flatMap((n) => (n === null ? [] : [`${name}-${String(n)}`]))),
+    };
   }
   const size = fitting ?? row;
   const d = fitting?.[1] ?? inch;
@@ -143,8 +160,5 @@ function unifiedLimits(d: number, tpi: number, series: string, grade: string): P
   const pitchMax = places(places(d - 0.64951905 * pitch, 4) - allowance, 4);
   const pitchMin = d === 1.125 && tpi === 7 && grade === '2' ? 1.0228 : places(pitchMax - pitchTolerance, 4);
   const mm = (inch: number) => Number((inch * MM_PER_INCH).toFixed(6));
-  return {
-    major: { max: mm(majorMax), min: mm(places(majorMax - majorTolerance, 4)) },
-    pitchDiameter: { max: mm(pitchMax), min: mm(pitchMin) },
-  };
+  return { major: { max: mm(majorMax), min: mm(places(majorMax - majorTolerance, 4)) }, pitchDiameter: { max: mm(pitchMax), min: mm(pitchMin) } };
 }

@@ -17,7 +17,12 @@ export function polygon(points: readonly (readonly [number, number])[]): Region 
 /** Between two z and two r. */
 export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number): Region {
   const [left, right] = [Math.min(zFrom, zTo), Math.max(zFrom, zTo)];
-  return polygon([[left, rFrom], [right, rFrom], [right, rTo], [left, rTo]]);
+  return polygon([
+    [left, rFrom],
+    [right, rFrom],
+    [right, rTo],
+    [left, rTo],
+  ]);
 }
 
 type Operation = 'difference' | 'intersection' | 'union';
@@ -30,11 +35,13 @@ export function combine(operation: Operation, a: Region, b: Region): Region {
 }
 
 function toClipping(region: Region): MultiPolygon {
-  return region.map((rings) => rings.map((ring) => {
-    const points: Pair[] = [];
-    for (let i = 0; i < ring.length; i += 2) points.push([ring[i] ?? 0, ring[i + 1] ?? 0]);
-    return points;
-  }));
+  return region.map((rings) =>
+    rings.map((ring) => {
+      const points: Pair[] = [];
+      for (let i = 0; i < ring.length; i += 2) points.push([ring[i] ?? 0, ring[i + 1] ?? 0]);
+      return points;
+    }),
+  );
 }
 
 function fromClipping(result: MultiPolygon): Region {

@@ -11,7 +11,13 @@ export const turned = (zFrom: number, zTo: number, radius: number): Region => re
 export const faced = (z: number, end: 'right' | 'left'): Region => rectangle(z, end === 'right' ? BEYOND : -BEYOND, -1, BEYOND);
 
 /** What a straight line from (z0, r0) to (z1, r1) cuts away on its outer side: the triangle and all beyond it. */
-export const chamfered = (z0: number, r0: number, z1: number, r1: number): Region => polygon([[z0, r0], [z1, r1], [z1, BEYOND], [z0, BEYOND]]);
+export const chamfered = (z0: number, r0: number, z1: number, r1: number): Region =>
+  polygon([
+    [z0, r0],
+    [z1, r1],
+    [z1, BEYOND],
+    [z0, BEYOND],
+  ]);
 
 /** A drilled hole from its mouth: inward is -1 from the right end, +1 from the left. */
 export function drilled(mouth: number, depth: number, radius: number, half: number, end: 'right' | 'left'): Region {
@@ -19,7 +25,13 @@ export function drilled(mouth: number, depth: number, radius: number, half: numb
   const out = mouth - inward * BEYOND;
   const bottom = mouth + inward * depth;
   const cone = half >= 90 ? 0 : radius / Math.tan((half * Math.PI) / 180);
-  return polygon([[out, -1], [out, radius], [bottom, radius], [bottom + inward * cone, 0], [bottom + inward * cone, -1]]);
+  return polygon([
+    [out, -1],
+    [out, radius],
+    [bottom, radius],
+    [bottom + inward * cone, 0],
+    [bottom + inward * cone, -1],
+  ]);
 }
 
 /** The finished part as a region. */

@@ -34,7 +34,7 @@ export function App() {
 
 /** A screen that fails says so and leaves what is stored alone. */
 class Kept extends Component<{ readonly children: ReactNode }, { readonly failed: string | undefined }> {
-  override state = { failed: undefined };
+  override state: { readonly failed: string | undefined } = { failed: undefined };
   static getDerivedStateFromError(error: unknown) {
     return { failed: String(error) };
   }

@@ -6,8 +6,17 @@ import { listJobs } from '../data/jobs';
 import { useKeys } from './keys';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 5', 'stages of a job'], ['[  ]', 'previous, next step'], ['u', 'millimetres or inches'], ['/', 'find anything'], ['0', 'fit the picture'],
-  ['Esc', 'leave a cell, keep its text'], ['Enter', 'next row; at the Bench: next'], ['i', 'at the Bench: the formula'], ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'], ['Alt+Up, Alt+Down', 'move a row'], ['?', 'these keys'],
+  ['1 – 5', 'stages of a job'],
+  ['[  ]', 'previous, next step'],
+  ['u', 'millimetres or inches'],
+  ['/', 'find anything'],
+  ['0', 'fit the picture'],
+  ['Esc', 'leave a cell, keep its text'],
+  ['Enter', 'next row; at the Bench: next'],
+  ['i', 'at the Bench: the formula'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Alt+Up, Alt+Down', 'move a row'],
+  ['?', 'these keys'],
 ];
 
 /** `/` finds jobs and places by any word; `?` shows the keys. */
@@ -16,12 +25,30 @@ export function Finder() {
   const [text, setText] = useState('');
   const navigate = useNavigate();
   const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listJobs());
-  useKeys(useMemo(() => ({ '/': () => { setText(''); setOpen('find'); }, '?': () => { setOpen('keys'); } }), []));
+  useKeys(
+    useMemo(
+      () => ({
+        '/': () => {
+          setText('');
+          setOpen('find');
+        },
+        '?': () => setOpen('keys'),
+      }),
+      [],
+    ),
+  );
   const places = [
-    { to: '/', says: 'Type a part on one line' }, { to: '/dial', says: 'What do I dial now?' }, { to: '/jobs', says: 'Jobs' },
-    ...(data?.jobs ?? []).flatMap((j) => ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` }))),
+    { to: '/', says: 'Type a part on one line' },
+    { to: '/dial', says: 'What do I dial now?' },
+    { to: '/jobs', says: 'Jobs' },
+    ...(data?.jobs ?? []).flatMap((j) =>
+      ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),
+    ),
   ];
-  const words = text.toLowerCase().split(/\s+/).filter((w) => w !== '');
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w !== '');
   const found = places.filter((p) => words.every((w) => p.says.toLowerCase().includes(w))).slice(0, 9);
   const go = (to: string | undefined) => {
     if (to === undefined) return;
@@ -29,20 +56,43 @@ export function Finder() {
     void navigate(to);
   };
   return (
-    <Modal show={open !== undefined} onHide={() => { setOpen(undefined); }} animation={false} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
+    <Modal show={open !== undefined} onHide={() => setOpen(undefined)} animation={false} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
       <Modal.Body>
         {open === 'find' ? (
           <>
-            <Form onSubmit={(e) => { e.preventDefault(); go(found[0]?.to); }}>
-              <Form.Control autoFocus value={text} onChange={(e) => { setText(e.target.value); }} aria-label="Find a job or a place" placeholder="a job, a stage" />
+            <Form
+              onSubmit={(e) => {
+                e.preventDefault();
+                go(found[0]?.to);
+              }}>
+              <Form.Control
+                autoFocus
+                value={text}
+                onChange={(e) => setText(e.target.value)}
+                aria-label="Find a job or a place"
+                placeholder="a job, a stage"
+              />
             </Form>
             <ListGroup variant="flush" className="mt-2">
-              {found.map((p) => <ListGroup.Item action key={p.to} onClick={() => { go(p.to); }}>{p.says}</ListGroup.Item>)}
+              {found.map((p) => (
+                <ListGroup.Item action key={p.to} onClick={() => go(p.to)}>
+                  {p.says}
+                </ListGroup.Item>
+              ))}
             </ListGroup>
             {found.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
           </>
         ) : (
-          <table className="plain"><tbody>{KEYS.map(([k, w]) => <tr key={k}><td className="fig">{k}</td><td>{w}</td></tr>)}</tbody></table>
+          <table className="plain">
+            <tbody>
+              {KEYS.map(([k, w]) => (
+                <tr key={k}>
+                  <td className="fig">{k}</td>
+                  <td>{w}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
         )}
       </Modal.Body>
     </Modal>

@@ -5,8 +5,14 @@ import { NavLink } from 'react-router';
 export function Head({ children, bench = false }: { readonly children?: ReactNode; readonly bench?: boolean }) {
   return (
     <header className="head noprint">
-      <NavLink className="name" to="/">Obra</NavLink>
-      {!bench && <nav aria-label="Doors"><NavLink to="/jobs">Jobs</NavLink></nav>}
+      <NavLink className="name" to="/">
+        Obra
+      </NavLink>
+      {!bench && (
+        <nav aria-label="Doors">
+          <NavLink to="/jobs">Jobs</NavLink>
+        </nav>
+      )}
       <div className="right">{children}</div>
     </header>
   );

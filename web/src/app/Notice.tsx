@@ -6,7 +6,11 @@ export function Notice({ children, onClose }: { readonly children: ReactNode; re
   return (
     <div className="notice" role="status">
       <span style={{ flex: 1 }}>{children}</span>
-      {onClose && <Button variant="link" onClick={onClose}>close</Button>}
+      {onClose && (
+        <Button variant="link" onClick={onClose}>
+          close
+        </Button>
+      )}
     </div>
   );
 }

@@ -5,7 +5,13 @@ export function download(name: string, text: string, type = 'application/json'):
   link.href = url;
   link.download = name;
   link.click();
-  setTimeout(() => { URL.revokeObjectURL(url); }, 10_000);
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const fileName = (name: string): string => `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job'}.obra.json`;
+export const fileName = (name: string): string =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'job'
+  }.obra.json`;

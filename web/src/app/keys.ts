@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 
-const inCell = (target: EventTarget | null) => target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"]') !== null;
+const inCell = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"]') !== null;
 
 /**
  * Keys of a page: single letters and digits act only outside a cell; Ctrl combinations act everywhere. A handler that
@@ -20,6 +21,6 @@ export function useKeys(keys: Readonly<Record<string, (event: KeyboardEvent) => 
       if (act(event) !== false) event.preventDefault();
     };
     window.addEventListener('keydown', press);
-    return () => { window.removeEventListener('keydown', press); };
+    return () => window.removeEventListener('keydown', press);
   }, [keys]);
 }

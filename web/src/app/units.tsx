@@ -26,5 +26,5 @@ export function UnitsProvider({ children }: { readonly children: ReactNode }) {
 export function useUnits(own: Units): { readonly units: Units; readonly swap: () => void; readonly asked: Units | undefined } {
   const { asked, ask } = useContext(Context);
   const units = asked ?? own;
-  return { units, asked, swap: useCallback(() => { ask(units === 'mm' ? 'in' : 'mm'); }, [ask, units]) };
+  return { units, asked, swap: useCallback(() => ask(units === 'mm' ? 'in' : 'mm'), [ask, units]) };
 }

@@ -1,1 +1,2 @@
-export { BarPicture, SmallPart, Stamp } from './BarPicture';
+export { BarPicture } from './BarPicture';
+export { SmallPart, Stamp } from './Stamp';

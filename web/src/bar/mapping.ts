@@ -50,16 +50,21 @@ export function mapping(view: View): Mapping {
   }
   const over = total * scale - wide;
   const room = spare(view, scale);
-  const breaks = over <= 0.5 || room <= 0 ? [] : view.stretches.flatMap((s) => {
-    const out = (reducible(s, scale) * (over / room)) / scale;
-    const middle = (s.from + s.to) / 2;
-    return out * scale < 4 ? [] : [{ from: middle - out / 2, to: middle + out / 2, diameter: s.diameter }];
-  });
+  const breaks =
+    over <= 0.5 || room <= 0
+      ? []
+      : view.stretches.flatMap((s) => {
+          const out = (reducible(s, scale) * (over / room)) / scale;
+          const middle = (s.from + s.to) / 2;
+          return out * scale < 4 ? [] : [{ from: middle - out / 2, to: middle + out / 2, diameter: s.diameter }];
+        });
   const shown = total - breaks.reduce((sum, b) => sum + b.to - b.from, 0);
   const left = (view.width - shown * scale) / 2;
   const axis = view.top + tall / 2;
   return {
-    scale, axis, breaks,
+    scale,
+    axis,
+    breaks,
     x: (u) => left + scale * (u - view.from - breaks.reduce((sum, b) => sum + Math.min(Math.max(u - b.from, 0), b.to - b.from), 0)),
     y: (r) => axis - scale * r,
   };

@@ -9,13 +9,17 @@ interface Props {
 
 /** Path data of a region; mirrored below the axis when `half` is -1. */
 export function pathOf(region: Region, { map, view }: Props, half: 1 | -1): string {
-  return region.flatMap((rings) => rings.map((ring) => {
-    let d = '';
-    for (let i = 0; i < ring.length; i += 2) {
-      d += `${i === 0 ? 'M' : 'L'}${map.x(view(ring[i] ?? 0)).toFixed(2)} ${map.y(half * Math.max(0, ring[i + 1] ?? 0)).toFixed(2)}`;
-    }
-    return `${d}Z`;
-  })).join('');
+  return region
+    .flatMap((rings) =>
+      rings.map((ring) => {
+        let d = '';
+        for (let i = 0; i < ring.length; i += 2) {
+          d += `${i === 0 ? 'M' : 'L'}${map.x(view(ring[i] ?? 0)).toFixed(2)} ${map.y(half * Math.max(0, ring[i + 1] ?? 0)).toFixed(2)}`;
+        }
+        return `${d}Z`;
+      }),
+    )
+    .join('');
 }
 
 /** Stock: steel above the centre line as seen, below it cut and hatched. */
@@ -41,16 +45,36 @@ export function Removed({ region, ...at }: Props & { readonly region: Region }) 
 
 /** Path data of a region's edge without what lies on the centre line. */
 function edgeOf(region: Region, { map, view }: Props, half: 1 | -1): string {
-  return region.flatMap((rings) => rings.flatMap((ring) => Array.from({ length: ring.length / 2 }, (_, i) => {
-    const [z0, r0] = [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0];
-    const j = (2 * i + 2) % ring.length;
-    const [z1, r1] = [ring[j] ?? 0, ring[j + 1] ?? 0];
-    return r0 <= 0 && r1 <= 0 ? '' : `M${map.x(view(z0)).toFixed(2)} ${map.y(half * r0).toFixed(2)}L${map.x(view(z1)).toFixed(2)} ${map.y(half * r1).toFixed(2)}`;
-  }))).join('');
+  return region
+    .flatMap((rings) =>
+      rings.flatMap((ring) =>
+        Array.from({ length: ring.length / 2 }, (_, i) => {
+          const [z0, r0] = [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0];
+          const j = (2 * i + 2) % ring.length;
+          const [z1, r1] = [ring[j] ?? 0, ring[j + 1] ?? 0];
+          return r0 <= 0 && r1 <= 0
+            ? ''
+            : `M${map.x(view(z0)).toFixed(2)} ${map.y(half * r0).toFixed(2)}L${map.x(view(z1)).toFixed(2)} ${map.y(half * r1).toFixed(2)}`;
+        }),
+      ),
+    )
+    .join('');
 }
 
-export function Outline({ region, strong, dashed, ...at }: Props & { readonly region: Region; readonly strong?: boolean; readonly dashed?: boolean }) {
-  const style = { fill: 'none', stroke: 'var(--ink)', strokeWidth: strong ? 2.2 : 1, strokeLinecap: 'square' as const, ...(dashed && { strokeDasharray: '3 3' }), vectorEffect: 'non-scaling-stroke' as const };
+export function Outline({
+  region,
+  strong,
+  dashed,
+  ...at
+}: Props & { readonly region: Region; readonly strong?: boolean; readonly dashed?: boolean }) {
+  const style = {
+    fill: 'none',
+    stroke: 'var(--ink)',
+    strokeWidth: strong ? 2.2 : 1,
+    strokeLinecap: 'square' as const,
+    ...(dashed && { strokeDasharray: '3 3' }),
+    vectorEffect: 'non-scaling-stroke' as const,
+  };
   return (
     <g>
       <path d={edgeOf(region, at, 1)} {...style} />
@@ -59,8 +83,42 @@ export function Outline({ region, strong, dashed, ...at }: Props & { readonly re
   );
 }
 
+/** What is finished: a heavy ink line along the edges that lie on the finished contour. */
+export function Finished({ edges, map, view }: Props & { readonly edges: readonly (readonly [number, number, number, number])[] }) {
+  const d = (half: 1 | -1) =>
+    edges
+      .map(
+        ([z0, r0, z1, r1]) =>
+          `M${map.x(view(z0)).toFixed(2)} ${map.y(half * r0).toFixed(2)}L${map.x(view(z1)).toFixed(2)} ${map.y(half * r1).toFixed(2)}`,
+      )
+      .join('');
+  return (
+    <path
+      d={d(1) + d(-1)}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth={2.6}
+      strokeLinecap="square"
+      vectorEffect="non-scaling-stroke"
+      data-role="finished"
+    />
+  );
+}
+
 /** The stepped jaws of a chuck, or the plain nose of a collet, over what is gripped (view coordinates). */
-export function Jaws({ map, from, to, radius, collet }: { readonly map: Mapping; readonly from: number; readonly to: number; readonly radius: number; readonly collet: boolean }) {
+export function Jaws({
+  map,
+  from,
+  to,
+  radius,
+  collet,
+}: {
+  readonly map: Mapping;
+  readonly from: number;
+  readonly to: number;
+  readonly radius: number;
+  readonly collet: boolean;
+}) {
   const [left, right] = [map.x(from), map.x(to)];
   const wide = Math.max(right - left, 14);
   const step = collet ? 0 : wide / 4;
@@ -78,7 +136,16 @@ export function Jaws({ map, from, to, radius, collet }: { readonly map: Mapping;
 export function Centre({ map, at }: { readonly map: Mapping; readonly at: number }) {
   const x = map.x(at) - 5;
   const [h, l] = [26, 40];
-  return <path d={`M${x} ${map.axis}L${x + l} ${map.axis - h}L${x + l + 90} ${map.axis - h}L${x + l + 90} ${map.axis + h}L${x + l} ${map.axis + h}Z`} fill="#eceae3" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" data-role="centre" />;
+  return (
+    <path
+      d={`M${x} ${map.axis}L${x + l} ${map.axis - h}L${x + l + 90} ${map.axis - h}L${x + l + 90} ${map.axis + h}L${x + l} ${map.axis + h}Z`}
+      fill="#eceae3"
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+      vectorEffect="non-scaling-stroke"
+      data-role="centre"
+    />
+  );
 }
 
 /** Two wavy lines where plain length is left out. */
@@ -99,7 +166,9 @@ export function Balloon({ x, y, letter }: { readonly x: number; readonly y: numb
   return (
     <g className="balloon">
       <circle cx={x} cy={y} r={11} fill="#fdfcf9" stroke="var(--ink)" strokeWidth={1.6} />
-      <text x={x} y={y + 4.5} textAnchor="middle">{letter}</text>
+      <text x={x} y={y + 4.5} textAnchor="middle">
+        {letter}
+      </text>
     </g>
   );
 }

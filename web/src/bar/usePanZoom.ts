@@ -29,13 +29,18 @@ export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVG
       const at = local(e);
       zoom(at.x, at.y, Math.exp(-e.deltaY / 400));
     };
-    const down = (e: PointerEvent) => { pointers.set(e.pointerId, local(e)); };
+    const down = (e: PointerEvent) => pointers.set(e.pointerId, local(e));
     const move = (e: PointerEvent) => {
       const before = pointers.get(e.pointerId);
       if (!before) return;
       const now = local(e);
       const other = [...pointers].find(([id]) => id !== e.pointerId)?.[1];
-      if (other) zoom((now.x + other.x) / 2, (now.y + other.y) / 2, Math.hypot(now.x - other.x, now.y - other.y) / Math.max(1, Math.hypot(before.x - other.x, before.y - other.y)));
+      if (other)
+        zoom(
+          (now.x + other.x) / 2,
+          (now.y + other.y) / 2,
+          Math.hypot(now.x - other.x, now.y - other.y) / Math.max(1, Math.hypot(before.x - other.x, before.y - other.y)),
+        );
       else if (k > 1) {
         tx += now.x - before.x;
         ty += now.y - before.y;
@@ -43,9 +48,15 @@ export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVG
       }
       pointers.set(e.pointerId, now);
     };
-    const up = (e: PointerEvent) => { pointers.delete(e.pointerId); };
+    const up = (e: PointerEvent) => pointers.delete(e.pointerId);
     const key = (e: KeyboardEvent) => {
-      if (e.key !== '0' || e.ctrlKey || e.metaKey || (e.target instanceof HTMLElement && e.target.closest('input, select, textarea, [contenteditable]'))) return;
+      if (
+        e.key !== '0' ||
+        e.ctrlKey ||
+        e.metaKey ||
+        (e.target instanceof HTMLElement && e.target.closest('input, select, textarea, [contenteditable]'))
+      )
+        return;
       k = 1;
       apply();
     };

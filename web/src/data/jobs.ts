@@ -1,4 +1,18 @@
-import { type Entry, type Job, type JobFile, parseEntry, parseShop, parseStoredJob, parseStoredShop, SCHEMA, type Sentence, type Shop, startingShop, type StoredJob, type StoredShop } from '@obra/core';
+import {
+  type Entry,
+  type Job,
+  type JobFile,
+  parseEntry,
+  parseShop,
+  parseStoredJob,
+  parseStoredShop,
+  SCHEMA,
+  type Sentence,
+  type Shop,
+  startingShop,
+  type StoredJob,
+  type StoredShop,
+} from '@obra/core';
 import { newId, notBefore, now, thisBrowser, thisWindow } from './ids';
 import { alone, keysUnder, read, remove, write } from './store';
 
@@ -14,7 +28,11 @@ export interface JobList {
   readonly aside: readonly Aside[];
 }
 
-type News = { readonly kind: 'job' | 'shop' | 'log'; readonly id: string; readonly from: string };
+interface News {
+  readonly kind: 'job' | 'shop' | 'log';
+  readonly id: string;
+  readonly from: string;
+}
 
 const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel('obra') : undefined;
 const tell = (kind: News['kind'], id: string) => channel?.postMessage({ kind, id, from: thisWindow } satisfies News);
@@ -139,10 +157,11 @@ export async function loadShop(): Promise<StoredShop> {
   return { schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: startingShop() };
 }
 
-export async function saveShop(shop: Shop): Promise<StoredShop> {
+/** Changes the stored shop on top of what stands there now. */
+export async function saveShop(change: (shop: Shop) => Shop): Promise<StoredShop> {
   return alone('shop', async () => {
     const before = await loadShop();
-    const stored: StoredShop = { ...before, revision: before.revision + 1, saved: now(), by: thisBrowser(), shop };
+    const stored: StoredShop = { ...before, revision: before.revision + 1, saved: now(), by: thisBrowser(), shop: change(before.shop) };
     await write('shop', stored);
     tell('shop', 'shop');
     return stored;
@@ -158,7 +177,7 @@ export async function seedDemo(files: readonly unknown[], readJob: (raw: unknown
     for (const raw of files) {
       const shop = parseShop(raw);
       const job = shop.ok ? undefined : readJob(raw);
-      if (shop.ok) await saveShop(shop.value);
+      if (shop.ok) await saveShop(() => shop.value);
       else if (job) await createJob(job.job, job.log, job.id);
     }
   });

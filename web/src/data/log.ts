@@ -9,13 +9,20 @@ type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at' | 'by
 /** The Bench log of a job: only added to. `add` is done when the browser has stored the entry. */
 export function useLog(job: string): { readonly log: readonly Entry[] | undefined; readonly add: (entry: Bare) => Promise<void> } {
   const { data, mutate } = useSWR(['log', job], () => loadLog(job), { revalidateOnFocus: false, revalidateOnReconnect: false });
-  useEffect(() => onNews((news) => {
-    if (news.kind === 'log' && news.id === job) void mutate();
-  }), [job, mutate]);
-  const add = useCallback(async (bare: Bare) => {
-    const entry = { ...bare, id: newId(), at: now(), by: thisBrowser() } as Entry;
-    await appendEntry(job, entry);
-    await mutate((log) => [...(log ?? []), entry], { revalidate: false });
-  }, [job, mutate]);
+  useEffect(
+    () =>
+      onNews((news) => {
+        if (news.kind === 'log' && news.id === job) void mutate();
+      }),
+    [job, mutate],
+  );
+  const add = useCallback(
+    async (bare: Bare) => {
+      const entry = { ...bare, id: newId(), at: now(), by: thisBrowser() } as Entry;
+      await appendEntry(job, entry);
+      await mutate((log) => [...(log ?? []), entry], { revalidate: false });
+    },
+    [job, mutate],
+  );
   return { log: data, add };
 }

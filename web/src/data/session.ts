@@ -1,6 +1,7 @@
 import { applyEdits, type Edit, type Job, type Shop, type StoredJob, type StoredShop } from '@obra/core';
 import { useCallback, useEffect, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
+import { now, thisBrowser } from './ids';
 import { loadJob, loadShop, onNews, saveJob, saveShop } from './jobs';
 
 /** Waits this long after the last change before saving, ms. */
@@ -65,19 +66,23 @@ export interface OpenJob {
 export function useJob(id: string): OpenJob | undefined | null {
   const loaded = useSWR(['job', id], () => loadJob(id).then((job) => job ?? null), { revalidateOnFocus: false, revalidateOnReconnect: false });
   useSyncExternalStore(subscribe, () => version);
-  useEffect(() => onNews((news) => {
-    if (news.kind === 'job' && news.id === id) void takeFromElsewhere(id);
-  }), [id]);
+  useEffect(
+    () =>
+      onNews((news) => {
+        if (news.kind === 'job' && news.id === id) void takeFromElsewhere(id);
+      }),
+    [id],
+  );
   const found = loaded.data;
   let session = sessions.get(id);
   if (!session && found) {
     session = { stored: found, undo: [], redo: [], state: 'saved', says: undefined, typing: undefined, timer: undefined, saving: Promise.resolve() };
     sessions.set(id, session);
   }
-  const edit = useCallback((edits: readonly Edit[], to: 'job' | 'shop' = 'job', typing?: string) => { editJob(id, edits, to, typing); }, [id]);
-  const replace = useCallback((job: Job) => { setJob(id, job); }, [id]);
-  const undo = useCallback(() => { travel(id, 'undo', 'redo'); }, [id]);
-  const redo = useCallback(() => { travel(id, 'redo', 'undo'); }, [id]);
+  const edit = useCallback((edits: readonly Edit[], to: 'job' | 'shop' = 'job', typing?: string) => editJob(id, edits, to, typing), [id]);
+  const replace = useCallback((job: Job) => setJob(id, job), [id]);
+  const undo = useCallback(() => travel(id, 'undo', 'redo'), [id]);
+  const redo = useCallback(() => travel(id, 'redo', 'undo'), [id]);
   const dismiss = useCallback(() => {
     const open = sessions.get(id);
     if (open) open.says = undefined;
@@ -85,25 +90,86 @@ export function useJob(id: string): OpenJob | undefined | null {
   }, [id]);
   if (loaded.isLoading) return undefined;
   if (!session) return null;
-  return { stored: session.stored, job: session.stored.job, state: session.state, says: session.says, canUndo: session.undo.length > 0, canRedo: session.redo.length > 0, edit, replace, undo, redo, dismiss };
+  return {
+    stored: session.stored,
+    job: session.stored.job,
+    state: session.state,
+    says: session.says,
+    canUndo: session.undo.length > 0,
+    canRedo: session.redo.length > 0,
+    edit,
+    replace,
+    undo,
+    redo,
+    dismiss,
+  };
+}
+
+export interface OpenShop {
+  readonly shop: Shop | undefined;
+  readonly editShop: (edits: readonly Edit[]) => void;
+  /** the last change of the shop is not stored */
+  readonly refused: boolean;
 }
 
 /** The shop of this browser, and how to change it. */
-export function useShop(): { readonly shop: Shop | undefined; readonly editShop: (edits: readonly Edit[]) => void } {
+export function useShop(): OpenShop {
   const { data } = useSWR('shop', () => loadShop(), { revalidateOnFocus: false, revalidateOnReconnect: false });
-  useEffect(() => onNews((news) => {
-    if (news.kind === 'shop') void mutate('shop');
-  }), []);
-  shopNow = data?.shop;
-  const editShop = useCallback((edits: readonly Edit[]) => {
-    if (shopNow) storeShop(applyEdits(shopNow, edits));
-  }, []);
-  return { shop: data?.shop, editShop };
+  useSyncExternalStore(subscribe, () => version);
+  useEffect(
+    () =>
+      onNews((news) => {
+        if (news.kind === 'shop') void takeShopFromElsewhere();
+      }),
+    [],
+  );
+  useEffect(() => knowShop(data?.shop), [data]);
+  const editShop = useCallback((edits: readonly Edit[]) => changeShop((shop) => applyEdits(shop, edits)), []);
+  return { shop: data?.shop, editShop, refused: shopRefused };
 }
 
-function storeShop(shop: Shop): void {
+let shopRefused = false;
+
+function knowShop(shop: Shop | undefined): void {
   shopNow = shop;
-  void mutate<StoredShop>('shop', async () => saveShop(shop), { optimisticData: (current?: StoredShop): StoredShop => ({ schema: 1, id: 'shop', revision: 1, saved: new Date().toISOString(), by: 'here', ...current, shop }), revalidate: false }).catch(() => undefined);
+}
+
+/** Changes the shop here at once, and in storage on top of what stands there, so that another window's change is kept. */
+function changeShop(change: (shop: Shop) => Shop): void {
+  if (!shopNow) return;
+  shopNow = change(shopNow);
+  const shown = shopNow;
+  const optimistic = (current?: StoredShop): StoredShop => ({
+    schema: 1,
+    id: 'shop',
+    revision: 1,
+    saved: now(),
+    by: thisBrowser(),
+    ...current,
+    shop: shown,
+  });
+  const stored = saveShop(change).then(
+    (saved) => {
+      shopRefused = false;
+      changed();
+      return saved;
+    },
+    () => {
+      shopRefused = true;
+      changed();
+      return optimistic();
+    },
+  );
+  void mutate<StoredShop>('shop', stored, { optimisticData: optimistic, revalidate: false });
+}
+
+/** Another window changed the shop: undo here leaves the shop alone from now on. */
+async function takeShopFromElsewhere(): Promise<void> {
+  for (const session of sessions.values()) {
+    session.undo = session.undo.map(({ job }) => ({ job, shop: undefined }));
+    session.redo = session.redo.map(({ job }) => ({ job, shop: undefined }));
+  }
+  await mutate('shop');
 }
 
 function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?: string): void {
@@ -115,7 +181,7 @@ function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?
   }
   if (!shopNow) return;
   remember(session);
-  storeShop(applyEdits(shopNow, edits));
+  changeShop((shop) => applyEdits(shop, edits));
   changed();
 }
 
@@ -141,14 +207,17 @@ function travel(id: string, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
   session[to].push({ job: session.stored.job, shop: shopNow });
   session.typing = undefined;
   session.stored = { ...session.stored, job: step.job };
-  if (step.shop && step.shop !== shopNow) storeShop(step.shop);
+  const { shop } = step;
+  if (shop && shop !== shopNow) changeShop(() => shop);
   saveSoon(id, session);
 }
 
 function saveSoon(id: string, session: Session): void {
   session.state = 'saving';
   clearTimeout(session.timer);
-  session.timer = setTimeout(() => { session.saving = session.saving.then(() => save(id, session)); }, AUTOSAVE);
+  session.timer = setTimeout(() => {
+    session.saving = session.saving.then(() => save(id, session));
+  }, AUTOSAVE);
   changed();
 }
 
@@ -186,7 +255,11 @@ async function takeFromElsewhere(id: string): Promise<void> {
   const theirs = await loadJob(id);
   if (!session || !theirs || theirs.revision <= session.stored.revision || session.state !== 'saved') return;
   const had = session.undo.length > 0;
-  adopt(session, theirs, had ? 'Another window changed this job. Its version is shown; undo ends here.' : 'Another window changed this job. Its version is shown.');
+  adopt(
+    session,
+    theirs,
+    had ? 'Another window changed this job. Its version is shown; undo ends here.' : 'Another window changed this job. Its version is shown.',
+  );
   await mutate(['job', id], theirs, { revalidate: false });
   changed();
 }

@@ -30,30 +30,70 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
   return (
     <>
       <select
-        className="assumed" aria-label="Material" value={job.drawing.material}
+        className="assumed"
+        aria-label="Material"
+        value={job.drawing.material}
         onChange={(e) => {
           const gone = job.choices.filter((c) => c.kind === 'bar');
-          apply([{ op: 'put', at: 'drawing/material', value: e.target.value }, ...gone.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` }))], 'job');
-        }}
-      >
-        {materials.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}
+          apply(
+            [{ op: 'put', at: 'drawing/material', value: e.target.value }, ...gone.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` }))],
+            'job',
+          );
+        }}>
+        {materials.map((m) => (
+          <option key={m.id} value={m.id}>
+            {m.name}
+          </option>
+        ))}
       </select>
       <select
-        className="assumed" aria-label="Holding" value={held} disabled={options.length === 0}
+        className="assumed"
+        aria-label="Holding"
+        value={held}
+        disabled={options.length === 0}
         onChange={(e) => {
           const option = options.find((o) => `${o.holding}|${o.support.length > 0 ? '1' : '0'}` === e.target.value);
-          if (option) apply([put({ kind: 'hold', id: 'hold-right-1', setup: 'right-1', holding: option.holding, support: option.support.map(({ item }) => ({ item })) })], 'job');
-        }}
-      >
+          if (option)
+            apply(
+              [
+                put({
+                  kind: 'hold',
+                  id: 'hold-right-1',
+                  setup: 'right-1',
+                  holding: option.holding,
+                  support: option.support.map(({ item }) => ({ item })),
+                }),
+              ],
+              'job',
+            );
+        }}>
         {options.length === 0 && <option value="">holding</option>}
-        {options.map((o) => <option key={`${o.holding}|${o.support.length}`} value={`${o.holding}|${o.support.length > 0 ? '1' : '0'}`}>{holdingName(o, shop)}{o.findings.some((f) => f.severity === 'stop') ? ' (does not fit)' : ''}</option>)}
+        {options.map((o) => (
+          <option key={`${o.holding}|${o.support.length}`} value={`${o.holding}|${o.support.length > 0 ? '1' : '0'}`}>
+            {holdingName(o, shop)}
+            {o.findings.some((f) => f.severity === 'stop') ? ' (does not fit)' : ''}
+          </option>
+        ))}
       </select>
-      <select className="assumed" aria-label="Bar" value={barNow} onChange={(e) => { apply([put({ kind: 'bar', id: 'bar', bar: e.target.value })], 'job'); }}>
+      <select
+        className="assumed"
+        aria-label="Bar"
+        value={barNow}
+        onChange={(e) => apply([put({ kind: 'bar', id: 'bar', bar: e.target.value })], 'job')}>
         {!bars.some((b) => b.id === barNow) && <option value={barNow}>{barNow === '' ? 'bar' : barNow}</option>}
-        {bars.map((b) => <option key={b.id} value={b.id}>{b.name}, {writeWithUnit({ is: 'length', value: mmOf(b.across) }, units)} {b.skin}</option>)}
+        {bars.map((b) => (
+          <option key={b.id} value={b.id}>
+            {b.name}, {writeWithUnit({ is: 'length', value: mmOf(b.across) }, units)} {b.skin}
+          </option>
+        ))}
       </select>
-      {machine && <button type="button" className="assumed" onClick={() => { setLathe(true); }}>{machine.name}{(machine.assumed?.length ?? 0) > 0 ? ' (assumed)' : ''}</button>}
-      {lathe && machine && <LatheEditor machine={machine} onClose={() => { setLathe(false); }} onSave={(edits) => { apply(edits, 'shop'); }} />}
+      {machine && (
+        <button type="button" className="assumed" onClick={() => setLathe(true)}>
+          {machine.name}
+          {(machine.assumed?.length ?? 0) > 0 ? ' (assumed)' : ''}
+        </button>
+      )}
+      {lathe && machine && <LatheEditor machine={machine} onClose={() => setLathe(false)} onSave={(edits) => apply(edits, 'shop')} />}
     </>
   );
 }

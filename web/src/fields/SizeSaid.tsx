@@ -1,7 +1,12 @@
 import { type Limits, nearestFraction, parseSize, type Units, withGeneralRule, write, writeSentence } from '@obra/core';
 
 /** What a size cell was understood as, small beside it and in the other unit too. */
-export function sizeSaid(text: string, typedIn: Units, rule: { readonly text: string; readonly units: Units }, show: Units): { readonly text: string; readonly bad: boolean } {
+export function sizeSaid(
+  text: string,
+  typedIn: Units,
+  rule: { readonly text: string; readonly units: Units },
+  show: Units,
+): { readonly text: string; readonly bad: boolean } {
   const size = parseSize(text, typedIn);
   if (size.kind === 'unknown') return { text: writeSentence(size.says, show), bad: text.trim() !== '' };
   if (size.kind === 'thread') return { text: size.designation, bad: false };

@@ -33,37 +33,97 @@ export function DialQuestion() {
   const { units, swap } = useUnits('mm');
   const [asked, setAsked] = useState(kept);
   const [lathe, setLathe] = useState(false);
-  useEffect(() => { sessionStorage.setItem(KEPT, JSON.stringify(asked)); }, [asked]);
+  useEffect(() => sessionStorage.setItem(KEPT, JSON.stringify(asked)), [asked]);
   const machine = shop?.machines[0];
   const gauges = shop?.gauges.filter((g) => g.kind === 'caliper' || g.kind === 'micrometer') ?? [];
   const answer = useMemo(() => answerTo(asked, units), [asked, units]);
-  const set = (more: Partial<Asked>) => { setAsked({ ...asked, ...more }); };
-  const advice = shop && 'limits' in answer ? advise(answer.limits, answer.entries, shop, { material: asked.material, ...(asked.gauge !== '' && { gauge: asked.gauge }) }) : undefined;
+  const set = (more: Partial<Asked>) => setAsked({ ...asked, ...more });
+  const advice =
+    shop && 'limits' in answer
+      ? advise(answer.limits, answer.entries, shop, { material: asked.material, ...(asked.gauge !== '' && { gauge: asked.gauge }) })
+      : undefined;
   return (
     <div className="page">
-      <Head><Button variant="link" onClick={swap}>{units === 'mm' ? 'mm' : 'inch'}</Button></Head>
+      <Head>
+        <Button variant="link" onClick={swap}>
+          {units === 'mm' ? 'mm' : 'inch'}
+        </Button>
+      </Head>
       <div className="work">
         <main className="sheet" style={{ maxWidth: 460 }}>
           <h1>What do I dial now?</h1>
-          <p className="quiet">Set the dial to the reading first, come to it from the same side. {machine && <>Cross dial: {machine.dials.cross?.reads}, one division {machine.dials.cross?.division.text} {machine.dials.cross?.division.units}; <Button variant="link" onClick={() => { setLathe(true); }}>change</Button></>}</p>
-          <Form className="d-grid gap-3" onSubmit={(e) => { e.preventDefault(); }}>
-            <Form.Group controlId="wanted"><Form.Label className="m-0">Wanted</Form.Label><Form.Control autoFocus className="fig" value={asked.wanted} placeholder={units === 'mm' ? '25 h6' : '.750 +0 -.001'} onChange={(e) => { set({ wanted: e.target.value }); }} /></Form.Group>
-            <Form.Group controlId="measured"><Form.Label className="m-0">Measured</Form.Label><Form.Control className="fig" inputMode="decimal" value={asked.measured} onChange={(e) => { set({ measured: e.target.value }); }} /></Form.Group>
-            <Form.Group controlId="celsius"><Form.Label className="m-0">Temperature of the piece, °C</Form.Label><Form.Control className="fig" inputMode="decimal" value={asked.celsius} onChange={(e) => { set({ celsius: e.target.value }); }} /></Form.Group>
-            <Form.Group controlId="dial-material"><Form.Label className="m-0">Material</Form.Label><Form.Select value={asked.material} onChange={(e) => { set({ material: e.target.value }); }}>{materials.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}</Form.Select></Form.Group>
-            <Form.Group controlId="dial-gauge"><Form.Label className="m-0">Gauge</Form.Label><Form.Select value={asked.gauge} onChange={(e) => { set({ gauge: e.target.value }); }}><option value="">the one that fits</option>{gauges.map((g) => <option key={g.id} value={g.id}>{g.name}</option>)}</Form.Select></Form.Group>
+          <p className="quiet">
+            Set the dial to the reading first, come to it from the same side.{' '}
+            {machine && (
+              <>
+                Cross dial: {machine.dials.cross?.reads}, one division {machine.dials.cross?.division.text} {machine.dials.cross?.division.units};{' '}
+                <Button variant="link" onClick={() => setLathe(true)}>
+                  change
+                </Button>
+              </>
+            )}
+          </p>
+          <Form className="d-grid gap-3" onSubmit={(e) => e.preventDefault()}>
+            <Form.Group controlId="wanted">
+              <Form.Label className="m-0">Wanted</Form.Label>
+              <Form.Control
+                autoFocus
+                className="fig"
+                value={asked.wanted}
+                placeholder={units === 'mm' ? '25 h6' : '.750 +0 -.001'}
+                onChange={(e) => set({ wanted: e.target.value })}
+              />
+            </Form.Group>
+            <Form.Group controlId="measured">
+              <Form.Label className="m-0">Measured</Form.Label>
+              <Form.Control className="fig" inputMode="decimal" value={asked.measured} onChange={(e) => set({ measured: e.target.value })} />
+            </Form.Group>
+            <Form.Group controlId="celsius">
+              <Form.Label className="m-0">Temperature of the piece, °C</Form.Label>
+              <Form.Control className="fig" inputMode="decimal" value={asked.celsius} onChange={(e) => set({ celsius: e.target.value })} />
+            </Form.Group>
+            <Form.Group controlId="dial-material">
+              <Form.Label className="m-0">Material</Form.Label>
+              <Form.Select value={asked.material} onChange={(e) => set({ material: e.target.value })}>
+                {materials.map((m) => (
+                  <option key={m.id} value={m.id}>
+                    {m.name}
+                  </option>
+                ))}
+              </Form.Select>
+            </Form.Group>
+            <Form.Group controlId="dial-gauge">
+              <Form.Label className="m-0">Gauge</Form.Label>
+              <Form.Select value={asked.gauge} onChange={(e) => set({ gauge: e.target.value })}>
+                <option value="">the one that fits</option>
+                {gauges.map((g) => (
+                  <option key={g.id} value={g.id}>
+                    {g.name}
+                  </option>
+                ))}
+              </Form.Select>
+            </Form.Group>
           </Form>
-          <p className="mt-3"><Link to="/">or type a part</Link></p>
+          <p className="mt-3">
+            <Link to="/">or type a part</Link>
+          </p>
         </main>
         <aside className="slate" aria-label="Answer" style={{ flex: 1, width: 'auto', padding: '24px 32px', fontSize: 18 }}>
           {advice && 'limits' in answer ? (
-            <AdviceCard advice={advice} wanted={answer.limits} units={units} machine={machine} huge="big" last={{ text: asked.measured, celsius: answer.celsius }} />
+            <AdviceCard
+              advice={advice}
+              wanted={answer.limits}
+              units={units}
+              machine={machine}
+              huge="big"
+              last={{ text: asked.measured, celsius: answer.celsius }}
+            />
           ) : (
             <p className="m-0">{'says' in answer ? answer.says : ''}</p>
           )}
         </aside>
       </div>
-      {lathe && machine && <LatheEditor machine={machine} onClose={() => { setLathe(false); }} onSave={editShop} />}
+      {lathe && machine && <LatheEditor machine={machine} onClose={() => setLathe(false)} onSave={editShop} />}
     </div>
   );
 }
@@ -81,6 +141,24 @@ function answerTo(asked: Asked, units: Units): Answer {
   if (!(celsius > -40 && celsius < 400)) return { says: 'Temperature: degrees Celsius, between -40 and 400.' };
   // a size asked for without a tolerance is held to two hundredths, or one thousandth of an inch
   const half = units === 'mm' ? 0.02 : 0.0254;
-  const limits: Limits = size.limits.from === 'general' ? { ...size.limits, max: size.limits.nominal + half, min: size.limits.nominal - half } : size.limits;
-  return { limits, celsius, entries: [{ id: 'r', at: '2000-01-01T00:00:00Z', by: 'asked', piece: 1, step: null, kind: 'reading', of: 'axis', value: { text: asked.measured, units }, gauge: 'asked', celsius }] };
+  const limits: Limits =
+    size.limits.from === 'general' ? { ...size.limits, max: size.limits.nominal + half, min: size.limits.nominal - half } : size.limits;
+  return {
+    limits,
+    celsius,
+    entries: [
+      {
+        id: 'r',
+        at: '2000-01-01T00:00:00Z',
+        by: 'asked',
+        piece: 1,
+        step: null,
+        kind: 'reading',
+        of: 'axis',
+        value: { text: asked.measured, units },
+        gauge: 'asked',
+        celsius,
+      },
+    ],
+  };
 }

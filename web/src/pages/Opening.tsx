@@ -36,10 +36,22 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
   const units: Units = asked ?? guessed;
   const { swap } = useUnits(guessed);
   useKeys(useMemo(() => ({ u: swap }), [swap]));
-  useEffect(() => { sessionStorage.setItem(KEPT, text); }, [text]);
+  useEffect(() => sessionStorage.setItem(KEPT, text), [text]);
   const typed = text.trim() !== '';
   const read = useMemo(() => readLine(text, units), [text, units]);
-  const job = useMemo(() => (read.ok ? applyEdits({ ...blankJob(nameOf(text), units), drawing: { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } } }, edits) : undefined), [read, text, units, edits]);
+  const job = useMemo(
+    () =>
+      read.ok
+        ? applyEdits(
+            {
+              ...blankJob(nameOf(text), units),
+              drawing: { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } },
+            },
+            edits,
+          )
+        : undefined,
+    [read, text, units, edits],
+  );
   const [last, setLast] = useState(job);
   if (job && job !== last) setLast(job);
   const drawn = job ?? (typed ? last : undefined);
@@ -61,21 +73,52 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
     }
   };
   const first = route?.setups[0]?.steps.find((s) => s.figures['speed']);
-  const typedRows = useMemo(() => Object.fromEntries((drawn?.drawing.outside ?? []).map((r) => [r.id, { size: r.size.text, length: r.length.text }])), [drawn]);
+  const typedRows = useMemo(
+    () => Object.fromEntries((drawn?.drawing.outside ?? []).map((r) => [r.id, { size: r.size.text, length: r.length.text }])),
+    [drawn],
+  );
   if (dial) return <DialQuestion />;
   return (
     <div className="page">
-      <Head><Button variant="link" onClick={swap}>{units === 'mm' ? 'mm' : 'inch'}</Button></Head>
-      {refused && <Notice onClose={() => { setRefused(false); }}>This browser did not store the job (storage full or blocked). The line stays here; copy it to keep it.</Notice>}
+      <Head>
+        <Button variant="link" onClick={swap}>
+          {units === 'mm' ? 'mm' : 'inch'}
+        </Button>
+      </Head>
+      {refused && (
+        <Notice onClose={() => setRefused(false)}>
+          This browser did not store the job (storage full or blocked). The line stays here; copy it to keep it.
+        </Notice>
+      )}
       <div className="ask">
         <label htmlFor="line">Type the part from its free end (A), size x length</label>
         <div className="cell">
-          <input id="line" autoFocus autoComplete="off" spellCheck={false} value={text} onChange={(e) => { setText(e.target.value); }} maxLength={2000} aria-describedby="line-said" onKeyDown={(e) => { if (e.key === 'Enter') void keep(); }} />
+          <input
+            id="line"
+            autoFocus
+            autoComplete="off"
+            spellCheck={false}
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            maxLength={2000}
+            aria-describedby="line-said"
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') void keep();
+            }}
+          />
           <span id="line-said" className={`said ${read.ok || !typed ? '' : 'bad'}`} aria-live="polite">
-            {!typed ? '' : read.ok && part ? `${read.value.outside.length} rows, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${units === 'mm' ? 'millimetres' : 'inches'}` : read.ok ? '' : writeSentence(read.problems[0]?.says ?? [], units)}
+            {!typed
+              ? ''
+              : read.ok && part
+                ? `${read.value.outside.length} rows, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${units === 'mm' ? 'millimetres' : 'inches'}`
+                : read.ok
+                  ? ''
+                  : writeSentence(read.problems[0]?.says ?? [], units)}
           </span>
         </div>
-        <div className="mt-2">or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link></div>
+        <div className="mt-2">
+          or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link>
+        </div>
       </div>
       <BarPicture part={part} units={units} show="drawing" typed={typedRows} />
       <div className="work">
@@ -83,12 +126,25 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
           {route && typed ? (
             <>
               <h2>Saw or pull out</h2>
-              <Big figure={route.bar.cut} units={units}>of {shop?.bars.find((b) => b.id === route.bar.id)?.name}</Big>
-              {first?.figures['speed'] && <><h2>First cut</h2><Big figure={first.figures['speed']} units={units}>{first.verb}</Big></>}
-              <div className="quiet">{writeWithUnit({ is: 'time', value: route.cost.minutes.value }, units)}, {route.setups.length} setups</div>
+              <Big figure={route.bar.cut} units={units}>
+                of {shop?.bars.find((b) => b.id === route.bar.id)?.name}
+              </Big>
+              {first?.figures['speed'] && (
+                <>
+                  <h2>First cut</h2>
+                  <Big figure={first.figures['speed']} units={units}>
+                    {first.verb}
+                  </Big>
+                </>
+              )}
+              <div className="quiet">
+                {writeWithUnit({ is: 'time', value: route.cost.minutes.value }, units)}, {route.setups.length} setups
+              </div>
               <hr />
             </>
-          ) : <h2>{typed ? 'No route yet' : 'Nothing typed yet'}</h2>}
+          ) : (
+            <h2>{typed ? 'No route yet' : 'Nothing typed yet'}</h2>
+          )}
           {typed && plan && <Checks findings={plan.findings} units={units} apply={apply} dark />}
           {!typed && <p className="quiet m-0">The blank length and the first speed stand here as soon as a size and a length are typed.</p>}
         </aside>
@@ -98,17 +154,35 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
               <div className="d-flex flex-wrap gap-3 mb-2 align-items-baseline">
                 <span className="quiet">assumed:</span>
                 <Assumptions job={drawn} shop={shop} plan={plan} units={units} apply={apply} />
-                <Button className="ms-auto" disabled={!job} onClick={() => { void keep(); }}>keep as a job</Button>
+                <Button className="ms-auto" disabled={!job} onClick={() => void keep()}>
+                  keep as a job
+                </Button>
               </div>
-              {route && part && plan && <div className={older ? 'older' : ''}><OperationSheet route={route} part={plan.part} units={units} nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id} /></div>}
+              {route && part && plan && (
+                <div className={older ? 'older' : ''}>
+                  <OperationSheet route={route} part={plan.part} units={units} nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id} />
+                </div>
+              )}
             </>
           ) : (
             <>
               <h2>Samples</h2>
               <div className="samples">
-                {samples.map((s) => <Sample key={s.line} sample={s} onTake={() => { setText(s.line); document.getElementById('line')?.focus(); }} />)}
+                {samples.map((s) => (
+                  <Sample
+                    key={s.line}
+                    sample={s}
+                    onTake={() => {
+                      setText(s.line);
+                      document.getElementById('line')?.focus();
+                    }}
+                  />
+                ))}
               </div>
-              <p className="quiet mt-4">Local codes, the machine’s manual and licensed or supervised practice come first. Numbers here are starting points: check clearances by hand before power.</p>
+              <p className="quiet mt-4">
+                Local codes, the machine’s manual and licensed or supervised practice come first. Numbers here are starting points: check clearances
+                by hand before power.
+              </p>
             </>
           )}
         </main>
@@ -125,7 +199,9 @@ function Sample({ sample, onTake }: { readonly sample: (typeof samples)[number];
     <button type="button" onClick={onTake}>
       {read.ok && <SmallPart part={readDrawing(read.value)} width={200} height={60} />}
       <div>{sample.says}</div>
-      <div className="fig quiet" style={{ fontSize: 13 }}>{sample.line}</div>
+      <div className="fig quiet" style={{ fontSize: 13 }}>
+        {sample.line}
+      </div>
     </button>
   );
 }

@@ -15,14 +15,12 @@ interface Props {
 
 /** The operation sheet: setups as headed blocks, a line an operation. */
 export function OperationSheet(props: Props) {
-  let n = 0;
+  const { setups } = props.route;
   return (
     <>
-      {props.route.setups.map((setup, i) => {
-        const before = n;
-        n += setup.steps.length;
-        return <SetupBlock key={setup.id} {...props} setup={setup} number={i + 1} before={before} />;
-      })}
+      {setups.map((setup, i) => (
+        <SetupBlock key={setup.id} {...props} setup={setup} number={i + 1} before={setups.slice(0, i).reduce((sum, s) => sum + s.steps.length, 0)} />
+      ))}
     </>
   );
 }
@@ -37,33 +35,71 @@ function SetupBlock({ setup, number, before, ...props }: Props & { readonly setu
         <div className="setup">
           <h2>Setup {number}</h2>
           <span className="quiet">end {zero} out</span>
-          <span className="quiet">{props.nameOf(setup.holding)}, <FigureNumber figure={setup.grip} units={units} withUnit /> grip, <FigureNumber figure={setup.stickOut} units={units} withUnit /> out{setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}</span>
+          <span className="quiet">
+            {props.nameOf(setup.holding)}, <FigureNumber figure={setup.grip} units={units} withUnit /> grip,{' '}
+            <FigureNumber figure={setup.stickOut} units={units} withUnit /> out
+            {setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}
+          </span>
           <strong>zero: face {zero}</strong>
-          <span className="quiet" style={{ marginLeft: 'auto' }}>{writeMinutes(minutes)}</span>
+          <span className="quiet" style={{ marginLeft: 'auto' }}>
+            {writeMinutes(minutes)}
+          </span>
         </div>
       </caption>
       <tbody>
-        {setup.steps.map((step, i) => <Line key={step.id} {...props} step={step} n={before + i + 1} turned={setup.end === 'left'} />)}
+        {setup.steps.map((step, i) => (
+          <Line key={step.id} {...props} step={step} n={before + i + 1} turned={setup.end === 'left'} />
+        ))}
       </tbody>
     </table>
   );
 }
 
-function Line({ step, n, turned, part, units, chosen, onChoose, stamps = true }: Props & { readonly step: Step; readonly n: number; readonly turned: boolean }) {
+function Line({
+  step,
+  n,
+  turned,
+  part,
+  units,
+  chosen,
+  onChoose,
+  stamps = true,
+}: Props & { readonly step: Step; readonly n: number; readonly turned: boolean }) {
   const { speed, feed, passes, depth, minutes } = step.figures;
   const number = (figure: Figure, text?: string): ReactNode => <FigureNumber figure={figure} units={units} {...(text !== undefined && { text })} />;
   const counted = passes && depth && ['rough-turn', 'finish-turn', 'face', 'thread'].includes(step.verb);
   const isChosen = chosen === step.id;
   return (
     <tr
-      className={isChosen ? 'chosen' : ''} data-step={step.id} aria-current={isChosen ? 'step' : undefined}
-      {...(onChoose && { tabIndex: 0, onClick: () => { onChoose(step.id); }, onKeyDown: (e: React.KeyboardEvent) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onChoose(step.id); } } })}
-    >
+      className={isChosen ? 'chosen' : ''}
+      data-step={step.id}
+      aria-current={isChosen ? 'step' : undefined}
+      {...(onChoose && {
+        tabIndex: 0,
+        onClick: () => onChoose(step.id),
+        onKeyDown: (e: React.KeyboardEvent) => {
+          if (e.key === 'Enter' || e.key === ' ') {
+            e.preventDefault();
+            onChoose(step.id);
+          }
+        },
+      })}>
       <td className="n">{n}</td>
-      {stamps && <td className="stamp"><Stamp region={step.after} removed={step.removes} part={part} turned={turned} /></td>}
+      {stamps && (
+        <td className="stamp">
+          <Stamp region={step.after} removed={step.removes} part={part} turned={turned} />
+        </td>
+      )}
       <td className="verb">{verbs[step.verb]}</td>
       <td>{writeSentence(step.says, units)}</td>
-      <td className="quiet">{counted && <>{number(passes)} × {step.verb === 'thread' ? 'to ' : ''}{number(depth)} deep</>}</td>
+      <td className="quiet">
+        {counted && (
+          <>
+            {number(passes)} × {step.verb === 'thread' ? 'to ' : ''}
+            {number(depth)} deep
+          </>
+        )}
+      </td>
       <td className="num">{speed && number(speed, `${write(speed, units).text} rpm`)}</td>
       <td className="num">{feed && number(feed, feed.formula === 'feedByHand' ? 'hand' : undefined)}</td>
       <td className="num quiet">{minutes && number(minutes, writeMinutes(minutes.value))}</td>

@@ -21,7 +21,15 @@ function divisionsSaid(advice: Advice, machine: Machine | undefined): string {
 }
 
 const heading: Readonly<Record<Advice['next'], string>> = {
-  cut: 'Dial in, cross slide', twoCuts: 'Dial in, cross slide', springCut: 'Repeat at the same setting', wait: 'Wait', measure: 'Measure', changeGauge: 'Measure with a finer gauge', indexTip: 'Index the tip', stop: 'In', ask: 'Is this right?',
+  cut: 'Dial in, cross slide',
+  twoCuts: 'Dial in, cross slide',
+  springCut: 'Repeat at the same setting',
+  wait: 'Wait',
+  measure: 'Measure',
+  changeGauge: 'Measure with a finer gauge',
+  indexTip: 'Index the tip',
+  stop: 'In',
+  ask: 'Is this right?',
 };
 
 /** Dial this; expect that, plus or minus. */
@@ -34,8 +42,12 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
       <div className="quiet">{under ? 'Under size' : heading[advice.next]}</div>
       {advice.dial ? (
         <div className="row-big">
-          <span className={huge}><FigureNumber figure={advice.dial} units={dialUnits} /></span>
-          <span>{write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine)}</span>
+          <span className={huge}>
+            <FigureNumber figure={advice.dial} units={dialUnits} />
+          </span>
+          <span>
+            {write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine)}
+          </span>
         </div>
       ) : inside ? (
         <div className={`${huge} in`}>In.</div>
@@ -50,27 +62,47 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
         {(advice.dial ?? advice.next === 'measure') && advice.cold && (
           <div>
             <div className="quiet">then expect{advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 ? ', cold' : ''}</div>
-            <span className="large mid"><FigureNumber figure={advice.expects} units={units} /></span>
+            <span className="large mid">
+              <FigureNumber figure={advice.expects} units={units} />
+            </span>
             <span className="quiet"> ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}</span>
-            {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && <span className="quiet">, reads {write(advice.reads, units).text} warm</span>}
+            {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && (
+              <span className="quiet">, reads {write(advice.reads, units).text} warm</span>
+            )}
           </div>
         )}
         {last && (
           <div>
             <div className="quiet">last reading</div>
             <span className="large mid quiet">{last.text}</span>
-            {advice.cold && Math.abs(last.celsius - 20) >= 0.5 && <span className="quiet"> {writeWithUnit({ is: 'temperature', value: last.celsius }, units)}, cold <FigureNumber figure={advice.cold} units={units} /></span>}
+            {advice.cold && Math.abs(last.celsius - 20) >= 0.5 && (
+              <span className="quiet">
+                {' '}
+                {writeWithUnit({ is: 'temperature', value: last.celsius }, units)}, cold <FigureNumber figure={advice.cold} units={units} />
+              </span>
+            )}
           </div>
         )}
         <div>
           <div className="quiet">aim</div>
-          <span className="large mid quiet"><FigureNumber figure={advice.aim} units={units} /></span>
+          <span className="large mid quiet">
+            <FigureNumber figure={advice.aim} units={units} />
+          </span>
         </div>
       </div>
       <div className="line">
-        {advice.because.map((r, i) => <div key={i}>{sentenceCase(writeSentence(r.says, units))}.</div>)}
+        {advice.because.map((r, i) => (
+          <div key={i}>{sentenceCase(writeSentence(r.says, units))}.</div>
+        ))}
         {advice.instead?.dial && (
-          <div className="quiet">or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)}, {under2(advice, wanted) > 0.0005 ? <>could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} under</> : 'its spring is not known yet'}</div>
+          <div className="quiet">
+            or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)},{' '}
+            {under2(advice, wanted) > 0.0005 ? (
+              <>could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} under</>
+            ) : (
+              'its spring is not known yet'
+            )}
+          </div>
         )}
       </div>
     </div>
@@ -78,6 +110,7 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
 }
 
 /** How far under the limits the one-cut alternative may land, mm on diameter, 95 %. */
-const under2 = (advice: Advice, wanted: Limits): number => (advice.instead ? wanted.min - (advice.instead.expects.value - 2 * (advice.instead.expects.deviation ?? 0)) : 0);
+const under2 = (advice: Advice, wanted: Limits): number =>
+  advice.instead ? wanted.min - (advice.instead.expects.value - 2 * (advice.instead.expects.deviation ?? 0)) : 0;
 
 const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -3,7 +3,19 @@ import { useId, useRef, useState } from 'react';
 import { Overlay, Popover } from 'react-bootstrap';
 
 /** A number shown: pressed, it opens its formula, the values put in and the source. */
-export function FigureNumber({ figure, units, withUnit = false, className = '', text: given }: { readonly figure: Figure; readonly units: Units; readonly withUnit?: boolean; readonly className?: string; readonly text?: string }) {
+export function FigureNumber({
+  figure,
+  units,
+  withUnit = false,
+  className = '',
+  text: given,
+}: {
+  readonly figure: Figure;
+  readonly units: Units;
+  readonly withUnit?: boolean;
+  readonly className?: string;
+  readonly text?: string;
+}) {
   const [open, setOpen] = useState(false);
   const target = useRef<HTMLButtonElement>(null);
   const id = useId();
@@ -11,13 +23,29 @@ export function FigureNumber({ figure, units, withUnit = false, className = '', 
   const formula = formulaNamed(figure.formula);
   return (
     <>
-      <button type="button" ref={target} className={`figure ${className}`} aria-expanded={open} aria-describedby={open ? id : undefined} title="formula" onClick={(e) => { e.stopPropagation(); setOpen(!open); }} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') e.stopPropagation(); }}>
+      <button
+        type="button"
+        ref={target}
+        className={`figure ${className}`}
+        aria-expanded={open}
+        aria-describedby={open ? id : undefined}
+        title="formula"
+        onClick={(e) => {
+          e.stopPropagation();
+          setOpen(!open);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter' || e.key === ' ') e.stopPropagation();
+        }}>
         {text}
       </button>
-      <Overlay target={target} show={open} placement="auto" rootClose onHide={() => { setOpen(false); }}>
+      <Overlay target={target} show={open} placement="auto" rootClose onHide={() => setOpen(false)}>
         <Popover id={id} role="dialog" aria-label="formula">
           <Popover.Body>
-            <div><strong>{writeWithUnit(figure, units)}</strong>{figure.deviation !== undefined && ` ± ${writeWithUnit({ is: 'length', value: 2 * figure.deviation, step: 0.001 }, units)} (95 %)`}</div>
+            <div>
+              <strong>{writeWithUnit(figure, units)}</strong>
+              {figure.deviation !== undefined && ` ± ${writeWithUnit({ is: 'length', value: 2 * figure.deviation, step: 0.001 }, units)} (95 %)`}
+            </div>
             <div className="fig">{formula?.text ?? figure.formula}</div>
             <table className="plain">
               <tbody>
@@ -27,7 +55,13 @@ export function FigureNumber({ figure, units, withUnit = false, className = '', 
                   return (
                     <tr key={name}>
                       <td>{words}</td>
-                      <td className="fig">{typeof value === 'number' ? one(value) : typeof value === 'string' ? value : value.map((v) => write({ is, value: v }, units).text).join(' ')}</td>
+                      <td className="fig">
+                        {typeof value === 'number'
+                          ? one(value)
+                          : typeof value === 'string'
+                            ? value
+                            : value.map((v) => write({ is, value: v }, units).text).join(' ')}
+                      </td>
                     </tr>
                   );
                 })}

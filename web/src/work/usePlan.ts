@@ -24,11 +24,16 @@ async function ask(key: string, job: Job, shop: Shop): Promise<void> {
   const mine = ++question;
   let latest: Plan | undefined;
   try {
-    await planner.plan(mine, job, shop, Comlink.proxy((plan: Plan, last: boolean) => {
-      if (mine !== question) return;
-      latest = plan;
-      asking.get(key)?.(null, { plan, job, shop, last });
-    }));
+    await planner.plan(
+      mine,
+      job,
+      shop,
+      Comlink.proxy((plan: Plan, last: boolean) => {
+        if (mine !== question) return;
+        latest = plan;
+        asking.get(key)?.(null, { plan, job, shop, last });
+      }),
+    );
   } catch (cause) {
     if (mine === question && latest) asking.get(key)?.(null, { plan: latest, job, shop, last: true, failed: String(cause) });
   }

@@ -1,12 +1,9 @@
-import { type Cell, type Edit, figure, materials, parseEdge, parseFinish, parseLengthCell, type Section, write, writeSentence, writeWithUnit } from '@obra/core';
-import { type KeyboardEvent, useState } from 'react';
+import { type Edit, figure, materials, type Section } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../data/ids';
-import { sizeSaid } from '../../fields';
 import { Big, Checks } from '../../slate';
+import { Row } from './Row';
 import type { JobView } from './view';
-
-type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 
 /** The drawing as rows from the right-hand end; the picture above answers while one types. */
 export function Drawing({ view }: { readonly view: JobView }) {
@@ -23,7 +20,13 @@ export function Drawing({ view }: { readonly view: JobView }) {
   };
   const addHole = (list: 'boreRight' | 'boreLeft') => {
     const id = newId();
-    open.edit([{ op: 'put', at: `drawing/${list}/#${id}`, value: { id, size: { text: '', units }, length: { text: '', units }, far: { text: '118', units: 'mm' } } satisfies Section }]);
+    open.edit([
+      {
+        op: 'put',
+        at: `drawing/${list}/#${id}`,
+        value: { id, size: { text: '', units }, length: { text: '', units }, far: { text: '118', units: 'mm' } } satisfies Section,
+      },
+    ]);
     focusSoon(`${id}.size`);
   };
   const move = (id: string, by: -1 | 1) => {
@@ -31,47 +34,172 @@ export function Drawing({ view }: { readonly view: JobView }) {
     const row = outside[at];
     const other = by < 0 ? outside[at - 1] : outside[at + 2];
     if (!row || (by < 0 && at === 0) || (by > 0 && at === outside.length - 1)) return;
-    open.edit([{ op: 'remove', at: `drawing/outside/#${id}` }, { op: 'put', at: `drawing/outside/#${id}`, value: row, ...(other && { before: other.id }) }]);
+    open.edit([
+      { op: 'remove', at: `drawing/outside/#${id}` },
+      { op: 'put', at: `drawing/outside/#${id}`, value: row, ...(other && { before: other.id }) },
+    ]);
     focusSoon(`${id}.size`);
   };
-  const findings = [...part.findings, ...(plan && plan.reached !== 'drawing' ? plan.findings.filter((f) => !part.findings.some((p) => p.code === f.code && p.about === f.about) && ['bar-too-small', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(f.code)) : [])];
+  const findings = [
+    ...part.findings,
+    ...(plan && plan.reached !== 'drawing'
+      ? plan.findings.filter(
+          (f) =>
+            !part.findings.some((p) => p.code === f.code && p.about === f.about) &&
+            ['bar-too-small', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(f.code),
+        )
+      : []),
+  ];
   const widest = part.features.filter((f) => f.side === 'outside').toSorted((a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal)[0];
   return (
     <div className="work">
       <aside className="slate" aria-label="Slate">
         <h2>{part.length > 0 ? 'The part' : 'Type the first row'}</h2>
-        {part.length > 0 && <Big figure={figure('length', 'totalLength', { rows: part.features.filter((f) => f.side === 'outside').map((f) => f.near - f.far) })} units={units}>long</Big>}
-        {widest && <Big figure={figure('diameter', 'toSize', { size: widest.nearDiameter.nominal })} units={units} size="mid">largest diameter</Big>}
+        {part.length > 0 && (
+          <Big
+            figure={figure('length', 'totalLength', { rows: part.features.filter((f) => f.side === 'outside').map((f) => f.near - f.far) })}
+            units={units}>
+            long
+          </Big>
+        )}
+        {widest && (
+          <Big figure={figure('diameter', 'toSize', { size: widest.nearDiameter.nominal })} units={units} size="mid">
+            largest diameter
+          </Big>
+        )}
         <hr />
-        {findings.length === 0 ? <p className="quiet m-0">No checks open.</p> : <Checks findings={findings} units={units} apply={(e, to) => { open.edit(e, to); }} dark />}
+        {findings.length === 0 ? (
+          <p className="quiet m-0">No checks open.</p>
+        ) : (
+          <Checks findings={findings} units={units} apply={(e, to) => open.edit(e, to)} dark />
+        )}
       </aside>
       <main className="sheet">
         <div className="d-flex gap-3 mb-3 flex-wrap">
-          <Text label="Name" value={job.name} wide={210} onType={(t) => { open.edit([{ op: 'put', at: 'name', value: t }], 'job', 'name'); }} />
-          <Text label="Customer" value={job.customer ?? ''} wide={170} onType={(t) => { open.edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer'); }} />
-          <Form.Group controlId="pieces" style={{ width: 64 }}><Form.Label className="m-0 quiet">Pieces</Form.Label><Form.Control type="number" min={1} max={50} value={job.pieces} onChange={(e) => { const n = Math.round(Number(e.target.value)); if (n >= 1 && n <= 50) open.edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces'); }} /></Form.Group>
-          <Form.Group controlId="material" style={{ width: 180 }}><Form.Label className="m-0 quiet">Material</Form.Label><Form.Select value={material} onChange={(e) => { open.edit([{ op: 'put', at: 'drawing/material', value: e.target.value }, ...job.choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` }))]); }}>{materials.map((m) => <option key={m.id} value={m.id}>{m.name}</option>)}</Form.Select></Form.Group>
-          <Text label="Sizes without a tolerance" value={untoleranced.text} wide={140} onType={(t) => { open.edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced'); }} />
+          <Text label="Name" value={job.name} wide={210} onType={(t) => open.edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
+          <Text
+            label="Customer"
+            value={job.customer ?? ''}
+            wide={170}
+            onType={(t) => open.edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
+          />
+          <Form.Group controlId="pieces" style={{ width: 64 }}>
+            <Form.Label className="m-0 quiet">Pieces</Form.Label>
+            <Form.Control
+              type="number"
+              min={1}
+              max={50}
+              value={job.pieces}
+              onChange={(e) => {
+                const n = Math.round(Number(e.target.value));
+                if (n >= 1 && n <= 50) open.edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces');
+              }}
+            />
+          </Form.Group>
+          <Form.Group controlId="material" style={{ width: 180 }}>
+            <Form.Label className="m-0 quiet">Material</Form.Label>
+            <Form.Select
+              value={material}
+              onChange={(e) => {
+                open.edit([
+                  { op: 'put', at: 'drawing/material', value: e.target.value },
+                  ...job.choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
+                ]);
+              }}>
+              {materials.map((m) => (
+                <option key={m.id} value={m.id}>
+                  {m.name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Text
+            label="Sizes without a tolerance"
+            value={untoleranced.text}
+            wide={140}
+            onType={(t) => {
+              open.edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
+            }}
+          />
         </div>
         <table className="rows" aria-label="Rows from the right-hand end A">
-          <thead><tr><th style={{ width: 26 }} /><th style={{ width: '22%' }}>size</th><th style={{ width: '15%' }}>length</th><th>edge to A</th><th>edge to B</th>{threads && <th>full thread</th>}<th>finish</th><th style={{ width: '15%' }}>note</th><th style={{ width: 92 }}><span className="visually-hidden">actions</span></th></tr></thead>
+          <thead>
+            <tr>
+              <th style={{ width: 26 }} />
+              <th style={{ width: '22%' }}>size</th>
+              <th style={{ width: '15%' }}>length</th>
+              <th>edge to A</th>
+              <th>edge to B</th>
+              {threads && <th>full thread</th>}
+              <th>finish</th>
+              <th style={{ width: '15%' }}>note</th>
+              <th style={{ width: 92 }}>
+                <span className="visually-hidden">actions</span>
+              </th>
+            </tr>
+          </thead>
           <tbody>
-            {outside.map((row, i) => <Row key={row.id} view={view} row={row} list="outside" number={i + 1} threads={threads} onEnter={(column) => { const next = outside[i + 1]; if (next) focusSoon(`${next.id}.${column}`); else addRow(row.id); }} onMove={(by) => { move(row.id, by); }} />)}
+            {outside.map((row, i) => (
+              <Row
+                key={row.id}
+                view={view}
+                row={row}
+                list="outside"
+                number={i + 1}
+                threads={threads}
+                onEnter={(column) => {
+                  const next = outside[i + 1];
+                  if (next) focusSoon(`${next.id}.${column}`);
+                  else addRow(row.id);
+                }}
+                onMove={(by) => move(row.id, by)}
+              />
+            ))}
           </tbody>
         </table>
         <div className="d-flex gap-2 mt-2 mb-3">
-          <Button variant="outline-dark" onClick={() => { addRow(outside.at(-1)?.id); }}>add a row</Button>
-          {boreRight.length === 0 && <Button variant="outline-dark" onClick={() => { addHole('boreRight'); }}>hole in end A</Button>}
-          {boreLeft.length === 0 && <Button variant="outline-dark" onClick={() => { addHole('boreLeft'); }}>hole in end B</Button>}
-          <Button variant="outline-dark" disabled={!open.canUndo} onClick={open.undo}>undo</Button>
-          <Button variant="outline-dark" disabled={!open.canRedo} onClick={open.redo}>redo</Button>
+          <Button variant="outline-dark" onClick={() => addRow(outside.at(-1)?.id)}>
+            add a row
+          </Button>
+          {boreRight.length === 0 && (
+            <Button variant="outline-dark" onClick={() => addHole('boreRight')}>
+              hole in end A
+            </Button>
+          )}
+          {boreLeft.length === 0 && (
+            <Button variant="outline-dark" onClick={() => addHole('boreLeft')}>
+              hole in end B
+            </Button>
+          )}
+          <Button variant="outline-dark" disabled={!open.canUndo} onClick={open.undo}>
+            undo
+          </Button>
+          <Button variant="outline-dark" disabled={!open.canRedo} onClick={open.redo}>
+            redo
+          </Button>
         </div>
-        {[...boreRight.map((row) => ({ row, list: 'boreRight' as const })), ...boreLeft.map((row) => ({ row, list: 'boreLeft' as const }))].map(({ row, list }) => (
-          <table className="rows" key={row.id} aria-label={`Hole in end ${list === 'boreRight' ? 'A' : 'B'}`}>
-            <thead><tr><th style={{ width: 26 }} /><th style={{ width: '22%' }}>hole in end {list === 'boreRight' ? 'A' : 'B'}</th><th style={{ width: '15%' }}>depth</th><th>bottom, degrees or flat</th><th>finish</th><th style={{ width: '24%' }}>note</th><th style={{ width: 92 }}><span className="visually-hidden">actions</span></th></tr></thead>
-            <tbody><Row view={view} row={row} list={list} number={0} threads={false} onEnter={() => undefined} onMove={() => undefined} /></tbody>
-          </table>
-        ))}
+        {[...boreRight.map((row) => ({ row, list: 'boreRight' as const })), ...boreLeft.map((row) => ({ row, list: 'boreLeft' as const }))].map(
+          ({ row, list }) => (
+            <table className="rows" key={row.id} aria-label={`Hole in end ${list === 'boreRight' ? 'A' : 'B'}`}>
+              <thead>
+                <tr>
+                  <th style={{ width: 26 }} />
+                  <th style={{ width: '22%' }}>hole in end {list === 'boreRight' ? 'A' : 'B'}</th>
+                  <th style={{ width: '15%' }}>depth</th>
+                  <th>bottom, degrees or flat</th>
+                  <th>finish</th>
+                  <th style={{ width: '24%' }}>note</th>
+                  <th style={{ width: 92 }}>
+                    <span className="visually-hidden">actions</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                <Row view={view} row={row} list={list} number={0} threads={false} onEnter={() => undefined} onMove={() => undefined} />
+              </tbody>
+            </table>
+          ),
+        )}
       </main>
     </div>
   );
@@ -81,75 +209,21 @@ function focusSoon(cell: string): void {
   setTimeout(() => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus(), 0);
 }
 
-interface RowProps {
-  readonly view: JobView;
-  readonly row: Section;
-  readonly list: 'outside' | 'boreRight' | 'boreLeft';
-  readonly number: number;
-  readonly threads: boolean;
-  readonly onEnter: (column: Column) => void;
-  readonly onMove: (by: -1 | 1) => void;
-}
-
-function Row({ view, row, list, number, threads, onEnter, onMove }: RowProps) {
-  const { units, open, part, job } = view;
-  const [focused, setFocused] = useState<Column>();
-  const at = `drawing/${list}/#${row.id}`;
-  const outside = list === 'outside';
-  const feature = part.features.find((f) => f.id === row.id);
-  const long = parseLengthCell(row.length.text, row.length.units);
-  const said = {
-    size: sizeSaid(row.size.text, row.size.units, job.drawing.untoleranced, units),
-    length: row.length.text.trim() === '' ? { text: '', bad: false } : long.ok ? { text: limitsShort(long.value, units), bad: false } : { text: writeSentence(long.problems[0]?.says ?? [], units), bad: true },
-  };
-  const put = (column: Column, text: string) => {
-    if (column === 'note') {
-      open.edit([text === '' ? { op: 'remove', at: `${at}/note` } : { op: 'put', at: `${at}/note`, value: text }], 'job', `${row.id}.note`);
-      return;
-    }
-    const before = row[column];
-    const value: Cell = { text, units: before && before.text.trim() !== '' ? before.units : units };
-    const drop = text === '' && column !== 'size' && column !== 'length';
-    open.edit([drop ? { op: 'remove', at: `${at}/${column}` } : { op: 'put', at: `${at}/${column}`, value }], 'job', `${row.id}.${column}`);
-  };
-  const onKey = (column: Column) => (e: KeyboardEvent) => {
-    if (e.key === 'Enter') { e.preventDefault(); onEnter(column); }
-    if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) { e.preventDefault(); onMove(e.key === 'ArrowUp' ? -1 : 1); }
-  };
-  const cell = (column: Column, label: string, text: string, problem?: boolean) => (
-    <Form.Control
-      data-cell={`${row.id}.${column}`} value={text} aria-label={`${label}, ${outside ? `row ${number}` : 'hole'}`} aria-invalid={problem === true} autoComplete="off" spellCheck={false} maxLength={200}
-      onChange={(e) => { put(column, e.target.value); }} onKeyDown={onKey(column)} onFocus={() => { setFocused(column); if (outside) view.choose(row.id); }} onBlur={() => { setFocused(undefined); }}
-    />
-  );
-  const edge = (column: 'near' | 'far', label: string) => cell(column, label, row[column]?.text ?? '', row[column] ? !parseEdge(row[column].text, row[column].units).ok : false);
-  return (
-    <tr className={focused ? 'at' : ''}>
-      <td className="grab">{outside ? number : ''}</td>
-      <td>{cell('size', 'size', row.size.text, said.size.bad)}<div className={`said ${said.size.bad ? 'bad' : ''}`} title={said.size.text} data-said={`${row.id}.size`}>{said.size.text}</div></td>
-      <td>{cell('length', outside ? 'length' : 'depth', row.length.text, said.length.bad)}<div className={`said ${said.length.bad ? 'bad' : ''}`}>{said.length.text}</div></td>
-      {outside ? <><td>{edge('near', 'edge to A')}{feature?.form === 'thread' && !row.near && feature.near === 0 && <div className="said">{writeWithUnit({ is: 'length', value: feature.chamferNear ?? 0 }, units)}</div>}</td><td>{edge('far', 'edge to B')}</td></> : <td>{cell('far', 'bottom', row.far?.text ?? '')}</td>}
-      {threads && <td>{feature?.form === 'thread' ? cell('usable', 'full thread', row.usable?.text ?? '') : null}{feature?.form === 'thread' && !row.usable && <div className="said">{writeWithUnit({ is: 'length', value: feature.usable ?? 0 }, units)}</div>}</td>}
-      <td>{cell('finish', 'finish', row.finish?.text ?? '', row.finish ? !parseFinish(row.finish.text, row.finish.units).ok : false)}</td>
-      <td>{cell('note', 'note', row.note ?? '')}</td>
-      <td className="acts">
-        {outside && <><Button size="sm" variant="link" aria-label={`move row ${number} towards A`} onClick={() => { onMove(-1); }}>↑</Button> <Button size="sm" variant="link" aria-label={`move row ${number} towards B`} onClick={() => { onMove(1); }}>↓</Button> </>}
-        <Button size="sm" variant="link" aria-label={outside ? `delete row ${number}` : 'delete the hole'} onClick={() => { open.edit([{ op: 'remove', at }]); }}>×</Button>
-      </td>
-    </tr>
-  );
-}
-
-function limitsShort(limits: { readonly nominal: number; readonly max: number; readonly min: number }, units: 'mm' | 'in'): string {
-  const one = (v: number) => write({ is: 'length', value: v }, units).text;
-  return limits.max === limits.min ? `${one(limits.nominal)} ${units}` : `${one(limits.min)} to ${one(limits.max)}`;
-}
-
-function Text({ label, value, wide, onType }: { readonly label: string; readonly value: string; readonly wide: number; readonly onType: (text: string) => void }) {
+function Text({
+  label,
+  value,
+  wide,
+  onType,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly wide: number;
+  readonly onType: (text: string) => void;
+}) {
   return (
     <Form.Group controlId={`of-${label.replace(/\s+/g, '-')}`} style={{ width: wide }}>
       <Form.Label className="m-0 quiet text-nowrap">{label}</Form.Label>
-      <Form.Control value={value} maxLength={120} onChange={(e) => { onType(e.target.value); }} />
+      <Form.Control value={value} maxLength={120} onChange={(e) => onType(e.target.value)} />
     </Form.Group>
   );
 }

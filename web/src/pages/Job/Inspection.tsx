@@ -27,47 +27,118 @@ export function Inspection({ view }: { readonly view: JobView }) {
     <div className="work">
       <aside className="slate noprint" aria-label="Slate">
         <h2>Measured</h2>
-        <div className="row-big"><span className="big fig">{verdicts.length}</span><span className="quiet">of {sizes}</span></div>
-        <div className="row-big"><span className={`mid fig ${bad > 0 ? 'out' : 'in'}`}>{bad}</span><span className="quiet">out of limits</span></div>
+        <div className="row-big">
+          <span className="big fig">{verdicts.length}</span>
+          <span className="quiet">of {sizes}</span>
+        </div>
+        <div className="row-big">
+          <span className={`mid fig ${bad > 0 ? 'out' : 'in'}`}>{bad}</span>
+          <span className="quiet">out of limits</span>
+        </div>
         <hr />
-        <p className="quiet m-0" style={{ fontSize: 14 }}>Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.</p>
-        <Button variant="outline-light" onClick={() => { window.print(); }}>print this sheet</Button>
+        <p className="quiet m-0" style={{ fontSize: 14 }}>
+          Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.
+        </p>
+        <Button variant="outline-light" onClick={() => window.print()}>
+          print this sheet
+        </Button>
       </aside>
       <main className="sheet">
-        <div className="printonly"><h1>{job.name}, inspection</h1><p>{job.customer} · {job.pieces} pieces · {new Date().toISOString().slice(0, 10)}</p></div>
+        <div className="printonly">
+          <h1>{job.name}, inspection</h1>
+          <p>
+            {job.customer} · {job.pieces} pieces · {new Date().toISOString().slice(0, 10)}
+          </p>
+        </div>
         {job.pieces > 1 && (
-          <div className="d-flex gap-2 mb-2 noprint">{Array.from({ length: job.pieces }, (_, i) => i + 1).map((p) => <Button key={p} variant={p === piece ? 'primary' : 'outline-dark'} onClick={() => { setPiece(p); }}>piece {p}</Button>)}</div>
+          <div className="d-flex gap-2 mb-2 noprint">
+            {Array.from({ length: job.pieces }, (_, i) => i + 1).map((p) => (
+              <Button key={p} variant={p === piece ? 'primary' : 'outline-dark'} onClick={() => setPiece(p)}>
+                piece {p}
+              </Button>
+            ))}
+          </div>
         )}
         <h2 className="mb-2">Piece {piece}</h2>
         <table className="plain" aria-label="Inspection">
-          <thead><tr><th>no.</th><th>size</th><th>limits, {units}</th><th>limits, {units === 'mm' ? 'in' : 'mm'}</th><th>reading, 20 °C</th><th>verdict</th><th className="noprint">enter</th></tr></thead>
+          <thead>
+            <tr>
+              <th>no.</th>
+              <th>size</th>
+              <th>limits, {units}</th>
+              <th>limits, {units === 'mm' ? 'in' : 'mm'}</th>
+              <th>reading, 20 °C</th>
+              <th>verdict</th>
+              <th className="noprint">enter</th>
+            </tr>
+          </thead>
           <tbody>
-            {part.characteristics.map((c) => <SizeLine key={`${c.id}/${piece}`} view={view} size={c} piece={piece} verdict={verdicts.find((v) => v.of === c.id && v.piece === piece)} />)}
+            {part.characteristics.map((c) => (
+              <SizeLine
+                key={`${c.id}/${piece}`}
+                view={view}
+                size={c}
+                piece={piece}
+                verdict={verdicts.find((v) => v.of === c.id && v.piece === piece)}
+              />
+            ))}
           </tbody>
         </table>
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
-        <p className="quiet mt-2">Verdict by plain limits; “cannot tell” where the gauge’s doubt is more than half of the tolerance. Limits of standards from memory.</p>
+        <p className="quiet mt-2">
+          Verdict by plain limits; “cannot tell” where the gauge’s doubt is more than half of the tolerance. Limits of standards from memory.
+        </p>
       </main>
     </div>
   );
 }
 
-function SizeLine({ view, size, piece, verdict }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number; readonly verdict: Verdict | undefined }) {
+function SizeLine({
+  view,
+  size,
+  piece,
+  verdict,
+}: {
+  readonly view: JobView;
+  readonly size: Characteristic;
+  readonly piece: number;
+  readonly verdict: Verdict | undefined;
+}) {
   const { units, part } = view;
   const row = view.job.drawing.outside.findIndex((r) => r.id === size.of);
   const where = row >= 0 ? `row ${row + 1}` : 'hole';
   const nominal = size.limits ? writeWithUnit({ is: size.is === 'diameter' ? 'diameter' : 'length', value: size.limits.nominal }, units) : '';
   const fine = size.limits && size.limits.max - size.limits.min < 0.2 ? 0.001 : 0.01;
-  const both = (u: Units) => (size.limits ? `${write({ is: 'length', value: size.limits.min, step: fine }, u).text} – ${write({ is: 'length', value: size.limits.max, step: fine }, u).text}` : '');
+  const both = (u: Units) =>
+    size.limits
+      ? `${write({ is: 'length', value: size.limits.min, step: fine }, u).text} – ${write({ is: 'length', value: size.limits.max, step: fine }, u).text}`
+      : '';
   return (
     <tr data-size={size.id}>
       <td className="fig">{size.balloon}</td>
-      <td>{size.is === 'thread' ? size.text : `${size.is} ${nominal}`} <span className="quiet">{where}{size.care === 'critical' ? ', critical' : ''}{size.limits?.from === 'general' ? ', general' : ''}</span></td>
+      <td>
+        {size.is === 'thread' ? size.text : `${size.is} ${nominal}`}{' '}
+        <span className="quiet">
+          {where}
+          {size.care === 'critical' ? ', critical' : ''}
+          {size.limits?.from === 'general' ? ', general' : ''}
+        </span>
+      </td>
       <td className="fig">{both(units)}</td>
       <td className="fig quiet">{both(units === 'mm' ? 'in' : 'mm')}</td>
       <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-      <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>{verdict ? `${signs[verdict.says]} ${words[verdict.says]}` : size.is === 'thread' ? <ThreadVerdict log={view.log} id={size.id} piece={piece} /> : ''}</td>
-      <td className="noprint">{size.limits ? <Enter view={view} size={size} piece={piece} problemIn={part.length} /> : <GoesOn view={view} size={size} piece={piece} />}</td>
+      <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>
+        {verdict ? (
+          `${signs[verdict.says]} ${words[verdict.says]}`
+        ) : size.is === 'thread' ? (
+          <ThreadVerdict log={view.log} id={size.id} piece={piece} />
+        ) : (
+          ''
+        )}
+      </td>
+      <td className="noprint">
+        {size.limits ? <Enter view={view} size={size} piece={piece} problemIn={part.length} /> : <GoesOn view={view} size={size} piece={piece} />}
+      </td>
     </tr>
   );
 }
@@ -78,7 +149,9 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
   const [says, setSays] = useState<string>();
   const kit = job.issue?.kit ?? shop;
   const gauges = kit.gauges.filter((g) => ['caliper', 'micrometer', 'depth', 'rule'].includes(g.kind));
-  const [gauge, setGauge] = useState(gauges.find((g) => g.kind === (size.care === 'critical' ? 'micrometer' : 'caliper'))?.id ?? gauges[0]?.id ?? 'none');
+  const [gauge, setGauge] = useState(
+    gauges.find((g) => g.kind === (size.care === 'critical' ? 'micrometer' : 'caliper'))?.id ?? gauges[0]?.id ?? 'none',
+  );
   const keep = async () => {
     if (text.trim() === '') return;
     const read = parseLength(text, units);
@@ -95,21 +168,62 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
     }
   };
   return (
-    <Form className="d-flex gap-1" onSubmit={(e) => { e.preventDefault(); void keep(); }}>
-      <Form.Control className="fig" style={{ width: 92 }} value={text} aria-label={`reading of ${size.is} ${size.balloon}`} isInvalid={says !== undefined} title={says} onChange={(e) => { setText(e.target.value); }} onBlur={() => void keep()} />
-      <Form.Select style={{ width: 128 }} value={gauge} aria-label={`gauge for ${size.is} ${size.balloon}`} onChange={(e) => { setGauge(e.target.value); }}>{gauges.map((g) => <option key={g.id} value={g.id}>{g.name}</option>)}</Form.Select>
-      {says !== undefined && <span className="out" role="alert">{says}</span>}
+    <Form
+      className="d-flex gap-1"
+      onSubmit={(e) => {
+        e.preventDefault();
+        void keep();
+      }}>
+      <Form.Control
+        className="fig"
+        style={{ width: 92 }}
+        value={text}
+        aria-label={`reading of ${size.is} ${size.balloon}`}
+        isInvalid={says !== undefined}
+        title={says}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={() => void keep()}
+      />
+      <Form.Select
+        style={{ width: 128 }}
+        value={gauge}
+        aria-label={`gauge for ${size.is} ${size.balloon}`}
+        onChange={(e) => setGauge(e.target.value)}>
+        {gauges.map((g) => (
+          <option key={g.id} value={g.id}>
+            {g.name}
+          </option>
+        ))}
+      </Form.Select>
+      {says !== undefined && (
+        <span className="out" role="alert">
+          {says}
+        </span>
+      )}
     </Form>
   );
 }
 
 function GoesOn({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number }) {
   const say = (feel: string) => void view.add({ kind: 'trial', mate: size.id.replace('.', '-'), feel, piece, step: null });
-  return <div className="d-flex gap-1"><Button size="sm" variant="outline-dark" onClick={() => { say('gauge goes'); }}>gauge goes</Button><Button size="sm" variant="outline-dark" onClick={() => { say('does not go'); }}>does not go</Button></div>;
+  return (
+    <div className="d-flex gap-1">
+      <Button size="sm" variant="outline-dark" onClick={() => say('gauge goes')}>
+        gauge goes
+      </Button>
+      <Button size="sm" variant="outline-dark" onClick={() => say('does not go')}>
+        does not go
+      </Button>
+    </div>
+  );
 }
 
 function ThreadVerdict({ log, id, piece }: { readonly log: readonly Entry[]; readonly id: string; readonly piece: number }) {
   const last = log.findLast((e) => e.kind === 'trial' && e.mate === id.replace('.', '-') && e.piece === piece);
   if (last?.kind !== 'trial') return null;
-  return <span className={last.feel === 'gauge goes' ? 'in' : 'out'}>{last.feel === 'gauge goes' ? '✓' : '✗'} {last.feel}</span>;
+  return (
+    <span className={last.feel === 'gauge goes' ? 'in' : 'out'}>
+      {last.feel === 'gauge goes' ? '✓' : '✗'} {last.feel}
+    </span>
+  );
 }

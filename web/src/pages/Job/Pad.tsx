@@ -27,32 +27,82 @@ export function Pad(p: Props) {
   const warm = p.field === 'celsius';
   const value = warm ? p.celsius : p.text;
   const set = warm ? p.onCelsius : p.onText;
-  const press = (key: string) => { set(key === '⌫' ? value.slice(0, -1) : (value + key).slice(0, 14)); };
+  const press = (key: string) => set(key === '⌫' ? value.slice(0, -1) : (value + key).slice(0, 14));
   return (
     <div className="pad" role="group" aria-label="Entry">
       {p.sizing && (
         <>
           <div className="entry">
             <input
-              id="reading" ref={entry} inputMode="none" autoComplete="off" aria-label={warm ? 'temperature' : 'reading'} value={value} maxLength={14}
-              onFocus={(e) => { if (!warm) e.target.select(); }}
-              onChange={(e) => { set(e.target.value.replace(/[^0-9.,+\-/ "]/g, '').trimStart()); }}
+              id="reading"
+              ref={entry}
+              inputMode="none"
+              autoComplete="off"
+              aria-label={warm ? 'temperature' : 'reading'}
+              value={value}
+              maxLength={14}
+              onFocus={(e) => {
+                if (!warm) e.target.select();
+              }}
+              onChange={(e) => set(e.target.value.replace(/[^0-9.,+\-/ "]/g, '').trimStart())}
               onKeyDown={(e) => {
-                if (e.key === 'Enter' || e.key === ' ' || e.key === 'PageDown') { e.preventDefault(); p.onNext(); }
-                if (e.key.toLowerCase() === 't') { e.preventDefault(); p.onField(warm ? 'size' : 'celsius'); p.onCelsius(warm ? p.celsius : ''); }
+                if (e.key === 'Enter' || e.key === ' ' || e.key === 'PageDown') {
+                  e.preventDefault();
+                  p.onNext();
+                }
+                if (e.key.toLowerCase() === 't') {
+                  e.preventDefault();
+                  p.onField(warm ? 'size' : 'celsius');
+                  p.onCelsius(warm ? p.celsius : '');
+                }
               }}
             />
-            <small>{warm ? '°C of the piece' : `measured, Ø ${p.units === 'mm' ? 'mm' : 'inch'}, at ${p.celsius || '?'} °C`}{p.said !== undefined && !warm && <><br />{p.said}</>}</small>
+            <small>
+              {warm ? '°C of the piece' : `measured, Ø ${p.units === 'mm' ? 'mm' : 'inch'}, at ${p.celsius || '?'} °C`}
+              {p.said !== undefined && !warm && (
+                <>
+                  <br />
+                  {p.said}
+                </>
+              )}
+            </small>
           </div>
-          {KEYS.map((key) => <button key={key} type="button" aria-label={key === '⌫' ? 'rub out' : key} onClick={() => { press(key); }}>{key}</button>)}
-          <button type="button" className={`word ${warm ? 'on' : ''}`} aria-pressed={warm} aria-keyshortcuts="t" onClick={() => { p.onField(warm ? 'size' : 'celsius'); if (!warm) p.onCelsius(''); }}>°C</button>
-          <button type="button" className="word" aria-label="unit of the gauge" onClick={() => { p.onUnits(p.units === 'mm' ? 'in' : 'mm'); }}>{p.units === 'mm' ? 'mm' : 'inch'}</button>
-          <select className="form-select" style={{ gridColumn: '1 / -1' }} aria-label="gauge" value={p.gauge} onChange={(e) => { p.onGauge(e.target.value); }}>
-            {p.gauges.map((g) => <option key={g.id} value={g.id}>{g.name}</option>)}
+          {KEYS.map((key) => (
+            <button key={key} type="button" aria-label={key === '⌫' ? 'rub out' : key} onClick={() => press(key)}>
+              {key}
+            </button>
+          ))}
+          <button
+            type="button"
+            className={`word ${warm ? 'on' : ''}`}
+            aria-pressed={warm}
+            aria-keyshortcuts="t"
+            onClick={() => {
+              p.onField(warm ? 'size' : 'celsius');
+              if (!warm) p.onCelsius('');
+            }}>
+            °C
+          </button>
+          <button type="button" className="word" aria-label="unit of the gauge" onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
+            {p.units === 'mm' ? 'mm' : 'inch'}
+          </button>
+          <select
+            className="form-select"
+            style={{ gridColumn: '1 / -1' }}
+            aria-label="gauge"
+            value={p.gauge}
+            onChange={(e) => p.onGauge(e.target.value)}>
+            {p.gauges.map((g) => (
+              <option key={g.id} value={g.id}>
+                {g.name}
+              </option>
+            ))}
           </select>
         </>
       )}
-      <button type="button" className="next" onClick={p.onNext} data-testid="next">{p.label}</button>
+      <button type="button" className="next" onClick={p.onNext} data-testid="next">
+        {p.label}
+      </button>
     </div>
   );
 }

@@ -14,7 +14,9 @@ export function Stages({ id, stage, view }: { readonly id: string; readonly stag
   return (
     <nav className="stages noprint" aria-label="Stages">
       {stages.map((s, i) => (
-        <NavLink key={s} to={`/jobs/${id}/${s}`} aria-keyshortcuts={String(i + 1)} className={stage === s ? 'active' : ''}>{words[s]} <small>{open[s]}</small></NavLink>
+        <NavLink key={s} to={`/jobs/${id}/${s}`} aria-keyshortcuts={String(i + 1)} className={stage === s ? 'active' : ''}>
+          {words[s]} <small>{open[s]}</small>
+        </NavLink>
       ))}
     </nav>
   );

@@ -18,7 +18,7 @@ import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
 import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
-import type { JobView } from './view';
+import { barRadius, type JobView } from './view';
 
 /** One job, five stages, the bar across all of them. */
 export function JobPage() {
@@ -39,20 +39,49 @@ export function JobPage() {
   const chosen = search.get('at') ?? undefined;
   const undo = open?.undo;
   const redo = open?.redo;
-  const choose = useMemo(() => (at: string) => { setSearch({ at }, { replace: true }); }, [setSearch]);
-  const move = useMemo(() => (by: number) => {
-    const now = steps.findIndex((s) => s.id === chosen);
-    const next = steps[Math.min(Math.max(now + by, 0), steps.length - 1)];
-    if (next) choose(next.id);
-  }, [steps, chosen, choose]);
-  useKeys(useMemo(() => ({
-    ...Object.fromEntries(stages.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${id}/${s}`)])),
-    '[': () => { move(-1); }, ']': () => { move(1); }, u: swap,
-    'Ctrl+z': () => undo?.(), 'Ctrl+Shift+z': () => redo?.(), 'Ctrl+y': () => redo?.(),
-  }), [id, navigate, move, swap, undo, redo]));
+  const choose = useMemo(() => (at: string) => setSearch({ at }, { replace: true }), [setSearch]);
+  const move = useMemo(
+    () => (by: number) => {
+      const now = steps.findIndex((s) => s.id === chosen);
+      const next = steps[Math.min(Math.max(now + by, 0), steps.length - 1)];
+      if (next) choose(next.id);
+    },
+    [steps, chosen, choose],
+  );
+  useKeys(
+    useMemo(
+      () => ({
+        ...Object.fromEntries(stages.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${id}/${s}`)])),
+        '[': () => move(-1),
+        ']': () => move(1),
+        u: swap,
+        'Ctrl+z': () => undo?.(),
+        'Ctrl+Shift+z': () => redo?.(),
+        'Ctrl+y': () => redo?.(),
+      }),
+      [id, navigate, move, swap, undo, redo],
+    ),
+  );
 
-  if (open === undefined || !shop || !log) return <div className="page"><Head /><p className="scroll quiet">Opening the job…</p></div>;
-  if (open === null || !part) return <div className="page"><Head /><main className="scroll"><h1>No such job here</h1><p>It may be in another browser, or deleted. <Link to="/jobs">Jobs</Link></p></main></div>;
+  if (open === undefined || !shop || !log)
+    return (
+      <div className="page">
+        <Head />
+        <p className="scroll quiet">Opening the job…</p>
+      </div>
+    );
+  if (open === null || !part)
+    return (
+      <div className="page">
+        <Head />
+        <main className="scroll">
+          <h1>No such job here</h1>
+          <p>
+            It may be in another browser, or deleted. <Link to="/jobs">Jobs</Link>
+          </p>
+        </main>
+      </div>
+    );
 
   const { job } = open;
   const plan = planned.plan;
@@ -68,18 +97,34 @@ export function JobPage() {
     <div className="page">
       <Head>
         <span className="job">{job.name}</span>
-        <span>{job.pieces} piece{job.pieces > 1 ? 's' : ''}</span>
+        <span>
+          {job.pieces} piece{job.pieces > 1 ? 's' : ''}
+        </span>
         <span className="quiet">{bar?.name ?? materialOf(job.drawing.material).name}</span>
-        <Button variant="link" onClick={swap} aria-label="units">{units === 'mm' ? 'mm' : 'inch'}</Button>
-        <span className="quiet" data-testid="saved">{open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}</span>
-        <span className={findings.some((f) => f.severity === 'stop') ? 'out' : ''} data-testid="checks">{findings.length} check{findings.length === 1 ? '' : 's'}</span>
+        <Button variant="link" onClick={swap} aria-label="units">
+          {units === 'mm' ? 'mm' : 'inch'}
+        </Button>
+        <span className="quiet" data-testid="saved">
+          {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}
+        </span>
+        <span className={findings.some((f) => f.severity === 'stop') ? 'out' : ''} data-testid="checks">
+          {findings.length} check{findings.length === 1 ? '' : 's'}
+        </span>
         <Dropdown align="end">
           <Dropdown.Toggle variant="link">menu</Dropdown.Toggle>
           <Dropdown.Menu>
-            <Dropdown.Item as="button" disabled={!open.canUndo} onClick={open.undo}>undo</Dropdown.Item>
-            <Dropdown.Item as="button" disabled={!open.canRedo} onClick={open.redo}>redo</Dropdown.Item>
-            <Dropdown.Item as="button" onClick={() => { download(fileName(job.name), writeJobFile(open.stored, log)); }}>export as a file</Dropdown.Item>
-            <Dropdown.Item as="button" onClick={() => { window.print(); }}>print this sheet</Dropdown.Item>
+            <Dropdown.Item as="button" disabled={!open.canUndo} onClick={open.undo}>
+              undo
+            </Dropdown.Item>
+            <Dropdown.Item as="button" disabled={!open.canRedo} onClick={open.redo}>
+              redo
+            </Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => download(fileName(job.name), writeJobFile(open.stored, log))}>
+              export as a file
+            </Dropdown.Item>
+            <Dropdown.Item as="button" onClick={() => window.print()}>
+              print this sheet
+            </Dropdown.Item>
           </Dropdown.Menu>
         </Dropdown>
       </Head>
@@ -97,25 +142,28 @@ export function JobPage() {
 
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
-  const typed = useMemo(() => Object.fromEntries(job.drawing.outside.map((r) => [r.id, { size: r.size.text, length: r.length.text }])), [job.drawing.outside]);
+  const typed = useMemo(
+    () => Object.fromEntries(job.drawing.outside.map((r) => [r.id, { size: r.size.text, length: r.length.text }])),
+    [job.drawing.outside],
+  );
   const marks = useMemo(() => (stage === 'inspection' ? marksOf(view) : undefined), [view, stage]);
   const held = stage === 'holding' || stage === 'route';
   const shown = held && plan && setup ? plan.part : part;
   const bar = shop.bars.find((b) => b.id === plan?.routes[0]?.bar.id);
-  const radius = bar ? Number.parseFloat(bar.across.text) && barRadius(view) : undefined;
+  const radius = bar && barRadius(view);
   return (
     <BarPicture
-      part={shown} units={units} typed={typed} show={held && setup ? stage : stage === 'inspection' ? 'inspection' : 'drawing'}
-      setup={setup} step={stage === 'route' ? step : undefined} holding={shop.holdings.find((h) => h.id === setup?.holding)}
-      {...(radius !== undefined && { barRadius: radius })} {...(marks && { marks })}
+      part={shown}
+      units={units}
+      typed={typed}
+      show={held && setup ? stage : stage === 'inspection' ? 'inspection' : 'drawing'}
+      setup={setup}
+      step={stage === 'route' ? step : undefined}
+      holding={shop.holdings.find((h) => h.id === setup?.holding)}
+      {...(radius !== undefined && { barRadius: radius })}
+      {...(marks && { marks })}
       chosen={stage === 'drawing' ? view.chosen : undefined}
       onPick={(row) => document.querySelector<HTMLInputElement>(`[data-cell="${row}.size"]`)?.focus()}
     />
   );
-}
-
-/** Radius of the bar in the plan, from its first stock. */
-export function barRadius(view: JobView): number {
-  const before = view.plan?.routes[0]?.setups[0]?.before[0]?.[0];
-  return before ? Math.max(...before.filter((_, i) => i % 2 === 1)) : 10;
 }

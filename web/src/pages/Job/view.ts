@@ -23,3 +23,9 @@ export interface JobView {
   readonly choose: (at: string) => void;
   readonly move: (by: number) => void;
 }
+
+/** Radius of the bar in the plan, from its first stock. */
+export function barRadius(view: JobView): number {
+  const before = view.plan?.routes[0]?.setups[0]?.before[0]?.[0];
+  return before ? Math.max(...before.filter((_, i) => i % 2 === 1)) : 10;
+}

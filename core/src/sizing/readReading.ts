@@ -1,0 +1,38 @@
+import type { Cell } from '../document';
+import type { Limits } from '../drawing';
+import { MM_PER_INCH, type Parsed, parseLength, say, type Units, writeExact } from '../quantity';
+
+/** How a gauge counts: hundredths of a millimetre, thousandths of an inch; mm. */
+const COUNT = { mm: 0.01, in: MM_PER_INCH / 1000 } as const;
+
+/**
+ * A reading as typed at the Bench: '25.318', '.7512', or '+7' and '-3': so many hundredths of a millimetre (in an inch
+ * cell thousandths of an inch) over or under what is wanted. The size in mm, and the cell that is kept.
+ */
+export function readReading(text: string, units: Units, wanted: Limits): Parsed<{ readonly mm: number; readonly cell: Cell }> {
+  const over = /^([+\-−])\s*(\d+(?:[.,]\d+)?)$/.exec(text.trim());
+  if (over?.[2] !== undefined) {
+    const mm = wanted.nominal + (over[1] === '+' ? 1 : -1) * Number(over[2].replace(',', '.')) * COUNT[units];
+    if (mm <= 0) return { ok: false, problems: [{ at: text, says: say`“${text.trim()}” would be less than nothing` }] };
+    return { ok: true, value: { mm, cell: { text: writeExact(mm, units), units } } };
+  }
+  const read = parseLength(text, units);
+  return read.ok ? { ok: true, value: { mm: read.value, cell: { text: text.trim(), units } } } : read;
+}
+
+/** The digits of an expected size that will not change: '19.' of 19.292 mm, '.7' of .7512 in. Empty when a digit may turn over. */
+export function leadingDigits(mm: number, units: Units): string {
+  const value = units === 'mm' ? mm : mm / MM_PER_INCH;
+  const scale = units === 'mm' ? 1 : 10;
+  const near = Math.abs(value * scale - Math.round(value * scale));
+  if (near < 0.1) return '';
+  const text = (Math.floor(value * scale) / scale).toFixed(units === 'mm' ? 0 : 1);
+  return units === 'mm' ? `${text}.` : text.replace(/^0\./, '.');
+}
+
+/** A temperature as typed, degrees C; undefined outside -40 to 400. Empty is 20. */
+export function readCelsius(text: string): number | undefined {
+  const t = text.trim().replace(',', '.');
+  const value = t === '' ? 20 : Number(t);
+  return value > -40 && value < 400 ? value : undefined;
+}

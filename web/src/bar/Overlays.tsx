@@ -1,0 +1,140 @@
+import type { Characteristic, Part, Step, Units } from '@obra/core';
+import type { Mapping } from './mapping';
+import type { PictureProps } from './props';
+import { Balloon } from './shapes';
+
+export function Characteristics({ part, map, marks }: PictureProps & { readonly map: Mapping }) {
+  const where = (c: Characteristic) => {
+    const f = part.features.find((o) => o.id === c.of);
+    if (!f) return { x: 0, y: 0 };
+    const middle = (map.x(f.near) + map.x(f.far)) / 2;
+    return c.is === 'length'
+      ? { x: middle, y: map.y(-f.nearDiameter.nominal / 2) + 13 }
+      : { x: middle + (c.is === 'thread' ? 24 : 0), y: map.y(f.nearDiameter.nominal / 2) - 13 };
+  };
+  return (
+    <g>
+      {part.characteristics.map((c) => {
+        const { x, y } = where(c);
+        const mark = marks?.[c.id];
+        return (
+          <g key={c.id}>
+            <circle
+              cx={x}
+              cy={y}
+              r={10}
+              fill={mark === 'in' ? 'var(--verdigris)' : mark === undefined ? '#fdfcf9' : 'var(--oxide)'}
+              stroke="var(--ink)"
+              strokeWidth={1}
+            />
+            <text x={x} y={y + 4.4} textAnchor="middle" style={{ fontSize: 11.5, fill: mark === undefined ? 'var(--ink)' : '#fff' }}>
+              {mark === undefined ? c.balloon : mark === 'in' ? '✓' : mark === 'over' ? '+' : mark === 'under' ? '−' : '?'}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+export function HeldEnds({
+  map,
+  turned,
+  part,
+  stockTop,
+  centre,
+}: {
+  readonly map: Mapping;
+  readonly turned: boolean;
+  readonly part: Part;
+  readonly stockTop: number;
+  readonly centre: boolean;
+}) {
+  const y = Math.max(14, map.y(stockTop) - 20);
+  return (
+    <g>
+      <Balloon x={map.x(0) + 16} y={centre ? y : map.axis - 16} letter={turned ? 'B' : 'A'} />
+      <text
+        x={map.x(0) + 32}
+        y={(centre ? y : map.axis - 16) + 4}
+        style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>{`zero: face ${turned ? 'B' : 'A'}`}</text>
+      <Balloon x={map.x(-part.length)} y={y} letter={turned ? 'A' : 'B'} />
+    </g>
+  );
+}
+
+/** A gauge drawn over the surface to measure. */
+export function MeasureHere({
+  part,
+  map,
+  step,
+  view,
+  bench,
+}: {
+  readonly part: Part;
+  readonly map: Mapping;
+  readonly step: Step;
+  readonly view: (z: number) => number;
+  readonly bench: boolean;
+}) {
+  if (step.gauge === undefined || step.verb !== 'finish-turn') return null;
+  const f = part.features.find((o) => o.id === step.does[0]?.split('.')[0]);
+  if (!f) return null;
+  const x = map.x(view((f.near + f.far) / 2));
+  const r = f.nearDiameter.nominal / 2;
+  return (
+    <g stroke="var(--ink)" strokeWidth={3} fill="none" data-role="measure">
+      <path d={`M${x} ${map.y(r)}v-9h-26M${x} ${map.y(-r)}v9h-26`} />
+      {bench && (
+        <text x={x + 8} y={map.y(r) - 6} stroke="none" style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>
+          measure here
+        </text>
+      )}
+    </g>
+  );
+}
+
+export function Ruler({
+  map,
+  width,
+  height,
+  units,
+  zero,
+  part,
+}: {
+  readonly map: Mapping;
+  readonly width: number;
+  readonly height: number;
+  readonly units: Units;
+  readonly zero: number;
+  readonly part: Part;
+}) {
+  const unit = units === 'in' ? 25.4 : 1;
+  const big = units === 'in' ? (map.scale * 25.4 > 34 ? 1 : 2) : ([1, 5, 10, 20, 50, 100].find((n) => n * map.scale > 34) ?? 200);
+  const y = height - 20;
+  const marks: { readonly x: number; readonly text: string | undefined; readonly key: number }[] = [];
+  const small = units === 'in' ? big / 8 : big / 10;
+  for (let i = -12; i * small * unit <= part.length * 1.6 + 10 && marks.length < 1200; i++) {
+    const u = -i * small * unit;
+    if (map.breaks.some((b) => u > b.from && u < b.to)) continue;
+    const x = map.x(u);
+    const long = i % (units === 'in' ? 8 : 10) === 0;
+    if (x > 10 && x < width - 10) marks.push({ x, text: long ? String(Math.abs(Number((i * small).toFixed(4)))) : undefined, key: i });
+  }
+  return (
+    <g stroke="#8b8676" strokeWidth={0.7}>
+      <line x1={0} x2={width} y1={y} y2={y} />
+      {marks.map((m) => (
+        <line key={m.key} x1={m.x} x2={m.x} y1={y} y2={y + (m.text === undefined ? (Math.abs(m.x - zero) < 0.5 ? 14 : 5) : 13)} />
+      ))}
+      {marks.map(
+        (m) =>
+          m.text !== undefined && (
+            <text key={`t${m.key}`} x={m.x + 3} y={y + 14} stroke="none" style={{ fontSize: 11, fill: 'var(--quiet)' }}>
+              {m.text}
+            </text>
+          ),
+      )}
+    </g>
+  );
+}

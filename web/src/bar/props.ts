@@ -1,0 +1,19 @@
+import type { Holding, Part, Setup, Step, Units } from '@obra/core';
+
+export interface BarPictureProps {
+  readonly part: Part | undefined;
+  readonly units: Units;
+  /** what was typed for each row, as the drawing shows it */
+  readonly typed?: Readonly<Record<string, { readonly size: string; readonly length: string }>>;
+  readonly setup?: Setup | undefined;
+  readonly step?: Step | undefined;
+  readonly holding?: Holding | undefined;
+  readonly barRadius?: number;
+  readonly show: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';
+  readonly chosen?: string | undefined;
+  readonly marks?: Readonly<Record<string, 'in' | 'over' | 'under' | 'cannotTell'>>;
+  readonly onPick?: (row: string) => void;
+  readonly height?: number;
+}
+
+export type PictureProps = BarPictureProps & { readonly part: Part; readonly width: number; readonly height: number };

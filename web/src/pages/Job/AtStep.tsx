@@ -1,0 +1,229 @@
+import {
+  type BenchState,
+  leadingDigits,
+  parseLength,
+  readCelsius,
+  readReading,
+  sizedBy,
+  type Step,
+  type Units,
+  verbs,
+  write,
+  writeExact,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { useKeys } from '../../app/keys';
+import { AdviceCard } from '../../slate';
+import { Back } from './Back';
+import { Pad } from './Pad';
+import { Settings } from './Settings';
+import type { JobView } from './view';
+
+interface AtStepProps {
+  readonly view: JobView;
+  readonly step: Step;
+  readonly piece: number;
+  readonly state: BenchState;
+}
+
+const GAUGE_UNITS = 'obra-gauge-units';
+
+function keptUnits(otherwise: Units): Units {
+  const kept = localStorage.getItem(GAUGE_UNITS);
+  return kept === 'mm' || kept === 'in' ? kept : otherwise;
+}
+
+export function AtStep({ view, step, piece, state }: AtStepProps) {
+  const { plan, log, add, units, job, open } = view;
+  const { advice } = state;
+  const limits = plan ? sizedBy(step, plan) : undefined;
+  const kit = job.issue?.kit ?? view.shop;
+  const machine = kit.machines[0];
+  const own = log.filter((e) => e.piece === piece && e.step === step.id);
+  const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
+  const readings = own.flatMap((e) => (e.kind === 'reading' && !withdrawn.has(e.id) ? [e] : []));
+  const last = readings.at(-1);
+  const gauge = kit.gauges.find((g) => g.id === (last?.gauge ?? step.gauge));
+  const measuring = limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'changeGauge');
+  const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
+  const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
+  const [field, setField] = useState<'size' | 'celsius'>('size');
+  const [chosenGauge, setChosenGauge] = useState(gauge?.id ?? '');
+  const [refused, setRefused] = useState<string>();
+  const lead = measuring && advice.cold ? leadingDigits(advice.expects.value, gaugeUnits) : '';
+  const [text, setText] = useState(lead);
+  const [seen, setSeen] = useState(own.length);
+  if (seen !== own.length) {
+    setSeen(own.length);
+    setText(lead);
+    setField('size');
+  }
+  const typed = text !== '' && text !== lead;
+  const store = useCallback(async (work: () => Promise<void>) => {
+    try {
+      setRefused(undefined);
+      await work();
+    } catch {
+      setRefused(
+        'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.',
+      );
+    }
+  }, []);
+  const next = useCallback(() => {
+    void store(async () => {
+      const line = { piece, step: step.id };
+      if (limits && typed) {
+        const size = readReading(text, gaugeUnits, limits);
+        if (!size.ok) {
+          setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
+          return;
+        }
+        const warm = readCelsius(celsius);
+        if (warm === undefined) {
+          setRefused('Temperature: degrees Celsius, between -40 and 400.');
+          return;
+        }
+        await add({
+          ...line,
+          kind: 'reading',
+          of: step.does[0] ?? '',
+          value: size.value.cell,
+          gauge: chosenGauge === '' ? 'none' : chosenGauge,
+          ...(warm !== 20 && { celsius: warm }),
+        });
+        return;
+      }
+      if (limits && advice && (advice.next === 'measure' || advice.next === 'ask')) {
+        setRefused('Type the reading first.');
+        return;
+      }
+      if (limits && advice?.dial) {
+        await add({
+          ...line,
+          kind: 'cut',
+          axis: 'cross',
+          dial: { text: writeExact(advice.dial.value, 'mm'), units: 'mm' },
+          told: { expects: advice.expects.value, deviation: advice.expects.deviation ?? 0, chanceIn: advice.chanceIn, chancePast: advice.chancePast },
+        });
+        return;
+      }
+      await add({ ...line, kind: 'done' });
+    });
+  }, [store, limits, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
+  useKeys(
+    useMemo(
+      () => ({
+        ' ': next,
+        Enter: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
+        PageDown: next,
+        i: () => document.querySelector<HTMLButtonElement>('.bench button.figure')?.click(),
+      }),
+      [next],
+    ),
+  );
+  useEffect(() => {
+    if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
+  }, [limits, own.length]);
+  const both = limits && typed ? readReading(text, gaugeUnits, limits) : undefined;
+  return (
+    <main className="bench">
+      <div>
+        <h1>
+          {verbs[step.verb]}{' '}
+          <span className="quiet" style={{ fontWeight: 400, fontSize: 18 }}>
+            {writeSentence(step.says, units)}
+          </span>
+        </h1>
+        {refused !== undefined && (
+          <div className="out" role="alert">
+            {refused}
+          </div>
+        )}
+        {limits && advice ? (
+          <AdviceCard
+            advice={advice}
+            wanted={limits}
+            units={units}
+            machine={machine}
+            huge="huge"
+            last={last && { text: inUnits(last.value.text, last.value.units, units), celsius: last.celsius ?? 20 }}
+          />
+        ) : (
+          <Settings step={step} units={units} />
+        )}
+        {limits && readings.length > 0 && (
+          <div className="past mt-2" aria-label="readings so far">
+            {readings.map((r) => `${r.value.text}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`).join(' → ')}
+          </div>
+        )}
+        {limits && (
+          <div className="quiet" style={{ fontSize: 16 }}>
+            {speedAndFeed(step, units)}
+          </div>
+        )}
+        {step.cautions.length > 0 && (
+          <div className="line quiet" style={{ fontSize: 16 }}>
+            {step.cautions.map((c) => (
+              <div key={c}>△ {c}</div>
+            ))}
+          </div>
+        )}
+        <div className="d-flex gap-2 mt-3">
+          <Back view={view} />
+          <Button
+            variant="outline-light"
+            onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
+            skip this step
+          </Button>
+        </div>
+        {open.state === 'refused' && <div className="out">not stored</div>}
+      </div>
+      <Pad
+        sizing={limits !== undefined}
+        text={text}
+        onText={setText}
+        celsius={celsius}
+        onCelsius={setCelsius}
+        field={field}
+        onField={setField}
+        units={gaugeUnits}
+        onUnits={(u) => {
+          setGaugeUnits(u);
+          localStorage.setItem(GAUGE_UNITS, u);
+          setText('');
+        }}
+        gauges={kit.gauges.filter((g) => g.kind === 'caliper' || g.kind === 'micrometer')}
+        gauge={chosenGauge}
+        onGauge={setChosenGauge}
+        said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
+        label={nextLabel(limits !== undefined, typed, advice?.next)}
+        onNext={next}
+      />
+    </main>
+  );
+}
+
+/** What the one big key does now, in words. */
+function nextLabel(sizing: boolean, typed: boolean, advised: string | undefined): string {
+  if (!sizing) return 'Next';
+  if (typed) return 'Next: keep the reading';
+  if (advised === 'cut' || advised === 'twoCuts') return 'Next: cut taken';
+  if (advised === 'measure' || advised === 'ask') return 'Next: type the reading';
+  return 'Next: done';
+}
+
+const speedAndFeed = (step: Step, units: Units): string =>
+  [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
+
+function writeBoth(mm: number, units: Units): string {
+  const one = (u: Units) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, u);
+  return `${one(units)}, ${one(units === 'mm' ? 'in' : 'mm')}`;
+}
+
+function inUnits(text: string, from: Units, to: Units): string {
+  const read = parseLength(text, from);
+  return read.ok ? write({ is: 'length', value: read.value, step: 0.001 }, to).text : text;
+}

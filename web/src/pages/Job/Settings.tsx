@@ -1,0 +1,68 @@
+import { type Step, type Units, writeSentence } from '@obra/core';
+import { FigureNumber } from '../../slate';
+
+/** Steps that are not sized by measuring: the few numbers to set. */
+export function Settings({ step, units }: { readonly step: Step; readonly units: Units }) {
+  const { speed, feed, depth, passes, to, point } = step.figures;
+  return (
+    <>
+      {speed && (
+        <div>
+          <div className="quiet">Set</div>
+          <div className="row-big">
+            <span className="huge">
+              <FigureNumber figure={speed} units={units} />
+            </span>
+            <span>rpm</span>
+          </div>
+        </div>
+      )}
+      <div className="pair">
+        {feed && (
+          <div>
+            <div className="quiet">feed{feed.formula === 'feedByHand' ? ', by hand' : ''}</div>
+            <span className="large">
+              <FigureNumber figure={feed} units={units} />
+            </span>
+          </div>
+        )}
+        {depth && (
+          <div>
+            <div className="quiet">
+              {passes && passes.value > 0 && step.verb !== 'drill' ? `deep, ${passes.value} pass${passes.value > 1 ? 'es' : ''}` : 'deep'}
+            </div>
+            <span className="large">
+              <FigureNumber figure={depth} units={units} />
+            </span>
+          </div>
+        )}
+        {to && (
+          <div>
+            <div className="quiet">to</div>
+            <span className="large">
+              <FigureNumber figure={to} units={units} />
+            </span>
+          </div>
+        )}
+        {point && (
+          <div>
+            <div className="quiet">to the point</div>
+            <span className="large">
+              <FigureNumber figure={point} units={units} />
+            </span>
+          </div>
+        )}
+      </div>
+      {!speed && (
+        <p className="large" style={{ fontSize: 30 }}>
+          {writeSentence(step.says, units)}
+        </p>
+      )}
+      <div className="line">
+        {step.because.slice(0, 3).map((r) => (
+          <div key={r.rule}>{writeSentence(r.says, units)}</div>
+        ))}
+      </div>
+    </>
+  );
+}

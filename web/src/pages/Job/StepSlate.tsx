@@ -1,0 +1,133 @@
+import { type Choice, type Step, verbs, write, writeSentence } from '@obra/core';
+import { Button, Form } from 'react-bootstrap';
+import { Big } from '../../slate';
+import type { JobView } from './view';
+
+export function StepSlate({ view, step, number }: { readonly view: JobView; readonly step: Step; readonly number: number }) {
+  const { units } = view;
+  const { speed, feed, depth, passes, to, power, point } = step.figures;
+  return (
+    <>
+      <div>
+        <h2>
+          {number} {verbs[step.verb]}
+        </h2>
+        <div className="quiet">{writeSentence(step.says, units)}</div>
+      </div>
+      {speed && (
+        <Big figure={speed} units={units}>
+          {typeof speed.of['v'] === 'number' && typeof speed.of['d'] === 'number'
+            ? `asked ${Math.round((1000 * speed.of['v']) / (Math.PI * speed.of['d']))}`
+            : ''}
+        </Big>
+      )}
+      {feed && (
+        <Big figure={feed} units={units} size={speed ? 'big' : 'mid'}>
+          {feed.formula === 'feedByHand' ? 'by hand' : ''}
+        </Big>
+      )}
+      {depth && (
+        <Big figure={depth} units={units}>
+          {passes && passes.value >= 1 ? `deep, ${passes.value} pass${passes.value > 1 ? 'es' : ''}` : 'deep'}
+        </Big>
+      )}
+      {to && (
+        <Big figure={to} units={units} size="mid">
+          to
+        </Big>
+      )}
+      {point && (
+        <Big figure={point} units={units} size="mid">
+          to the point
+        </Big>
+      )}
+      {power && (
+        <Big figure={power} units={units} size="mid">
+          at the chip
+        </Big>
+      )}
+      {speed && <DataChoice view={view} step={step} />}
+      {step.because.length > 0 && (
+        <div>
+          <h2>Why</h2>
+          <ul className="m-0 ps-3" style={{ fontSize: 14 }}>
+            {step.because.map((r) => (
+              <li key={r.rule}>
+                {writeSentence(r.says, units)} <span className="quiet">({r.rule})</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {step.cautions.length > 0 && (
+        <div style={{ fontSize: 14 }}>
+          {step.cautions.map((c) => (
+            <div key={c}>△ {c}</div>
+          ))}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** Another speed or feed of the machine's own, for this step. */
+function DataChoice({ view, step }: { readonly view: JobView; readonly step: Step }) {
+  const { job, shop, open, units } = view;
+  const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
+  const { speed, feed } = step.figures;
+  const own = job.choices.findLast((c) => c.kind === 'data' && c.step === step.id);
+  const set = (more: { speed?: number; feed?: number }) => {
+    const id =
+      own?.id ??
+      `data-${step.id}`
+        .toLowerCase()
+        .replace(/[^0-9a-z]+/g, '-')
+        .slice(0, 40);
+    const value: Choice = { ...(own?.kind === 'data' ? own : { kind: 'data', step: step.id }), id, ...more };
+    open.edit([{ op: 'put', at: `choices/#${id}`, value }]);
+  };
+  if (!machine || !speed || job.issue) return null;
+  const speeds = Array.isArray(machine.speeds) ? machine.speeds : [];
+  return (
+    <div className="d-flex gap-2 align-items-center flex-wrap">
+      {speeds.length > 0 && (
+        <Form.Select
+          size="sm"
+          style={{ width: 100 }}
+          aria-label="Speed for this step"
+          value={String(speed.value)}
+          onChange={(e) => set({ speed: Number(e.target.value) })}>
+          {[...new Set([...speeds, speed.value])].map((s) => (
+            <option key={s} value={s}>
+              {s} rpm
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      {feed && feed.formula !== 'feedByHand' && feed.formula !== 'feedOfThread' && machine.feeds.length > 0 && (
+        <Form.Select
+          size="sm"
+          style={{ width: 100 }}
+          aria-label="Feed for this step"
+          value={String(feed.value)}
+          onChange={(e) => set({ feed: Number(e.target.value) })}>
+          {[...new Set([...machine.feeds, feed.value])].map((f) => (
+            <option key={f} value={f}>
+              {write({ is: 'feed', value: f }, units).text}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      {own && (
+        <Button
+          size="sm"
+          variant="link"
+          onClick={() => {
+            open.edit([{ op: 'remove', at: `choices/#${own.id}` }]);
+          }}>
+          as computed
+        </Button>
+      )}
+    </div>
+  );
+}
