@@ -24,6 +24,20 @@ export interface Served {
   readonly stop: () => Promise<number | null>;
 }
 
+/** What `start` began and `stop` ends. */
+export interface Running {
+  readonly browser: Browser;
+  readonly servers: readonly Served[];
+}
+
+/** The browser shared by all journeys. */
+export async function sharedBrowser(): Promise<Browser> {
+  return puppeteer.connect({ browserWSEndpoint: process.env['OBRA_BROWSER'] ?? '', defaultViewport: null });
+}
+
+export const demoUrl = (): string => process.env['OBRA_DEMO'] ?? '';
+export const emptyUrl = (): string => process.env['OBRA_EMPTY'] ?? '';
+
 /** Starts the real server on a free port. */
 export function serve(...args: readonly string[]): Promise<Served> {
   const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...args], {

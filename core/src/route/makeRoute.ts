@@ -336,7 +336,7 @@ function setupOf(
   };
 }
 
-export const pitchOf = (row: Feature): number => {
+const pitchOf = (row: Feature): number => {
   const read = readExternalThread(row.thread ?? '');
   return read?.ok === true ? read.thread.pitch : 1;
 };

@@ -17,10 +17,10 @@ const finishNose = (ctx: Context): number => {
 };
 
 /** Left for two like finishing cuts, on radius. */
-export const allowanceOf = (ctx: Context): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(ctx)));
+const allowanceOf = (ctx: Context): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(ctx)));
 
 /** The diameter that finish turning aims at: the middle of the limits. */
-export const aimOf = (feature: Feature): number => (feature.nearDiameter.max + feature.nearDiameter.min) / 2;
+const aimOf = (feature: Feature): number => (feature.nearDiameter.max + feature.nearDiameter.min) / 2;
 
 /** Roughs one row from the free face; `from` is the diameter that stands there now. Returns the diameter left. */
 export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, from: number, face: number): number {

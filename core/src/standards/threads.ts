@@ -99,7 +99,7 @@ function limits(max: number, um: number): { readonly max: number; readonly min: 
 }
 
 function unified(text: string, leftHand: boolean): ReadThread | undefined {
-  const m = /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.\d])(?:\s*(UNC|UNF|UNEF|UNS|UN))?(?:\s*-?\s*([123])A)?$/i.exec(
+  const m = /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.]|\s*\d+(?!\d|-UN))(?:\s*(UNC|UNF|UNEF|UNS|(?:\d+-)?UN))?(?:\s*-?\s*([123])A)?$/i.exec(
     text,
   );
   if (m?.[1] === undefined || m[2] === undefined) return undefined;
@@ -112,10 +112,11 @@ function unified(text: string, leftHand: boolean): ReadThread | undefined {
   if (inch === undefined || !(inch > 0) || !(tpi > 0)) return undefined;
   const bareNumber = /^\d+$/.test(written);
   const candidates = unifiedSizes.filter(([name]) => name === written);
-  const fitting = candidates.find((c) => c.slice(2).includes(tpi)) ?? row;
+  const constant = /UN$/i.test(m[3] ?? '') && [4, 6, 8, 12, 16, 20, 28, 32].includes(tpi);
+  const fitting = candidates.find((c) => c.slice(2).includes(tpi)) ?? (constant ? candidates.at(-1) : undefined) ?? row;
   // '25 -1' and '10 - 1' are a size and a tolerance; '10-1' written together is asked about
   if (bareNumber && (candidates.length === 0 || /\s-|-\s/.test(text))) return undefined;
-  if (bareNumber && !fitting?.slice(2).includes(tpi)) {
+  if (bareNumber && !constant && !fitting?.slice(2).includes(tpi)) {
     return {
       ok: false,
       says: say`“${text}” reads as a thread, but ${written} has no ${tpi} to the inch; for a tolerance leave a space before the minus`,
@@ -124,7 +125,9 @@ function unified(text: string, leftHand: boolean): ReadThread | undefined {
   }
   const size = fitting ?? row;
   const d = fitting?.[1] ?? inch;
-  const series = m[3]?.toUpperCase() ?? (size ? (['UNC', 'UNF', 'UNEF'][size.slice(2).indexOf(tpi)] ?? 'UNS') : 'UNS');
+  // the 8 thread series runs through every size from 1 inch
+  const unlisted = tpi === 8 && d >= 1 ? 'UN' : 'UNS';
+  const series = m[3]?.toUpperCase().replace(/^\d+-/, '') ?? (size ? (['UNC', 'UNF', 'UNEF'][size.slice(2).indexOf(tpi)] ?? unlisted) : unlisted);
   if (1 / tpi >= d / 2) return { ok: false, says: say`${tpi} threads to the inch are too coarse for ${written} in`, nearest: [] };
   const grade = m[4] ?? '2';
   return {
@@ -145,12 +148,12 @@ const places = (value: number, digits: number) => Math.round(value * 10 ** digit
 
 /**
  * Limits of an external unified thread from the standard's formulas, inches in, mm out.
- * @source ASME B1.1-2003: Td2 to six decimals, then each value half-up to four; length of engagement D for UNC and UNF, else 9 P; from memory.
+ * @source ASME B1.1-2003: Td2 to six decimals, then each value half-up to four; length of engagement D for UNC, UNF, 4-, 6- and 8-UN, else 9 P; from memory.
  * Two printed values are known to differ from the formulas and are given as printed.
  */
 function unifiedLimits(d: number, tpi: number, series: string, grade: string): Pick<ExternalThread, 'major' | 'pitchDiameter'> {
   const pitch = 1 / tpi;
-  const engagement = series === 'UNC' || series === 'UNF' ? d : 9 * pitch;
+  const engagement = series === 'UNC' || series === 'UNF' || (series === 'UN' && tpi <= 8) ? d : 9 * pitch;
   const td2 = places(0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(engagement) + 0.015 * Math.cbrt(pitch * pitch), 6);
   const printedAllowance = d === 0.625 && tpi === 11 ? 0.0016 : undefined;
   const allowance = grade === '3' ? 0 : (printedAllowance ?? places(0.3 * td2, 4));

@@ -8,7 +8,7 @@ interface Props {
 }
 
 /** Path data of a region; mirrored below the axis when `half` is -1. */
-export function pathOf(region: Region, { map, view }: Props, half: 1 | -1): string {
+function pathOf(region: Region, { map, view }: Props, half: 1 | -1): string {
   return region
     .flatMap((rings) =>
       rings.map((ring) => {

@@ -73,10 +73,6 @@ async function loadRecord(key: string): Promise<StoredJob | undefined> {
 
 export const loadJob = (id: string): Promise<StoredJob | undefined> => loadRecord(`job/${id}`);
 
-export async function removeAside(key: string): Promise<void> {
-  await remove(key);
-}
-
 export async function createJob(job: Job, log: readonly Entry[] = [], id = newId()): Promise<StoredJob> {
   const stored: StoredJob = { schema: SCHEMA, id, revision: 1, saved: now(), by: thisBrowser(), job };
   for (const entry of log) await write(`log/${id}/${entry.id}`, entry);

@@ -1,5 +1,5 @@
 export { AdviceCard } from './AdviceCard';
 export { Big } from './Big';
-export { type Apply, Checks } from './Checks';
+export { Checks } from './Checks';
 export { FigureNumber } from './FigureNumber';
 export { Mark } from './Mark';
