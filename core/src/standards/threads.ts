@@ -99,9 +99,10 @@ function limits(max: number, um: number): { readonly max: number; readonly min: 
 }
 
 function unified(text: string, leftHand: boolean): ReadThread | undefined {
-  const m = /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.]|\s*\d+(?!\d|-UN))(?:\s*(UNC|UNF|UNEF|UNS|(?:\d+-)?UN))?(?:\s*-?\s*([123])A)?$/i.exec(
-    text,
-  );
+  const m =
+    /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.]|\s*\d+(?!\d|-UN))(?:\s*(UNC|UNF|UNEF|UNS|(?:\d+-)?UN))?(?:\s*-?\s*([123])A)?$/i.exec(
+      text,
+    );
   if (m?.[1] === undefined || m[2] === undefined) return undefined;
   const tpi = Number(m[2]);
   const written = m[1].replace('-', ' ').replace('#', '');

@@ -1,0 +1,181 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { writeSentence } from '../quantity';
+import { blankDrawing, blankJob, migrate, parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob } from './index';
+
+const demo = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
+const mm = (text: string) => ({ text, units: 'mm' });
+const envelope = { schema: 1, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
+const says = (parsed: ReturnType<typeof parseJobText>) => (parsed.ok ? '' : writeSentence(parsed.problems[0]?.says ?? [], 'mm'));
+
+/** Every kind of row, detail, relation, choice and entry that the format knows, also those that no screen writes yet. */
+const sizes = ['25 h6', 'M12x1.5-6g LH', '20 > 15', '20 1:10', 'MT2', 'hex 17', 'ball 20', '#7', 'bar', ''];
+const everything = {
+  ...blankJob('everything', 'mm'),
+  machine: 'lathe-mid',
+  customer: 'yard',
+  drawing: {
+    ...blankDrawing(),
+    outside: sizes.map((size, i) => ({
+      id: `s${String(i)}`,
+      size: mm(size),
+      length: mm('10 +/-0.1'),
+      from: 'right',
+      to: 'near',
+      near: mm('1x45'),
+      far: mm('R2'),
+      usable: mm('8'),
+      finish: mm('Ra 1.6'),
+      note: 'note',
+    })),
+    boreRight: [{ id: 'b1', size: mm('8 H7'), length: mm('through') }],
+    boreLeft: [{ id: 'b2', size: mm('6'), length: mm('12'), far: mm('flat') }],
+    overall: mm('100'),
+    details: [
+      'groove',
+      'ringGroove',
+      'faceGroove',
+      'knurl',
+      'centre',
+      'countersink',
+      'mark',
+      'crossHole',
+      'flat',
+      'hexagon',
+      'keyway',
+      'slot',
+      'boltCircle',
+    ].map((kind, i) => ({ id: `d${String(i)}`, on: 's1', at: mm('5'), length: mm('2'), size: mm('10'), angle: mm('30'), count: 2, kind })),
+    relations: ['concentric', 'runout', 'square', 'parallel', 'distance'].map((kind, i) => ({
+      id: `r${String(i)}`,
+      kind,
+      of: 's1',
+      to: 's2',
+      value: mm('0.02'),
+    })),
+    mates: [
+      {
+        id: 'm1',
+        of: 's1',
+        piece: 'bush',
+        measured: { readings: [mm('25.01')], gauge: 'mic', celsius: 21 },
+        want: mm('clearance 0.05'),
+        fixed: { max: 25, min: 24.98, at: envelope.saved, why: 'measured' },
+      },
+    ],
+    samples: [{ id: 'x1', of: 's1', measured: { readings: [mm('24.9'), mm('24.8')], gauge: 'cal' } }],
+    care: { 's1.diameter': 'critical', s2: 'byEye' },
+    treatment: [{ id: 't1', kind: 'harden', value: mm('58') }],
+    title: { number: '7' },
+  },
+  choices: [
+    { kind: 'bar', id: 'c1', bar: 'bar-25', length: mm('120'), after: 'c0', why: 'on the rack' },
+    {
+      kind: 'hold',
+      id: 'c2',
+      setup: 'right-1',
+      holding: 'three-jaw',
+      grip: mm('30'),
+      stickOut: mm('80'),
+      support: [{ item: 'centre', at: mm('0') }],
+    },
+    { kind: 'method', id: 'c3', of: 's1', method: 'die' },
+    { kind: 'in', id: 'c4', step: 'face@left', setup: 'left-1' },
+    { kind: 'order', id: 'c5', steps: ['face@right', 'drill@b1'] },
+    { kind: 'use', id: 'c6', step: 'face@right', item: 'tool-1' },
+    { kind: 'data', id: 'c7', step: 'face@right', speed: 500, feed: 0.1, depth: 0.5, passes: 2 },
+    { kind: 'ownStep', id: 'c8', after: null, says: 'stamp the number', minutes: 2 },
+    { kind: 'way', id: 'c9', way: 'thread', value: 'die' },
+    { kind: 'overrule', id: 'c10', finding: 'stick-out@right-1', said: 'so be it', by: 'me', why: 'light cuts' },
+  ],
+  startsAs: { outside: [], boreRight: [], boreLeft: [], details: [], beyondRight: mm('3') },
+};
+const line = { id: 'e1', at: envelope.saved, by: 'here', piece: 1, step: 'finish-turn@s1' };
+const entries = [
+  { ...line, kind: 'zero', axis: 'carriage', face: 'right', edge: 'left' },
+  { ...line, kind: 'cut', axis: 'cross', dial: mm('0.16'), told: { expects: 25.306, deviation: 0.003, chanceIn: 0, chancePast: 0 } },
+  { ...line, kind: 'reading', of: 's1.diameter', value: mm('25.318'), along: mm('10'), gauge: 'mic', celsius: 34 },
+  { ...line, kind: 'dialled', readings: [mm('0.01'), mm('0.03')] },
+  { ...line, kind: 'trial', mate: 'm1', feel: 'slides' },
+  { ...line, kind: 'done' },
+  { ...line, kind: 'skipped', why: 'by eye' },
+  { ...line, kind: 'timer', says: 'cooling', until: envelope.saved },
+  { ...line, kind: 'symptom', symptom: 'chatter', remedy: 'slower', helped: true },
+  { ...line, kind: 'changed', of: 's1.diameter', was: '25 h6', now: '25 h7', why: 'mate measured' },
+  { ...line, kind: 'scrapped', why: 'short' },
+  { ...line, kind: 'note', says: 'blue tape on the drill' },
+  { ...line, kind: 'withdrawn', entry: 'e0' },
+];
+
+describe('the stored format', () => {
+  it('takes every kind of row, detail, relation, mate and choice', () => {
+    const parsed = parseJob(everything);
+    expect(parsed.ok ? [] : parsed.problems.map((p) => writeSentence(p.says, 'mm'))).toEqual([]);
+    expect(parsed.ok && parsed.value).toEqual(everything);
+  });
+
+  it.each(entries.map((e) => [e.kind, e] as const))('takes the Bench entry %s', (_, entry) => {
+    expect(parseEntry(entry)).toEqual({ ok: true, value: entry });
+  });
+
+  it('reads a job from a file, a stored record and a bare job alike', () => {
+    const file = { obra: 'job', ...envelope, job: everything, log: entries };
+    for (const from of [file, { ...envelope, job: everything }, everything]) expect(parseJob(from)).toEqual({ ok: true, value: everything });
+    expect(parseJobFile(file)).toMatchObject({ ok: true, value: { revision: 3, log: { length: 13 } } });
+    expect(parseStoredJob({ ...envelope, job: everything }).ok).toBe(true);
+  });
+
+  it.each(['sheave-axle.json', 'pintle-pin.json', 'mast-dowel.json'])('reads the demo job %s', (name) => {
+    expect(parseJobFile(demo(name)).ok).toBe(true);
+  });
+
+  it('reads the demo shop', () => {
+    expect(parseShop(demo('shop.json')).ok).toBe(true);
+    expect(parseShop(demo('sheave-axle.json')).ok).toBe(false);
+  });
+
+  it.each([
+    ['an unknown key is told, never dropped', { ...everything, colour: 'red' }, 'colour'],
+    ['a negative number of pieces', { ...everything, pieces: -1 }, 'pieces'],
+    ['an id with a dot', { ...everything, machine: 'a.b' }, 'machine'],
+    ['units that are none', { ...everything, units: 'cm' }, 'units'],
+  ])('%s', (_, job, at) => {
+    const parsed = parseJob(job);
+    expect(parsed.ok ? '' : parsed.problems.map((p) => p.at + writeSentence(p.says, 'mm')).join()).toContain(at);
+  });
+
+  it.each([null, undefined, 7, 'text', [], () => 1])('%s is no job', (raw) => {
+    expect(parseJob(raw).ok).toBe(false);
+  });
+});
+
+describe('files from elsewhere', () => {
+  const text = JSON.stringify({ obra: 'job', ...envelope, job: everything, log: [] });
+
+  it.each([
+    ['cut off', text.slice(0, 200), 'cut off or damaged'],
+    ['of another kind', 'ISO-10303-21;', 'this is not a job file; a job file is JSON text'],
+    ['a list', '[1, 2]', 'this is not a job file'],
+    ['a shop', JSON.stringify({ obra: 'shop', shop: {} }), 'this file holds a shop, not a job'],
+    ['of a later version', text.replace('"schema":1', '"schema":9'), 'this was written by a later Obra (version 9'],
+    ['without its log', text.replace(',"log":[]', ''), 'log'],
+  ])('%s', (_, content, sentence) => {
+    expect(says(parseJobText(content))).toContain(sentence);
+  });
+});
+
+describe('migration', () => {
+  it('brings an old record up version by version', () => {
+    const steps = {
+      1: (raw: Record<string, unknown>) => ({ ...raw, two: true }),
+      2: (raw: Record<string, unknown>) => ({ ...raw, three: raw['two'] }),
+    };
+    expect(migrate({ schema: 1, a: 1 }, steps, 3)).toEqual({ schema: 3, a: 1, two: true, three: true });
+    expect(migrate({ schema: 3 }, steps, 3)).toEqual({ schema: 3 });
+  });
+
+  it('leaves a record alone when a step is missing, so that the schema can say so', () => {
+    expect(migrate({ schema: 1 }, {}, 3)).toEqual({ schema: 1 });
+    expect(migrate({ a: 1 })).toEqual({ a: 1 });
+  });
+});
