@@ -100,7 +100,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const first = rightSetup(makings, heldRight, blank);
   const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
   const route = routeOf(asIssued, bar.id, sheet.cut, [first, second]);
-  findings.push(...orphans(asIssued, route));
+  findings.push(...orphans(asIssued, route, kit));
   return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
 }
 
@@ -187,13 +187,17 @@ function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readon
 }
 
 /** Choices whose target is gone: told, with a fix, never dropped unseen. */
-function orphans(job: Job, route: Route): readonly Finding[] {
+function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
   const setups = new Set(route.setups.map((s) => s.id));
   const steps = new Set(route.setups.flatMap((s) => s.steps.map((step) => step.id)));
   const rows = new Set([...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id));
+  const items = new Set([...shop.bars, ...shop.holdings, ...shop.tools, ...shop.gauges].map((item) => item.id));
+  const there = (item: string) => (items.has(item) ? undefined : `${item} of the shop`);
   const gone = (c: Choice): string | undefined => {
-    if (c.kind === 'hold') return setups.has(c.setup) ? undefined : `setup ${c.setup}`;
-    if (c.kind === 'use' || c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
+    if (c.kind === 'bar') return there(c.bar);
+    if (c.kind === 'hold') return setups.has(c.setup) ? there(c.holding) : `setup ${c.setup}`;
+    if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
+    if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
     if (c.kind === 'method') return rows.has(c.of) || c.of === 'left' || c.of === 'right' ? undefined : `row ${c.of}`;
     if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
     return undefined;
@@ -207,8 +211,8 @@ function orphans(job: Job, route: Route): readonly Finding[] {
             code: 'choice-orphaned',
             about: choice.id,
             severity: 'note',
-            says: say`a choice was made for ${target}, which this route does not have`,
-            why: say`it is kept in case the step comes back`,
+            says: say`a choice was made for ${target}, which is not there now`,
+            why: say`it is kept in case that comes back`,
             mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
           },
         ];

@@ -1,0 +1,109 @@
+import type { Entry } from '../document';
+import { parseJobText } from '../document';
+import { writeJobFile } from '../exchange';
+import { inspect } from '../inspection';
+import { benchState, issued, plan, sizedBy } from './index';
+import { demoJob, demoShop } from './demo.fixture';
+
+const shop = demoShop();
+const axle = demoJob('sheave-axle');
+const [route] = plan(axle, shop).routes;
+if (!route) throw new Error('no route');
+const job = issued(axle, route, shop, '2026-11-02T08:00:00.000Z', '0.1.0');
+const made = plan(job, shop);
+const ids = route.setups.flatMap((s) => s.steps.map((step) => step.id));
+let n = 0;
+const line = (step: string | null, piece = 1) => ({ id: `e${String(++n)}`, at: '2026-11-02T08:00:00.000Z', by: 'here', piece, step });
+const done = (step: string, piece = 1): Entry => ({ ...line(step, piece), kind: 'done' });
+const read = (text: string, more: Partial<Extract<Entry, { kind: 'reading' }>> = {}): Entry => ({
+  ...line('finish-turn@s2'),
+  kind: 'reading',
+  of: 's2.diameter',
+  value: { text, units: 'mm' },
+  gauge: 'mic-0-25',
+  ...more,
+});
+const sizing = ids.indexOf('finish-turn@s2');
+const before = ids.slice(0, sizing).map((id) => done(id));
+
+describe('where the Bench stands', () => {
+  it('begins with the first step of the first piece', () => {
+    expect(benchState(job, made, [])).toMatchObject({ at: { piece: 1, step: 'load@right' }, asks: [] });
+  });
+
+  it('goes on with what is not done or skipped, piece by piece', () => {
+    expect(benchState(job, made, before).at?.step).toBe('finish-turn@s2');
+    const first = ids.map((id) => (id === 'cool@right' ? ({ ...line(id), kind: 'skipped', why: 'no time' } satisfies Entry) : done(id)));
+    expect(benchState(job, made, first).at).toEqual({ piece: 2, step: 'load@right' });
+    const both = [...first, ...ids.map((id) => done(id, 2))];
+    expect(benchState(job, made, both).at).toBeNull();
+  });
+
+  it('leaves out a scrapped piece and takes back what is withdrawn', () => {
+    const last = done('load@right');
+    expect(benchState(job, made, [last, { ...line(null), kind: 'withdrawn', entry: last.id }]).at?.step).toBe('load@right');
+    expect(benchState(job, made, [{ ...line(null), kind: 'scrapped', why: 'short' }]).at).toEqual({ piece: 2, step: 'load@right' });
+  });
+
+  it('is the same whatever the order in which entries of two windows arrive', () => {
+    expect(benchState(job, made, [...before].reverse()).at).toEqual(benchState(job, made, before).at);
+  });
+
+  it('advises at a sizing step and asks about what cannot be', () => {
+    const state = benchState(job, made, [...before, read('19.626')]);
+    expect(state.advice).toMatchObject({ next: 'twoCuts', dial: { value: expect.closeTo(0.16, 9) as number } });
+    expect(benchState(job, made, [...before, read('9.7')]).asks[0]?.code).toBe('reading-cannot-be');
+    expect(benchState(job, made, before.slice(1)).advice).toBeUndefined();
+  });
+
+  it('sizes only what carries a tolerance of its own', () => {
+    const sized = route.setups.flatMap((s) => s.steps.filter((step) => sizedBy(step, made)).map((step) => step.id));
+    expect(sized).toEqual(['finish-turn@s2', 'finish-turn@s1']);
+  });
+});
+
+describe('inspection', () => {
+  const part = made.part;
+  it.each([
+    ['18.990', {}, 'in'],
+    ['19.000', {}, 'in'],
+    ['18.979', {}, 'in'],
+    ['19.001', {}, 'over'],
+    ['18.978', {}, 'under'],
+    ['18.99', { gauge: 'caliper' }, 'cannotTell'],
+    // 316 at 45 C reads 0.0076 over (16.0 millionths a degree, from memory)
+    ['19.006', { celsius: 45 }, 'in'],
+    ['19.009', { celsius: 45 }, 'over'],
+  ])('%s %o is %s', (text, more, says) => {
+    expect(inspect(part, shop, [read(text, more)])).toEqual([expect.objectContaining({ of: 's2.diameter', piece: 1, says })]);
+  });
+
+  it('takes the last reading of each piece, in either unit, and none that was withdrawn', () => {
+    const wrong = read('25');
+    const verdicts = inspect(part, shop, [
+      read('19.2'),
+      read('.7477', { value: { text: '.7477', units: 'in' } }),
+      wrong,
+      { ...line(null), kind: 'withdrawn', entry: wrong.id },
+      read('19.5', { piece: 2 }),
+    ]);
+    expect(verdicts.map((v) => [v.piece, v.says])).toEqual([
+      [1, 'in'],
+      [2, 'over'],
+    ]);
+    expect(verdicts[0]?.value.value).toBeCloseTo(0.7477 * 25.4, 9);
+  });
+
+  it('knows nothing of a size that the drawing does not have', () => {
+    expect(inspect(part, shop, [read('19', { of: 'gone.diameter' }), read('x')])).toEqual([]);
+  });
+});
+
+describe('the job file', () => {
+  it('carries job and log out and in without a change', () => {
+    const stored = { schema: 1 as const, id: 'sheave-axle', revision: 7, saved: '2026-11-02T08:00:00.000Z', by: 'here', job };
+    const log = [...before, read('19.626')];
+    const back = parseJobText(writeJobFile(stored, log));
+    expect(back).toEqual({ ok: true, value: { obra: 'job', ...stored, log } });
+  });
+});

@@ -1,0 +1,201 @@
+import fc from 'fast-check';
+import type { Entry, Machine } from '../document';
+import type { Limits } from '../drawing';
+import { writeSentence } from '../quantity';
+import { demoShop } from '../plan/demo.fixture';
+import { aimFor, normalBelow } from './chance';
+import { type Advice, advise, adviseWith, eventsOf, leadingDigits, readCelsius, readReading } from './index';
+
+const shop = demoShop();
+const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };
+const mic = shop.gauges.find((g) => g.id === 'mic-25-50');
+const lathe = (reads: 'radius' | 'diameter', division: string, units: 'mm' | 'in'): Machine => {
+  const [machine] = shop.machines;
+  if (!machine?.dials.cross) throw new Error('no lathe');
+  return { ...machine, dials: { cross: { ...machine.dials.cross, reads, division: { text: division, units } } } };
+};
+let n = 0;
+const entry = () => ({ id: `e${String(++n)}`, at: '2026-11-02T08:00:00.000Z', by: 'here', piece: 1, step: null });
+const reading = (mm: number, celsius?: number): Entry => ({
+  ...entry(),
+  kind: 'reading',
+  of: 's1.diameter',
+  value: { text: String(mm), units: 'mm' },
+  gauge: 'mic-25-50',
+  ...(celsius !== undefined && { celsius }),
+});
+const cut = (mm: number): Entry => ({ ...entry(), kind: 'cut', axis: 'cross', dial: { text: String(mm), units: 'mm' } });
+const ask = (entries: readonly Entry[], wanted = h6, machine = lathe('radius', '0.02', 'mm')): Advice =>
+  adviseWith(wanted, entries, { machine, gauge: mic, material: 'mild-steel', nose: 0.4 });
+const because = (advice: Advice) => advice.because.map((r) => writeSentence(r.says, 'mm')).join('. ');
+
+describe('a shaft of 25 h6 on a radius dial, insert radius 0.4 (common practice, as worked at the bench)', () => {
+  it('25.626 measured: aim in the middle, two like cuts, dial in 0.16, expect 25.306', () => {
+    const advice = ask([reading(25.626)]);
+    expect(advice.next).toBe('twoCuts');
+    expect(advice.dial?.value).toBeCloseTo(0.16, 9);
+    expect(advice.expects.value).toBeCloseTo(25.306, 6);
+    expect(advice.aim.value).toBeGreaterThan(24.9934);
+    expect(advice.aim.value).toBeLessThan(24.996);
+    expect(advice.instead?.dial?.value).toBeCloseTo(0.31, 1);
+  });
+
+  it('25.318 at 34 C: cold 25.314, 0.008 less came off than dialled; dial in 0.16, expect 24.994 +/-0.006 cold', () => {
+    const advice = ask([reading(25.626), cut(0.16), reading(25.318, 34)]);
+    expect(advice.cold?.value).toBeCloseTo(25.314, 3);
+    expect(because(advice)).toContain('0.008 mm less came off than dialled');
+    expect(advice.dial?.value).toBeCloseTo(0.16, 9);
+    expect(advice.expects.value).toBeCloseTo(24.994, 3);
+    expect(2 * (advice.expects.deviation ?? 0)).toBeGreaterThan(0.003);
+    expect(2 * (advice.expects.deviation ?? 0)).toBeLessThan(0.007);
+    expect(advice.reads?.value).toBeGreaterThan(advice.expects.value);
+  });
+
+  it('24.999 at 34 C: cold 24.995, in; check once cold', () => {
+    const advice = ask([reading(25.626), cut(0.16), reading(25.318, 34), cut(0.16), reading(24.999, 34)]);
+    expect(advice.next).toBe('stop');
+    expect(advice.cold?.value).toBeCloseTo(24.995, 3);
+    expect(because(advice)).toBe('within the limits. check once cold');
+  });
+});
+
+describe('what to do next', () => {
+  it('measures first, and again after each cut', () => {
+    expect(ask([]).next).toBe('measure');
+    const after = ask([reading(25.626), cut(0.16)]);
+    expect(after.next).toBe('measure');
+    expect(after.expects.value).toBeCloseTo(25.306, 6);
+  });
+
+  it('on a diameter dial dials the whole of what comes off, on a radius dial half (diameter-dial, common practice)', () => {
+    const wanted: Limits = { nominal: 25, max: 25.05, min: 24.95, from: 'typed' };
+    expect(ask([reading(25.4)], wanted, lathe('diameter', '0.02', 'mm')).dial?.value).toBeCloseTo(0.4, 9);
+    expect(ask([reading(25.4)], wanted, lathe('radius', '0.02', 'mm')).dial?.value).toBeCloseTo(0.2, 9);
+  });
+
+  it.each(['0.02', '0.05', '.001', '.0005'])('only ever advises whole or half divisions of a dial marked in %s', (division) => {
+    const units = division.startsWith('.') ? 'in' : 'mm';
+    const half = (Number(division) * (units === 'in' ? 25.4 : 1)) / 2;
+    fc.assert(
+      fc.property(fc.double({ min: 25.01, max: 27, noNaN: true }), (size) => {
+        const dial = ask([reading(Number(size.toFixed(3)))], h6, lathe('radius', division, units)).dial;
+        const halves = (dial?.value ?? 0) / half;
+        expect(Math.abs(halves - Math.round(halves))).toBeLessThan(1e-4);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('takes much metal in several cuts, never over 1 mm deep', () => {
+    const advice = ask([reading(32)]);
+    expect(advice.dial?.value).toBeLessThanOrEqual(1);
+    expect(because(advice)).toContain('in 4 cuts');
+  });
+
+  it('says so when a cut is too light to cut, and when the size is past', () => {
+    expect(because(ask([reading(25.05)]))).toContain('may rub instead of cut');
+    const under = ask([reading(24.98)]);
+    expect(under.next).toBe('stop');
+    expect(because(under)).toContain('past saving by turning');
+    expect(under.chancePast).toBeGreaterThan(0.5);
+  });
+
+  it.each([
+    ['radius for diameter', [12.8], 'was a radius measured?'],
+    ['inches for millimetres', [0.985], 'looks like the other unit'],
+    ['more than before', [25.626, 26.2], 'is more than the 25.626 mm read before'],
+  ])('asks about a reading that cannot be: %s', (_, sizes, sentence) => {
+    const advice = ask(sizes.map((s) => reading(s)));
+    expect(advice.next).toBe('ask');
+    expect(because(advice)).toContain(sentence);
+  });
+
+  it('sends a size that the gauge cannot prove to a finer one', () => {
+    const caliper = shop.gauges.find((g) => g.id === 'caliper');
+    const advice = adviseWith(h6, [reading(24.993)], { machine: lathe('radius', '0.02', 'mm'), gauge: caliper, material: 'mild-steel', nose: 0.4 });
+    expect(advice.next).toBe('changeGauge');
+  });
+
+  it('leaves withdrawn and unreadable entries out', () => {
+    const wrong = reading(99);
+    const entries: Entry[] = [
+      reading(25.6),
+      wrong,
+      { ...entry(), kind: 'withdrawn', entry: wrong.id },
+      { ...reading(1), value: { text: 'x', units: 'mm' } } as Entry,
+    ];
+    expect(eventsOf(entries)).toEqual([{ kind: 'reading', size: 25.6, celsius: 20 }]);
+  });
+
+  it('answers without a job: the dial question', () => {
+    expect(advise(h6, [reading(25.626)], shop, {}).dial?.value).toBeCloseTo(0.16, 9);
+    expect(advise(h6, [reading(25.7, 60)], shop, { material: 'aluminium' }).cold?.value).toBeCloseTo(25.7 - 25.7 * 23.6e-6 * 40, 6);
+  });
+
+  it('gives chances that make a whole', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 24.9, max: 26, noNaN: true }), (size) => {
+        const { chanceIn, chanceShort, chancePast } = ask([reading(Number(size.toFixed(3)))]);
+        expect(chanceIn + chanceShort + chancePast).toBeCloseTo(1, 6);
+      }),
+    );
+  });
+});
+
+describe('the normal distribution', () => {
+  it.each([
+    // Phi(z), handbook table, from memory
+    [0, 0.5],
+    [1, 0.841345],
+    [1.96, 0.975002],
+    [-2.576, 0.004998],
+    [3, 0.99865],
+  ])('Phi(%d) = %d', (z, phi) => {
+    expect(normalBelow(z, 0, 1)).toBeCloseTo(phi, 5);
+  });
+
+  it('aims at the middle, and off it only when the doubt is large', () => {
+    expect(aimFor(h6, 0.001)).toBeCloseTo(24.9935, 9);
+    expect(aimFor(h6, 0.004)).toBeCloseTo(24.987 + 2.576 * 0.004, 9);
+    expect(aimFor(h6, 1)).toBe(25);
+  });
+});
+
+describe('what is typed at the Bench', () => {
+  it.each([
+    ['+7', 'mm', 25.07],
+    ['-3', 'mm', 24.97],
+    ['+7', 'in', 25.1778],
+    ['25.318', 'mm', 25.318],
+    ['25,318', 'mm', 25.318],
+    ['.9968', 'in', 25.31872],
+  ] as const)('%s in %s is %d mm', (text, units, mm) => {
+    const read = readReading(text, units, h6);
+    expect(read.ok && read.value.mm).toBeCloseTo(mm, 6);
+  });
+
+  it.each(['', '+', 'abc', '0', '25.3.1', '-9999'])('%s is no reading, and says why', (text) => {
+    const read = readReading(text, 'mm', h6);
+    expect(read.ok ? [] : read.problems[0]?.says).not.toEqual([]);
+  });
+
+  it.each([
+    [19.292, 'mm', '19.'],
+    [19.05, 'mm', ''],
+    [18.99, 'mm', ''],
+    [19.08, 'in', '.7'],
+    [25.4, 'in', ''],
+  ] as const)('of %d the digits that stay, in %s, are “%s”', (mm, units, digits) => {
+    expect(leadingDigits(mm, units)).toBe(digits);
+  });
+
+  it('temperatures', () => {
+    expect([readCelsius('34'), readCelsius(' 34,5 '), readCelsius(''), readCelsius('500'), readCelsius('hot')]).toEqual([
+      34,
+      34.5,
+      20,
+      undefined,
+      undefined,
+    ]);
+  });
+});
