@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
@@ -136,4 +136,98 @@ export async function advice(page: Page): Promise<{ readonly next: string; reado
 
 export async function saved(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved', { timeout: 8000 });
+}
+
+/** A folder that downloads of this page go to, and how to wait for the next one. */
+export async function downloads(page: Page): Promise<{ readonly next: () => Promise<string>; readonly remove: () => void }> {
+  const { dir, remove } = makeProfile();
+  const session = await page.createCDPSession();
+  await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: dir, browserContextId: page.browserContext().id ?? '' });
+  const seen = new Set<string>();
+  const next = async (): Promise<string> => {
+    for (let tries = 0; tries < 80; tries++) {
+      const name = readdirSync(dir).find((file) => !seen.has(file) && !file.endsWith('.crdownload'));
+      if (name !== undefined) {
+        seen.add(name);
+        return join(dir, name);
+      }
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('nothing was downloaded');
+  };
+  return { next, remove };
+}
+
+/** What the browser holds under its own database, by key; read behind the back of the page. */
+export function stored(page: Page): Promise<Record<string, unknown>> {
+  return page.evaluate(
+    () =>
+      new Promise<Record<string, unknown>>((resolve, reject) => {
+        const open = indexedDB.open('obra');
+        open.onerror = () => reject(new Error('no database'));
+        open.onsuccess = () => {
+          const store = open.result.transaction('records').objectStore('records');
+          const keys = store.getAllKeys();
+          const values = store.getAll();
+          values.onsuccess = () => {
+            resolve(Object.fromEntries(keys.result.map((key, i) => [String(key as string), values.result[i] as unknown])));
+            open.result.close();
+          };
+        };
+      }),
+  );
+}
+
+/** Follows a job of the list to one of its stages. */
+export async function goTo(page: Page, url: string, path: string, words: string): Promise<void> {
+  await page.goto(url + path, { waitUntil: 'load' });
+  await sees(page, words);
+}
+
+/** Presses the one big key of the Bench. */
+export async function pressNext(page: Page): Promise<void> {
+  await page.click('[data-testid="next"]');
+}
+
+/** Where the Bench stands. */
+export function stepNumber(page: Page): Promise<string> {
+  return page.$eval('[data-testid="step-number"]', (e) => e.textContent);
+}
+
+/** Waits until the Bench has moved off a step. */
+export async function movedOn(page: Page, from: string): Promise<void> {
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 8000 }, from);
+}
+
+/** Goes on at the Bench until the step with these words stands there. */
+export async function untilStep(page: Page, words: string): Promise<void> {
+  await page.waitForSelector('[data-testid="step-number"]', { timeout: 8000 });
+  for (let i = 0; i < 40; i++) {
+    if ((await page.$eval('.bench h1', (e) => e.textContent)).includes(words)) return;
+    const at = await stepNumber(page);
+    await pressNext(page);
+    await movedOn(page, at);
+  }
+  throw new Error(`the Bench never came to “${words}”`);
+}
+
+/** Types a reading at the Bench and keeps it; `celsius` when the piece is warm. */
+export async function enterReading(page: Page, text: string, celsius?: string): Promise<void> {
+  const before = await page.$eval('[data-testid="advice"]', (e) => e.textContent);
+  await page.focus('#reading');
+  if (celsius !== undefined) {
+    await page.keyboard.press('t');
+    await page.keyboard.type(celsius);
+    await page.keyboard.press('t');
+  }
+  await page.$eval('#reading', (e) => (e as HTMLInputElement).select());
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was, { timeout: 8000 }, before);
+}
+
+/** Says that the advised cut was taken. */
+export async function takeCut(page: Page): Promise<void> {
+  await pressNext(page);
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 8000 });
 }

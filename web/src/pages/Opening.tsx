@@ -2,9 +2,11 @@ import { applyEdits, blankJob, type Edit, readDrawing, readLine, type Units, uni
 import { useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
+import { FirstStart } from '../app/FirstStart';
 import { Head } from '../app/Head';
 import { useKeys } from '../app/keys';
 import { Notice } from '../app/Notice';
+import { ShopRefused } from '../app/ShopRefused';
 import { useUnits } from '../app/units';
 import { useTitle } from '../app/useTitle';
 import { BarPicture, SmallPart } from '../bar';
@@ -26,7 +28,7 @@ const samples: readonly { readonly line: string; readonly units: Units; readonly
 /** The opening page: one cell; what is typed is drawn and planned at once. */
 export function Opening({ dial = false }: { readonly dial?: boolean }) {
   useTitle(dial ? 'What do I dial now?' : '');
-  const { shop, editShop } = useShop();
+  const { shop, editShop, refused: shopRefused } = useShop();
   const [text, setText] = useState(() => sessionStorage.getItem(KEPT) ?? '');
   const [edits, setEdits] = useState<readonly Edit[]>([]);
   const [refused, setRefused] = useState(false);
@@ -85,6 +87,8 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
       </Head>
+      <FirstStart />
+      <ShopRefused refused={shopRefused} />
       {refused && (
         <Notice onClose={() => setRefused(false)}>
           This browser did not store the job (storage full or blocked). The line stays here; copy it to keep it.

@@ -6,6 +6,7 @@ import { download, fileName } from '../../app/download';
 import { Head } from '../../app/Head';
 import { useKeys } from '../../app/keys';
 import { Notice } from '../../app/Notice';
+import { ShopRefused } from '../../app/ShopRefused';
 import { useUnits } from '../../app/units';
 import { useTitle } from '../../app/useTitle';
 import { BarPicture } from '../../bar';
@@ -25,7 +26,7 @@ export function JobPage() {
   const { id = '', stage: asked = '' } = useParams();
   const stage: Stage = stages.find((s) => s === asked) ?? 'drawing';
   const open = useJob(id);
-  const { shop } = useShop();
+  const { shop, refused: shopRefused } = useShop();
   const { log, add } = useLog(id);
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
@@ -128,6 +129,7 @@ export function JobPage() {
           </Dropdown.Menu>
         </Dropdown>
       </Head>
+      <ShopRefused refused={shopRefused} />
       {open.says !== undefined && <Notice onClose={open.dismiss}>{open.says}</Notice>}
       {planned.failed !== undefined && <Notice>The last change could not be worked out; the last good plan stays. ({planned.failed})</Notice>}
       <PictureOf view={view} stage={stage} />

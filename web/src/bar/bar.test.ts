@@ -1,0 +1,81 @@
+import { mapping, type View } from './mapping';
+import { place, widthOf } from './placeLabels';
+
+const view = (length: number, diameter: number, more: Partial<View> = {}): View => ({
+  from: -length,
+  to: 0,
+  maxRadius: diameter / 2,
+  stretches: [{ from: -length, to: 0, diameter }],
+  width: 1280,
+  height: 220,
+  top: 40,
+  bottom: 50,
+  side: 110,
+  ...more,
+});
+
+describe('the picture of the bar', () => {
+  it.each([
+    ['a stout part', view(80, 25)],
+    ['a washer', view(4, 60)],
+    ['a slender shaft', view(900, 12)],
+    ['a very slender one on a tablet', view(2000, 6, { width: 1024, height: 110, top: 24, bottom: 24 })],
+  ])('%s lies inside, at one scale in both directions', (_, v) => {
+    const map = mapping(v);
+    expect(map.x(v.from)).toBeGreaterThanOrEqual(0);
+    expect(map.x(v.to)).toBeLessThanOrEqual(v.width);
+    expect(map.y(v.maxRadius)).toBeGreaterThanOrEqual(v.top - 0.5);
+    expect(map.y(-v.maxRadius)).toBeLessThanOrEqual(v.height - v.bottom + 0.5);
+    expect(map.x(v.from + 1) - map.x(v.from)).toBeCloseTo(map.axis - map.y(1), 6);
+  });
+
+  it('is shortened by break lines only where it is slender, and only in plain length', () => {
+    expect(mapping(view(80, 25)).breaks).toEqual([]);
+    const map = mapping(
+      view(900, 12, {
+        stretches: [
+          { from: -900, to: -40, diameter: 12 },
+          { from: -40, to: 0, diameter: 8 },
+        ],
+      }),
+    );
+    expect(map.breaks.length).toBeGreaterThan(0);
+    for (const b of map.breaks) expect(b.from >= -900 && b.to <= 0).toBe(true);
+    expect(map.scale).toBeGreaterThan(1060 / 900);
+  });
+
+  it('never runs backwards, also across a break', () => {
+    const map = mapping(view(900, 12));
+    const xs = Array.from({ length: 901 }, (_, i) => map.x(-900 + i));
+    expect(xs.every((x, i) => i === 0 || x >= (xs[i - 1] ?? 0) - 1e-9)).toBe(true);
+  });
+});
+
+describe('labels', () => {
+  const label = (id: string, text: string, at: number, span = 0) => ({ id, text, at, span });
+
+  it('stand clear of each other and inside the picture', () => {
+    const placed = place(
+      [
+        label('a', 'Ø 19 h7 (+0 -0.021)', 100),
+        label('b', 'Ø 25', 130),
+        label('c', 'M12x1.75-6g', 160),
+        label('d', 'Ø 8', 4),
+        label('e', 'Ø 300 +/-0.05', 1278),
+      ],
+      1280,
+    );
+    for (const one of placed) {
+      expect(one.x - widthOf(one.text) / 2).toBeGreaterThanOrEqual(0);
+      expect(one.x + widthOf(one.text) / 2).toBeLessThanOrEqual(1280);
+      for (const other of placed)
+        if (other !== one && other.level === one.level)
+          expect(Math.abs(one.x - other.x)).toBeGreaterThanOrEqual((widthOf(one.text) + widthOf(other.text)) / 2);
+    }
+  });
+
+  it('leave a span that is too short for them', () => {
+    expect(place([label('a', '1-1/2 +0 -.010', 300, 20)], 1280)[0]?.level).toBe(1);
+    expect(place([label('a', '25', 300, 80)], 1280)[0]?.level).toBe(0);
+  });
+});

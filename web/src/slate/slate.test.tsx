@@ -1,0 +1,107 @@
+import { figure, type Finding, startingShop } from '@obra/core';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { VERSION } from '../app/version';
+import { LatheEditor, sizeSaid } from '../fields';
+import { Checks, FigureNumber } from './index';
+
+const rule = { text: 'ISO 2768-m', units: 'mm' as const };
+
+describe('a number shown', () => {
+  const speed = figure('spindleSpeed', 'spindleSpeed', { v: 30, d: 25, most: 2000, speeds: [100, 250, 500] });
+
+  it('opens its formula, the values put in and the source', () => {
+    render(<FigureNumber figure={speed} units="mm" />);
+    fireEvent.click(screen.getByRole('button', { name: '250' }));
+    const card = screen.getByRole('dialog');
+    expect(card).toHaveTextContent('1000 v / (pi d)');
+    expect(card).toHaveTextContent('30 m/min');
+    expect(card).toHaveTextContent('100 250 500');
+    expect(card).toHaveTextContent('definition of cutting speed');
+  });
+
+  it('shows the same value in the unit of the page', () => {
+    const { rerender } = render(<FigureNumber figure={figure('length', 'distance', { value: 25.4 })} units="mm" withUnit />);
+    expect(screen.getByRole('button')).toHaveTextContent('25.4 mm');
+    rerender(<FigureNumber figure={figure('length', 'distance', { value: 25.4 })} units="in" withUnit />);
+    expect(screen.getByRole('button')).toHaveTextContent('1 in');
+  });
+});
+
+describe('checks', () => {
+  const one = (code: string, severity: Finding['severity'], mends: Finding['mends'] = []): Finding => ({
+    code,
+    about: 'a',
+    severity,
+    says: [`${code} says`],
+    why: ['why'],
+    mends,
+  });
+
+  it('stand the gravest first, and a fix is one press', () => {
+    const apply = jest.fn();
+    const edits = [{ op: 'remove' as const, at: 'choices/#x' }];
+    render(
+      <Checks
+        findings={[one('note', 'note'), one('stop', 'stop', [{ says: ['let it go'], to: 'job', edits }]), one('caution', 'caution')]}
+        units="mm"
+        apply={apply}
+      />,
+    );
+    expect(screen.getAllByRole('listitem').map((li) => li.dataset['code'])).toEqual(['stop', 'caution', 'note']);
+    fireEvent.click(screen.getByRole('button', { name: 'let it go' }));
+    expect(apply).toHaveBeenCalledWith(edits, 'job');
+    expect(screen.getByRole('img', { name: 'stop' })).toBeInTheDocument();
+  });
+
+  it('are nothing when there is nothing to say', () => {
+    const { container } = render(<Checks findings={[]} units="mm" apply={undefined} />);
+    expect(container).toBeEmptyDOMElement();
+  });
+});
+
+describe('what a size cell understood', () => {
+  it.each([
+    ['25 h6', 'mm', 'mm', '24.987 to 25.000 (.9837 to .9843 in)', false],
+    ['13/16', 'mm', 'in', '.813 in (20.64 mm)', false],
+    ['25', 'mm', 'mm', '25 mm (63/64 in)', false],
+    ['M12', 'mm', 'in', 'M12x1.75-6g', false],
+    ['', 'mm', 'mm', 'no size yet', false],
+    ['round', 'mm', 'mm', '“round” is not a size; write 25, 25 h6, 13/16, .548 -.002 or M12x1.5', true],
+    ['hex 17', 'mm', 'mm', 'kept, not drawn yet', true],
+  ] as const)('%s typed in %s, shown in %s', (text, typed, shown, said, bad) => {
+    expect(sizeSaid(text, typed, rule, shown)).toEqual({ text: said, bad });
+  });
+});
+
+describe('the lathe as it stands', () => {
+  const [machine] = startingShop().machines;
+  if (!machine) throw new Error('no lathe');
+
+  it('is confirmed with its own speeds, in order, and no longer assumed', () => {
+    const save = jest.fn();
+    render(<LatheEditor machine={machine} onSave={save} onClose={() => undefined} />);
+    fireEvent.change(screen.getByLabelText('Speeds, rev/min'), { target: { value: '900 60; 300' } });
+    fireEvent.change(screen.getByLabelText('Cross dial reads'), { target: { value: 'radius' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    const [[edit]] = save.mock.calls[0] as [[{ value: typeof machine }]];
+    expect(edit.value).toMatchObject({ speeds: [60, 300, 900], assumed: [], dials: { cross: { reads: 'radius' } } });
+  });
+
+  it.each([
+    ['Speeds, rev/min', 'fast', 'Speeds: at least one'],
+    ['One division', 'fine', 'Division: a length'],
+    ['Motor, kW', '-1', 'Motor: more than zero'],
+  ])('%s: “%s” is refused with a sentence', (label, text, says) => {
+    render(<LatheEditor machine={machine} onSave={() => undefined} onClose={() => undefined} />);
+    fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+    expect(screen.getByRole('alert')).toHaveTextContent(says);
+    expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  });
+});
+
+it('the version given out is that of the package', () => {
+  const { version } = JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'package.json'), 'utf8')) as { version: string };
+  expect(VERSION).toBe(version);
+});
