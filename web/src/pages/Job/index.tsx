@@ -1,5 +1,5 @@
 import { materialOf, readDrawing, writeJobFile } from '@obra/core';
-import { useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { download, fileName } from '../../app/download';
@@ -40,14 +40,25 @@ export function JobPage() {
   const chosen = search.get('at') ?? undefined;
   const undo = open?.undo;
   const redo = open?.redo;
-  const choose = useMemo(() => (at: string) => setSearch({ at }, { replace: true }), [setSearch]);
-  const move = useMemo(
-    () => (by: number) => {
-      const now = steps.findIndex((s) => s.id === chosen);
+  // where the next press goes on from: keys may come faster than the address changes
+  const latest = useRef(chosen);
+  useEffect(() => {
+    latest.current = chosen;
+  }, [chosen]);
+  const choose = useCallback(
+    (at: string) => {
+      latest.current = at;
+      setSearch({ at }, { replace: true });
+    },
+    [setSearch],
+  );
+  const move = useCallback(
+    (by: number) => {
+      const now = steps.findIndex((s) => s.id === latest.current);
       const next = steps[Math.min(Math.max(now + by, 0), steps.length - 1)];
       if (next) choose(next.id);
     },
-    [steps, chosen, choose],
+    [steps, choose],
   );
   useKeys(
     useMemo(
