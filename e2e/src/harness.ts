@@ -97,7 +97,7 @@ export async function freshPage(
 /** Waits until the page's text holds these words. */
 export async function sees(page: Page, words: string, timeout = 8000): Promise<void> {
   try {
-    await page.waitForFunction((w: string) => document.body.innerText.includes(w), { timeout }, words);
+    await page.waitForFunction((w: string) => document.body.innerText.includes(w), { timeout, polling: 100 }, words);
   } catch {
     throw new Error(`“${words}” is not on the page: ${(await page.evaluate(() => document.body.innerText)).slice(0, 1500)}`);
   }
@@ -122,7 +122,7 @@ export async function press(page: Page, words: string): Promise<void> {
 
 /** Types into the cell with this label, in place of what is there. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const cell = await page.waitForSelector(`::-p-aria([name="${label}"])`, { timeout: 8000 });
+  const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: 8000 });
   await cell?.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await cell?.type(text);
@@ -196,7 +196,7 @@ export function stepNumber(page: Page): Promise<string> {
 
 /** Waits until the Bench has moved off a step. */
 export async function movedOn(page: Page, from: string): Promise<void> {
-  await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 8000 }, from);
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 8000, polling: 100 }, from);
 }
 
 /** Goes on at the Bench until the step with these words stands there. */
@@ -223,7 +223,7 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
   await page.$eval('#reading', (e) => (e as HTMLInputElement).select());
   await page.keyboard.type(text);
   await page.keyboard.press('Enter');
-  await page.waitForFunction((was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was, { timeout: 8000 }, before);
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was, { timeout: 8000, polling: 100 }, before);
 }
 
 /** Says that the advised cut was taken. */

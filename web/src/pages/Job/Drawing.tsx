@@ -46,7 +46,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
       ? plan.findings.filter(
           (f) =>
             !part.findings.some((p) => p.code === f.code && p.about === f.about) &&
-            ['bar-too-small', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(f.code),
+            ['bar-too-small', 'bar-too-short', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(f.code),
         )
       : []),
   ];

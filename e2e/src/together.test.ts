@@ -1,0 +1,115 @@
+/* Two windows on one job, and a browser that is killed without a chance to say goodbye. */
+import type { Browser, Page } from 'puppeteer-core';
+import { browse, demoUrl, fill, freshPage, goTo, makeProfile, press, pressNext, saved, sees, sharedBrowser, stepNumber, stored } from './harness';
+
+describe('two windows of one browser', () => {
+  let browser: Browser;
+  let one: Page;
+  let two: Page;
+  let complaints: readonly string[];
+  let close: () => Promise<void>;
+
+  beforeAll(async () => {
+    browser = await sharedBrowser();
+    ({ page: one, complaints, close } = await freshPage(browser, demoUrl()));
+    two = await one.browserContext().newPage();
+    await goTo(one, demoUrl(), '/jobs/pintle-pin/drawing', 'edge to A');
+    await goTo(two, demoUrl(), '/jobs/pintle-pin/drawing', 'edge to A');
+  });
+
+  afterAll(async () => {
+    await close();
+    await browser.disconnect();
+  });
+
+  it('show each other’s changes, and undo ends where another window went on', async () => {
+    await two.bringToFront();
+    await fill(two, 'note, row 1', 'mine');
+    await saved(two);
+    await one.bringToFront();
+    await fill(one, 'note, row 2', 'theirs');
+    await saved(one);
+    await two.bringToFront();
+    await sees(two, 'Another window changed this job');
+    await sees(two, 'undo ends here');
+    expect(await two.$eval('[aria-label="note, row 2"]', (e) => (e as HTMLInputElement).value)).toBe('theirs');
+    expect(await two.$eval('[aria-label="note, row 1"]', (e) => (e as HTMLInputElement).value)).toBe('mine');
+  });
+
+  it('keep both when both change it at once', async () => {
+    // the second window hears nothing until it has typed: its own change starts from an older revision
+    await two.evaluate(() => {
+      const key = indexedDB.open('obra');
+      key.onsuccess = () => {
+        const store = key.result.transaction('records', 'readwrite').objectStore('records');
+        const get = store.get('job/pintle-pin');
+        get.onsuccess = () => {
+          const record = get.result as { revision: number; job: { name: string } };
+          store.put({ ...record, revision: record.revision + 1, job: { ...record.job, name: 'Pin, theirs' } }, 'job/pintle-pin');
+        };
+      };
+    });
+    await fill(two, 'note, row 1', 'ours');
+    await sees(two, 'Another window saved this job first');
+    expect(await two.$eval('#of-Name', (e) => (e as HTMLInputElement).value)).toBe('Pin, theirs');
+    await goTo(two, demoUrl(), '/jobs', '(from this window)');
+    const names = Object.entries(await stored(two)).flatMap(([k, v]) => (k.startsWith('job/') ? [(v as { job: { name: string } }).job.name] : []));
+    expect(names).toEqual(expect.arrayContaining(['Pin, theirs', 'Rudder pintle pin (from this window)']));
+  });
+
+  it('share the Bench: an entry made in one moves the other on', async () => {
+    await goTo(one, demoUrl(), '/jobs/mast-dowel/route', 'Part off');
+    await one.bringToFront();
+    await press(one, 'give out to the Bench');
+    await one.waitForSelector('[data-testid="step-number"]');
+    await goTo(two, demoUrl(), '/jobs/mast-dowel/bench', 'Chuck the bar');
+    await two.bringToFront();
+    await pressNext(two);
+    await one.bringToFront();
+    await one.waitForFunction(() => document.querySelector('[data-testid="step-number"]')?.textContent.startsWith('step 2') === true, { polling: 100 });
+  });
+
+  it('complained of nothing on the way', () => {
+    expect(complaints).toEqual([]);
+  });
+});
+
+describe('a browser killed without warning', () => {
+  it('has every Bench entry it acknowledged, twenty times', async () => {
+    const profile = makeProfile();
+    try {
+      let expected = 0;
+      for (let i = 0; i < 20; i++) {
+        const browser = await browse(profile.dir);
+        const page = (await browser.pages())[0] ?? (await browser.newPage());
+        if (i === 0) {
+          await goTo(page, demoUrl(), '/jobs/mast-dowel/route', 'Part off');
+          await press(page, 'give out to the Bench');
+        } else await page.goto(`${demoUrl()}/jobs/mast-dowel/bench`);
+        await page.waitForSelector('[data-testid="step-number"]');
+        const at = await stepNumber(page);
+        const steps = Number(at.split(' ').at(-1));
+        expect(at).toBe(`step ${String((expected % steps) + 1)} of ${String(steps)}`);
+        await page.waitForSelector('[data-testid="next"]');
+        if ((await page.$('#reading')) !== null) await press(page, 'skip this step');
+        else await pressNext(page);
+        await page.waitForFunction(
+          (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
+          { timeout: 8000 },
+          at,
+        );
+        expected++;
+        browser.process()?.kill('SIGKILL');
+        await new Promise((resolve) => browser.process()?.once('exit', resolve) ?? resolve(undefined));
+      }
+      const last = await browse(profile.dir);
+      const page = await last.newPage();
+      await page.goto(`${demoUrl()}/jobs`);
+      const log = Object.keys(await stored(page)).filter((k) => k.startsWith('log/mast-dowel/'));
+      expect(log).toHaveLength(20);
+      await last.close();
+    } finally {
+      profile.remove();
+    }
+  }, 240_000);
+});
