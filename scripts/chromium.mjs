@@ -8,7 +8,8 @@ export function ensureChromium() {
   const found = places.find((path) => existsSync(path));
   if (found) return found;
   console.log('no Chromium: installing it by apt');
-  const apt = (...args) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  const apt = (...args) =>
+    spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
   apt('update');
   apt('install', '-y', '--no-install-recommends', 'chromium');
   const now = places.find((path) => existsSync(path));

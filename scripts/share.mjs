@@ -9,7 +9,14 @@ export function share() {
   const lines = (chosen) =>
     chosen
       .filter((file) => existsSync(join(root, file)))
-      .reduce((sum, file) => sum + readFileSync(join(root, file), 'utf8').split('\n').filter((line) => line.trim() !== '').length, 0);
+      .reduce(
+        (sum, file) =>
+          sum +
+          readFileSync(join(root, file), 'utf8')
+            .split('\n')
+            .filter((line) => line.trim() !== '').length,
+        0,
+      );
   const code = files.filter((file) => /\.(ts|tsx|mjs|css)$/.test(file));
   const tests = code.filter((file) => /\.test\.tsx?$/.test(file) || file.startsWith('e2e/'));
   const [all, ofTests] = [lines(code), lines(tests)];

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
-const root = join(typeof __dirname === 'string' ? __dirname : import.meta.dirname, '..', '..');
+export const root = join(typeof __dirname === 'string' ? __dirname : import.meta.dirname, '..', '..');
 
 export const chromium = (): string =>
   ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => existsSync(path)) ?? 'chromium';
@@ -38,11 +38,12 @@ export async function sharedBrowser(): Promise<Browser> {
 export const demoUrl = (): string => process.env['OBRA_DEMO'] ?? '';
 export const emptyUrl = (): string => process.env['OBRA_EMPTY'] ?? '';
 
-/** Starts the real server on a free port. */
-export function serve(...args: readonly string[]): Promise<Served> {
-  const child: ChildProcess = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...args], {
+/** Starts the real server, on a free port unless one is wanted. */
+export function serve({ demo = false, port = 0 }: { readonly demo?: boolean; readonly port?: number } = {}): Promise<Served> {
+  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...(demo ? ['--demo'] : [])];
+  const child: ChildProcess = spawn(process.execPath, args, {
     cwd: root,
-    env: { ...process.env, PORT: '0' },
+    env: { ...process.env, PORT: String(port) },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const stop = () =>
@@ -170,7 +171,7 @@ export function stored(page: Page): Promise<Record<string, unknown>> {
           const keys = store.getAllKeys();
           const values = store.getAll();
           values.onsuccess = () => {
-            resolve(Object.fromEntries(keys.result.map((key, i) => [String(key as string), values.result[i] as unknown])));
+            resolve(Object.fromEntries(keys.result.map((key, i) => [key as string, values.result[i] as unknown])));
             open.result.close();
           };
         };
@@ -196,7 +197,11 @@ export function stepNumber(page: Page): Promise<string> {
 
 /** Waits until the Bench has moved off a step. */
 export async function movedOn(page: Page, from: string): Promise<void> {
-  await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 8000, polling: 100 }, from);
+  await page.waitForFunction(
+    (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
+    { timeout: 8000, polling: 100 },
+    from,
+  );
 }
 
 /** Goes on at the Bench until the step with these words stands there. */
@@ -223,7 +228,11 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
   await page.$eval('#reading', (e) => (e as HTMLInputElement).select());
   await page.keyboard.type(text);
   await page.keyboard.press('Enter');
-  await page.waitForFunction((was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was, { timeout: 8000, polling: 100 }, before);
+  await page.waitForFunction(
+    (was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was,
+    { timeout: 8000, polling: 100 },
+    before,
+  );
 }
 
 /** Says that the advised cut was taken. */

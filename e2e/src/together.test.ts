@@ -66,7 +66,9 @@ describe('two windows of one browser', () => {
     await two.bringToFront();
     await pressNext(two);
     await one.bringToFront();
-    await one.waitForFunction(() => document.querySelector('[data-testid="step-number"]')?.textContent.startsWith('step 2') === true, { polling: 100 });
+    await one.waitForFunction(() => document.querySelector('[data-testid="step-number"]')?.textContent.startsWith('step 2') === true, {
+      polling: 100,
+    });
   });
 
   it('complained of nothing on the way', () => {

@@ -91,7 +91,7 @@ it('corrects a warm piece to 20 C', async () => {
 it('measures in the unit of the gauge, whatever the job is in', async () => {
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-  await tap('unit of the gauge');
+  await tap('unit of the gauge: mm');
   await tap('°C');
   for (const digit of '20') await tap(digit);
   await tap('°C');

@@ -1,1 +1,1 @@
-export { finishFeed, loadOf, type Place, roughDepth, roughFeed, speedFor, type Work } from './data';
+export { finishFeed, loadOf, type Place, roughDepth, roughFeed, speedFor } from './data';

@@ -58,7 +58,7 @@ describe('number and letter drills', () => {
 
   it('has numbers 1 to 80 and letters A to Z, each smaller or larger than the one before', () => {
     const numbers = Array.from({ length: 80 }, (_, i) => numberDrills[String(i + 1)] ?? NaN);
-    const letters = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((letter) => letterDrills[letter] ?? NaN);
+    const letters = Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ', (letter) => letterDrills[letter] ?? NaN);
     expect(numbers.every((d, i) => i === 0 || d < (numbers[i - 1] ?? 0))).toBe(true);
     expect(letters.every((d, i) => i === 0 || d > (letters[i - 1] ?? 1))).toBe(true);
     expect(letters[0]).toBeGreaterThan(numbers[0] ?? 1);

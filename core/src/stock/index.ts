@@ -1,4 +1,5 @@
 export { finishedEdges } from './finished';
-export { area, combine, polygon, rectangle, type Region, volume } from './region';
+export { combine } from './combine';
+export { area, polygon, rectangle, type Region, volume } from './region';
 export { chamfered, drilled, faced, regionOf, turned } from './sweep';
 export { turnedRound } from './turnedRound';

@@ -1,13 +1,9 @@
-import polygonClipping, { type MultiPolygon, type Pair } from 'polygon-clipping';
-
 /** Polygons of rings z0,r0,z1,r1...; the first ring of a polygon is its outside; all on the 0.0001 mm grid; rings are open. */
 export type Region = readonly (readonly Float64Array[])[];
 
 const GRID = 10_000;
-/** Slivers thinner than this (area / perimeter, mm) are dropped. */
-const SLIVER = 0.005;
-
-const snap = (value: number) => Math.round(value * GRID) / GRID;
+/** To the grid. */
+export const snap = (value: number) => Math.round(value * GRID) / GRID;
 
 /** A region of one polygon from its points (z, r), snapped. */
 export function polygon(points: readonly (readonly [number, number])[]): Region {
@@ -25,40 +21,12 @@ export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number
   ]);
 }
 
-type Operation = 'difference' | 'intersection' | 'union';
-
-/** The one place where regions are combined; inputs and results are snapped, slivers dropped. */
-export function combine(operation: Operation, a: Region, b: Region): Region {
-  if (a.length === 0) return operation === 'union' ? b : [];
-  if (b.length === 0) return operation === 'intersection' ? [] : a;
-  return fromClipping(polygonClipping[operation](toClipping(a), toClipping(b)));
-}
-
-function toClipping(region: Region): MultiPolygon {
-  return region.map((rings) =>
-    rings.map((ring) => {
-      const points: Pair[] = [];
-      for (let i = 0; i < ring.length; i += 2) points.push([ring[i] ?? 0, ring[i + 1] ?? 0]);
-      return points;
-    }),
-  );
-}
-
-function fromClipping(result: MultiPolygon): Region {
-  const kept: Float64Array[][] = [];
-  for (const rings of result) {
-    const own = rings.map((ring) => Float64Array.from(ring.slice(0, -1).flatMap(([z, r]) => [snap(z), snap(r)])));
-    const outer = own[0];
-    if (outer && Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2) kept.push(own);
-  }
-  return kept;
-}
-
-function ringArea(ring: Float64Array): number {
+/** Signed area of one ring. */
+export function ringArea(ring: Float64Array): number {
   return overEdges(ring, (z0, r0, z1, r1) => z0 * r1 - z1 * r0) / 2;
 }
 
-function perimeter(ring: Float64Array): number {
+export function perimeter(ring: Float64Array): number {
   return overEdges(ring, (z0, r0, z1, r1) => Math.hypot(z1 - z0, r1 - r0));
 }
 

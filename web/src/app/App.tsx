@@ -5,6 +5,7 @@ import { Finder } from './Finder';
 import { UnitsProvider } from './units';
 
 const Opening = lazy(() => import('../pages/Opening').then((m) => ({ default: m.Opening })));
+const DialQuestion = lazy(() => import('../pages/DialQuestion').then((m) => ({ default: m.DialQuestion })));
 const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
 const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
 
@@ -17,7 +18,7 @@ export function App() {
             <Suspense fallback={null}>
               <Routes>
                 <Route path="/" element={<Opening />} />
-                <Route path="/dial" element={<Opening dial />} />
+                <Route path="/dial" element={<DialQuestion />} />
                 <Route path="/jobs" element={<Jobs />} />
                 <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
                 <Route path="/jobs/:id/:stage" element={<JobPage />} />

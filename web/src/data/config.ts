@@ -5,19 +5,24 @@ import { holdsSomething, seedDemo } from './jobs';
 const Config = z.object({ demo: z.boolean(), version: z.string() });
 const Listing = z.object({ files: z.array(z.string()) });
 
-/** Asks how the server was started; a demo server fills an empty store. A store that holds something is not asked about. Without a server the page works all the same. */
-export async function prepare(): Promise<void> {
+/**
+ * Asks how the server was started; a demo server fills an empty store: true when it did. A store that holds something is not
+ * asked about. Without a server the page works all the same.
+ */
+export async function prepare(): Promise<boolean> {
   try {
-    if (await holdsSomething()) return;
+    if (await holdsSomething()) return false;
     const config = Config.parse(await (await fetch('/api/config')).json());
-    if (!config.demo) return;
+    if (!config.demo) return false;
     const { files } = Listing.parse(await (await fetch('/api/demo')).json());
     const raws: unknown[] = await Promise.all(files.map(async (file) => (await fetch(file)).json() as Promise<unknown>));
     await seedDemo(raws, (raw) => {
       const parsed = parseJobFile(raw);
       return parsed.ok ? parsed.value : undefined;
     });
+    return true;
   } catch {
     // offline, or opened without its server: the store is used as it is
+    return false;
   }
 }

@@ -1,3 +1,3 @@
 export { Assumptions, holdingName } from './Assumptions';
 export { LatheEditor } from './LatheEditor';
-export { sizeSaid } from './SizeSaid';
+export { limitsSaid, sizeSaid } from './SizeSaid';

@@ -1,27 +1,26 @@
-import { advise, type Entry, type Limits, materials, parseLength, parseSize, type Units, writeSentence } from '@obra/core';
+import { advise, type Entry, type Limits, materials, parseLength, parseSize, readCelsius, type Units, writeSentence } from '@obra/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
+import * as z from 'zod';
 import { Head } from '../app/Head';
+import { ShopRefused } from '../app/ShopRefused';
 import { useUnits } from '../app/units';
+import { useTitle } from '../app/useTitle';
 import { useShop } from '../data/session';
-import { LatheEditor } from '../fields';
+import { LatheEditor, limitsSaid } from '../fields';
 import { AdviceCard } from '../slate';
 
-interface Asked {
-  readonly wanted: string;
-  readonly measured: string;
-  readonly celsius: string;
-  readonly gauge: string;
-  readonly material: string;
-}
+const Asked = z.object({ wanted: z.string(), measured: z.string(), celsius: z.string(), gauge: z.string(), material: z.string() });
+type Asked = Readonly<z.infer<typeof Asked>>;
 
 const KEPT = 'obra-dial';
 const EMPTY: Asked = { wanted: '', measured: '', celsius: '20', gauge: '', material: 'mild-steel' };
 
+/** What was asked last in this window; anything else that stands there is not taken. */
 function kept(): Asked {
   try {
-    return { ...EMPTY, ...(JSON.parse(sessionStorage.getItem(KEPT) ?? '{}') as Partial<Asked>) };
+    return Asked.parse(JSON.parse(sessionStorage.getItem(KEPT) ?? ''));
   } catch {
     return EMPTY;
   }
@@ -29,7 +28,8 @@ function kept(): Asked {
 
 /** Measured, wanted, dial, gauge: an answer at once, no job needed. */
 export function DialQuestion() {
-  const { shop, editShop } = useShop();
+  useTitle('What do I dial now?');
+  const { shop, editShop, refused } = useShop();
   const { units, swap } = useUnits('mm');
   const [asked, setAsked] = useState(kept);
   const [lathe, setLathe] = useState(false);
@@ -49,6 +49,7 @@ export function DialQuestion() {
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
       </Head>
+      <ShopRefused refused={refused} />
       <div className="work">
         <main className="sheet" style={{ maxWidth: 460 }}>
           <h1>What do I dial now?</h1>
@@ -71,8 +72,12 @@ export function DialQuestion() {
                 className="fig"
                 value={asked.wanted}
                 placeholder={units === 'mm' ? '25 h6' : '.750 +0 -.001'}
+                aria-describedby="wanted-said"
                 onChange={(e) => set({ wanted: e.target.value })}
               />
+              <div id="wanted-said" className="quiet">
+                {'limits' in answer ? `held to ${limitsSaid(answer.limits, units)}${answer.assumed ? ', since no tolerance is typed' : ''}` : ''}
+              </div>
             </Form.Group>
             <Form.Group controlId="measured">
               <Form.Label className="m-0">Measured</Form.Label>
@@ -128,7 +133,8 @@ export function DialQuestion() {
   );
 }
 
-type Answer = { readonly says: string } | { readonly limits: Limits; readonly entries: readonly Entry[]; readonly celsius: number };
+type Answer =
+  { readonly says: string } | { readonly limits: Limits; readonly assumed: boolean; readonly entries: readonly Entry[]; readonly celsius: number };
 
 function answerTo(asked: Asked, units: Units): Answer {
   const size = parseSize(asked.wanted, units);
@@ -137,14 +143,15 @@ function answerTo(asked: Asked, units: Units): Answer {
   if (asked.measured.trim() === '') return { says: 'Type what is measured now.' };
   const read = parseLength(asked.measured, units);
   if (!read.ok) return { says: `Measured: ${writeSentence(read.problems[0]?.says ?? [], units)}.` };
-  const celsius = Number(asked.celsius.trim().replace(',', '.') || '20');
-  if (!(celsius > -40 && celsius < 400)) return { says: 'Temperature: degrees Celsius, between -40 and 400.' };
+  const celsius = readCelsius(asked.celsius);
+  if (celsius === undefined) return { says: 'Temperature: degrees Celsius, between -40 and 400.' };
   // a size asked for without a tolerance is held to two hundredths, or one thousandth of an inch
   const half = units === 'mm' ? 0.02 : 0.0254;
-  const limits: Limits =
-    size.limits.from === 'general' ? { ...size.limits, max: size.limits.nominal + half, min: size.limits.nominal - half } : size.limits;
+  const assumed = size.limits.from === 'general';
+  const limits: Limits = assumed ? { ...size.limits, max: size.limits.nominal + half, min: size.limits.nominal - half, from: 'typed' } : size.limits;
   return {
     limits,
+    assumed,
     celsius,
     entries: [
       {

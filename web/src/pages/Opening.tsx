@@ -16,7 +16,6 @@ import { Assumptions } from '../fields';
 import { OperationSheet } from '../sheet';
 import { Big, Checks } from '../slate';
 import { usePlan } from '../work/usePlan';
-import { DialQuestion } from './DialQuestion';
 
 const KEPT = 'obra-line';
 const samples: readonly { readonly line: string; readonly units: Units; readonly says: string }[] = [
@@ -26,33 +25,33 @@ const samples: readonly { readonly line: string; readonly units: Units; readonly
 ];
 
 /** The opening page: one cell; what is typed is drawn and planned at once. */
-export function Opening({ dial = false }: { readonly dial?: boolean }) {
-  useTitle(dial ? 'What do I dial now?' : '');
+export function Opening() {
+  useTitle('');
   const { shop, editShop, refused: shopRefused } = useShop();
   const [text, setText] = useState(() => sessionStorage.getItem(KEPT) ?? '');
   const [edits, setEdits] = useState<readonly Edit[]>([]);
   const [refused, setRefused] = useState(false);
   const navigate = useNavigate();
-  const { asked } = useUnits('mm');
-  const guessed = unitsOfLine(text) ?? 'mm';
-  const units: Units = asked ?? guessed;
-  const { swap } = useUnits(guessed);
+  // what the line itself says decides what a bare number in it means; the page's unit only where it says nothing
+  const own = unitsOfLine(text);
+  const { units, swap, asked } = useUnits(own ?? 'mm');
+  const typedIn: Units = own ?? asked ?? 'mm';
   useKeys(useMemo(() => ({ u: swap }), [swap]));
   useEffect(() => sessionStorage.setItem(KEPT, text), [text]);
   const typed = text.trim() !== '';
-  const read = useMemo(() => readLine(text, units), [text, units]);
+  const read = useMemo(() => readLine(text, typedIn), [text, typedIn]);
   const job = useMemo(
     () =>
       read.ok
         ? applyEdits(
             {
-              ...blankJob(nameOf(text), units),
-              drawing: { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } },
+              ...blankJob(nameOf(text), typedIn),
+              drawing: { ...read.value, untoleranced: { text: typedIn === 'mm' ? 'ISO 2768-m' : '+/-.005', units: typedIn } },
             },
             edits,
           )
         : undefined,
-    [read, text, units, edits],
+    [read, text, typedIn, edits],
   );
   const [last, setLast] = useState(job);
   if (job && job !== last) setLast(job);
@@ -79,7 +78,6 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
     () => Object.fromEntries((drawn?.drawing.outside ?? []).map((r) => [r.id, { size: r.size.text, length: r.length.text }])),
     [drawn],
   );
-  if (dial) return <DialQuestion />;
   return (
     <div className="page">
       <Head>
@@ -94,7 +92,8 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
           This browser did not store the job (storage full or blocked). The line stays here; copy it to keep it.
         </Notice>
       )}
-      <div className="ask">
+      <section className="ask" aria-label="A part on one line">
+        <h1 className="visually-hidden">A part on one line</h1>
         <label htmlFor="line">Type the part from its free end (A), size x length</label>
         <div className="cell">
           <input
@@ -114,7 +113,7 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
             {!typed
               ? ''
               : read.ok && part
-                ? `${read.value.outside.length} rows, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${units === 'mm' ? 'millimetres' : 'inches'}`
+                ? `${read.value.outside.length} rows, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${typedIn === 'mm' ? 'millimetres' : 'inches'}`
                 : read.ok
                   ? ''
                   : writeSentence(read.problems[0]?.says ?? [], units)}
@@ -123,7 +122,7 @@ export function Opening({ dial = false }: { readonly dial?: boolean }) {
         <div className="mt-2">
           or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link>
         </div>
-      </div>
+      </section>
       <BarPicture part={part} units={units} show="drawing" typed={typedRows} />
       <div className="work">
         <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">

@@ -35,7 +35,7 @@ export function Bench({ view }: { readonly view: JobView }) {
             step {number} of {steps.length}
           </span>
         )}
-        <Button variant="link" onClick={swap} aria-label="units">
+        <Button variant="link" onClick={swap} aria-label={`units: ${units === 'mm' ? 'mm' : 'inch'}`}>
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
         <span className="quiet" data-testid="saved">

@@ -46,7 +46,9 @@ export function Drawing({ view }: { readonly view: JobView }) {
       ? plan.findings.filter(
           (f) =>
             !part.findings.some((p) => p.code === f.code && p.about === f.about) &&
-            ['bar-too-small', 'bar-too-short', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(f.code),
+            ['bar-too-small', 'bar-too-short', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(
+              f.code,
+            ),
         )
       : []),
   ];
@@ -125,7 +127,9 @@ export function Drawing({ view }: { readonly view: JobView }) {
         <table className="rows" aria-label="Rows from the right-hand end A">
           <thead>
             <tr>
-              <th style={{ width: 26 }} />
+              <th style={{ width: 26 }}>
+                <span className="visually-hidden">row</span>
+              </th>
               <th style={{ width: '22%' }}>size</th>
               <th style={{ width: '15%' }}>length</th>
               <th>edge to A</th>
@@ -183,7 +187,9 @@ export function Drawing({ view }: { readonly view: JobView }) {
             <table className="rows" key={row.id} aria-label={`Hole in end ${list === 'boreRight' ? 'A' : 'B'}`}>
               <thead>
                 <tr>
-                  <th style={{ width: 26 }} />
+                  <th style={{ width: 26 }}>
+                    <span className="visually-hidden">row</span>
+                  </th>
                   <th style={{ width: '22%' }}>hole in end {list === 'boreRight' ? 'A' : 'B'}</th>
                   <th style={{ width: '15%' }}>depth</th>
                   <th>bottom, degrees or flat</th>

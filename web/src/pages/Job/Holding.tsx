@@ -88,7 +88,9 @@ export function Holding({ view }: { readonly view: JobView }) {
               <th>holding</th>
               <th>score</th>
               <th>why</th>
-              <th />
+              <th>
+                <span className="visually-hidden">actions</span>
+              </th>
             </tr>
           </thead>
           <tbody>

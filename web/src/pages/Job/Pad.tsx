@@ -83,7 +83,11 @@ export function Pad(p: Props) {
             }}>
             °C
           </button>
-          <button type="button" className="word" aria-label="unit of the gauge" onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
+          <button
+            type="button"
+            className="word"
+            aria-label={`unit of the gauge: ${p.units === 'mm' ? 'mm' : 'inch'}`}
+            onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
             {p.units === 'mm' ? 'mm' : 'inch'}
           </button>
           <select

@@ -108,12 +108,12 @@ export function JobPage() {
   return (
     <div className="page">
       <Head>
-        <span className="job">{job.name}</span>
+        <h1 className="job">{job.name}</h1>
         <span>
           {job.pieces} piece{job.pieces > 1 ? 's' : ''}
         </span>
         <span className="quiet">{bar?.name ?? materialOf(job.drawing.material).name}</span>
-        <Button variant="link" onClick={swap} aria-label="units">
+        <Button variant="link" onClick={swap} aria-label={`units: ${units === 'mm' ? 'mm' : 'inch'}`}>
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
         <span className="quiet" data-testid="saved">

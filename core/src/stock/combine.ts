@@ -1,0 +1,101 @@
+import polygonClipping, { type MultiPolygon, type Pair, type Polygon } from 'polygon-clipping';
+import { perimeter, type Region, ringArea, snap } from './region';
+
+/** Slivers thinner than this (area / perimeter, mm) are dropped. */
+const SLIVER = 0.005;
+
+type Operation = 'difference' | 'intersection' | 'union';
+
+/** The one place where regions are combined; inputs and results are snapped, slivers dropped. */
+export function combine(operation: Operation, a: Region, b: Region): Region {
+  if (a.length === 0) return operation === 'union' ? b : [];
+  if (b.length === 0) return operation === 'intersection' ? [] : a;
+  const [left, right] = [forClipping(a), forClipping(b)];
+  if (operation === 'union') return fromClipping(polygonClipping.union(left.shape, right.shape));
+  if (apart(left.box, right.box)) return operation === 'intersection' ? [] : a;
+  if (operation === 'difference') return fromClipping(polygonClipping.difference(left.shape, right.shape));
+  // what lies beyond the other's box cannot be in both: the costly step then sees only what may be
+  const near = left.shape.map((rings) => within(rings, right.box)).filter((rings) => rings.length > 0);
+  return near.length === 0 ? [] : fromClipping(polygonClipping.intersection(near, right.shape));
+}
+
+type Box = readonly [zMin: number, rMin: number, zMax: number, rMax: number];
+
+interface Clippable {
+  readonly shape: MultiPolygon;
+  readonly box: Box;
+}
+
+/** Regions are never changed once made: each is turned into the clipper's shape once. */
+const known = new WeakMap<Region, Clippable>();
+
+function forClipping(region: Region): Clippable {
+  const before = known.get(region);
+  if (before) return before;
+  let [zMin, rMin, zMax, rMax] = [Infinity, Infinity, -Infinity, -Infinity];
+  const shape = region.map((rings) =>
+    rings.map((ring) => {
+      const points: Pair[] = new Array<Pair>(ring.length / 2);
+      for (let i = 0; i < ring.length; i += 2) {
+        const [z, r] = [ring[i] ?? 0, ring[i + 1] ?? 0];
+        points[i / 2] = [z, r];
+        if (z < zMin) zMin = z;
+        if (z > zMax) zMax = z;
+        if (r < rMin) rMin = r;
+        if (r > rMax) rMax = r;
+      }
+      return points;
+    }),
+  );
+  const made: Clippable = { shape, box: [zMin, rMin, zMax, rMax] };
+  known.set(region, made);
+  return made;
+}
+
+const apart = (a: Box, b: Box): boolean => a[0] >= b[2] || b[0] >= a[2] || a[1] >= b[3] || b[1] >= a[3];
+
+/**
+ * A polygon cut to a box, edge by edge. Parts that fall apart stay joined along the box's edge, by lines without area that
+ * the clipping after it takes out; a polygon with holes is left as it is. @source Sutherland and Hodgman 1974
+ */
+function within(rings: Polygon, box: Box): Polygon {
+  const [outer, ...holes] = rings;
+  if (!outer || holes.length > 0) return rings;
+  let ring = outer;
+  for (const [axis, at, sign] of [
+    [0, box[0], 1],
+    [0, box[2], -1],
+    [1, box[1], 1],
+    [1, box[3], -1],
+  ] as const) {
+    const inside = (p: Pair) => sign * (p[axis] - at) >= 0;
+    const cut: Pair[] = [];
+    ring.forEach((p, i) => {
+      const q = ring[(i + 1) % ring.length] ?? p;
+      if (inside(p)) cut.push(p);
+      if (inside(p) === inside(q)) return;
+      const t = (at - p[axis]) / (q[axis] - p[axis]);
+      const other = snap(p[(1 - axis) as 0 | 1] + t * (q[(1 - axis) as 0 | 1] - p[(1 - axis) as 0 | 1]));
+      cut.push(axis === 0 ? [at, other] : [other, at]);
+    });
+    ring = cut;
+  }
+  return ring.length < 3 ? [] : [ring];
+}
+
+function fromClipping(result: MultiPolygon): Region {
+  const kept: Float64Array[][] = [];
+  for (const rings of result) {
+    const own = rings.map((ring) => {
+      const flat = new Float64Array(2 * (ring.length - 1));
+      for (let i = 0; i < ring.length - 1; i++) {
+        flat[2 * i] = snap(ring[i]?.[0] ?? 0);
+        flat[2 * i + 1] = snap(ring[i]?.[1] ?? 0);
+      }
+      return flat;
+    });
+    const outer = own[0];
+    if (outer && Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2) kept.push(own);
+  }
+  return kept;
+}

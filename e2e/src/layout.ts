@@ -1,0 +1,58 @@
+import axe from 'axe-core';
+import type { Page } from 'puppeteer-core';
+
+/** What axe finds wrong on the page as it stands, a line each. */
+export async function violations(page: Page): Promise<readonly string[]> {
+  await page.evaluate(axe.source);
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run: (options: unknown) => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> } };
+    const result = await axe.run({ resultTypes: ['violations'] });
+    return result.violations.flatMap((v) => v.nodes.map((n) => `${v.id}: ${n.html.slice(0, 160)}`));
+  });
+}
+
+/** Text that is cut off, that lies over other text, or that makes the page scroll sideways; a line each. */
+export function crowded(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    const said: string[] = [];
+    if (document.documentElement.scrollWidth > window.innerWidth + 1)
+      said.push(`the page is ${String(document.documentElement.scrollWidth)} px wide`);
+    const texts: { text: string; rect: DOMRect; of: Element }[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const of = node.parentElement;
+      const text = node.textContent?.trim() ?? '';
+      if (!of || text === '' || of.closest('script, style, option, .visually-hidden')) continue;
+      const style = getComputedStyle(of);
+      if (style.visibility === 'hidden' || style.display === 'none') continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      for (const rect of range.getClientRects()) look(of, text, rect);
+    }
+    function look(of: Element, text: string, rect: DOMRect): void {
+      if (rect.width < 1 || rect.height < 1) return;
+      let [left, right, top, bottom] = [rect.left, rect.right, rect.top, rect.bottom];
+      for (let up: Element | null = of; up; up = up.parentElement) {
+        const s = getComputedStyle(up);
+        if (s.overflowX === 'visible' && s.overflowY === 'visible') continue;
+        const box = up.getBoundingClientRect();
+        const cut = box.right < right - 2 || box.left > left + 2;
+        if (cut && s.overflowX === 'hidden' && s.textOverflow !== 'ellipsis' && up.tagName !== 'svg') said.push(`cut off: ${text.slice(0, 60)}`);
+        [left, right, top, bottom] = [Math.max(left, box.left), Math.min(right, box.right), Math.max(top, box.top), Math.min(bottom, box.bottom)];
+      }
+      if (right - left < 3 || bottom - top < 3 || top > window.innerHeight) return;
+      texts.push({ text, rect: new DOMRect(left, top, right - left, bottom - top), of });
+    }
+    texts.forEach((a, i) => {
+      for (const b of texts.slice(i + 1)) {
+        if (a.of === b.of) continue;
+        const wide = Math.min(a.rect.right, b.rect.right) - Math.max(a.rect.left, b.rect.left);
+        const tall = Math.min(a.rect.bottom, b.rect.bottom) - Math.max(a.rect.top, b.rect.top);
+        // line boxes of neighbouring lines touch; only ink over ink counts
+        if (wide > 3 && tall > 0.45 * Math.min(a.rect.height, b.rect.height))
+          said.push(`over each other: ${a.text.slice(0, 40)} | ${b.text.slice(0, 40)}`);
+      }
+    });
+    return [...new Set(said)];
+  });
+}

@@ -1,0 +1,44 @@
+/* npm run shots: one picture of each main view, from the demo, at 1280x800. */
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { browse, enterReading, freshPage, goTo, press, root, sees, serve, takeCut, untilStep } from './harness';
+
+const dir = join(root, 'docs', 'screenshots');
+mkdirSync(dir, { recursive: true });
+const server = await serve({ demo: true });
+const browser = await browse();
+const { page } = await freshPage(browser, server.url);
+const shot = async (name: string) => {
+  await page.waitForFunction(() => document.querySelector('.older') === null);
+  await new Promise((resolve) => setTimeout(resolve, 400));
+  await page.screenshot({ path: join(dir, `${name}.png`) });
+};
+
+await press(page, 'close');
+await page.type('#line', '1/2-13 x 3/4; 3/4 -.001 x 1; 1 x 1-1/2');
+await sees(page, 'Part off');
+await shot('opening');
+await goTo(page, server.url, '/dial', 'What do I dial now?');
+await page.type('#wanted', '25 h6');
+await page.type('#measured', '25.626');
+await shot('dial');
+await goTo(page, server.url, '/jobs', 'Sheave axle');
+await shot('jobs');
+await goTo(page, server.url, '/jobs/sheave-axle/drawing', 'edge to A');
+await shot('drawing');
+await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Saw or pull out');
+await shot('holding');
+await goTo(page, server.url, '/jobs/sheave-axle/route?at=rough-turn@s1', 'Part off');
+await shot('route');
+await press(page, 'give out to the Bench');
+await untilStep(page, '18.979');
+await enterReading(page, '19.626');
+await takeCut(page);
+await enterReading(page, '19.318', '34');
+await shot('bench');
+await takeCut(page);
+await enterReading(page, '18.990', '20');
+await goTo(page, server.url, '/jobs/sheave-axle/inspection', 'piece 2');
+await shot('inspection');
+await browser.close();
+await server.stop();
