@@ -27,7 +27,7 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs', 'Sheave axle'],
   ['/jobs/sheave-axle/drawing', 'edge to A'],
   ['/jobs/pintle-pin/drawing', 'edge to A'],
-  ['/jobs/mast-dowel/drawing', 'bottom, degrees or flat'],
+  ['/jobs/mast-dowel/drawing', 'degrees or flat'],
   ['/jobs/pintle-pin/holding', 'Saw or pull out'],
   ['/jobs/mast-dowel/holding?at=left-1', 'Turned round'],
   ['/jobs/pintle-pin/route?at=finish-turn@s1', 'Part off'],

@@ -68,6 +68,7 @@ function EmptyBar({ width, height }: { readonly width: number; readonly height: 
       <rect x={width * 0.25} y={y - 30} width={width * 0.4} height={60} fill="#e6e3da" />
       <path d={`M${width * 0.25} ${y - 62}h90v14h-22v18h-68zM${width * 0.25} ${y + 62}h90v-14h-22v-18h-68z`} fill="#eceae3" stroke="#8b8676" />
       <line x1={width * 0.22} x2={width * 0.69} y1={y} y2={y} stroke="#8b8676" strokeDasharray="14 4 3 4" />
+      <rect x={width * 0.45 - 165} y={y - 12} width={330} height={24} fill="#e6e3da" />
       <text x={width * 0.45} y={y + 5} textAnchor="middle" style={{ fontFamily: 'var(--text)', fontSize: 15, fill: 'var(--quiet)' }}>
         type a size and a length: the part is drawn here
       </text>
@@ -92,16 +93,17 @@ function Picture(props: PictureProps) {
       {held ? (
         <>
           <Metal region={stock} {...at} />
-          {step && <Removed region={step.removes} {...at} />}
           <Outline region={stock} {...at} />
           <Outline region={finished} dashed {...at} />
           {step && <Finished edges={done} {...at} />}
+          {step && <Removed region={step.removes} {...at} />}
           {setup.support.length > 0 && <Centre map={map} at={0} />}
           <Jaws
             map={map}
             from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
             to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
             radius={gripRadius}
+            room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
             collet={props.holding?.kind === 'collet' || props.holding?.kind === 'softCollet'}
           />
           {step && <Threads part={part} map={map} view={view} brass={step.verb === 'thread' || step.verb === 'die' ? step.does[0] : undefined} />}

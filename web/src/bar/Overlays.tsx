@@ -82,13 +82,22 @@ export function MeasureHere({
   if (!f) return null;
   const x = map.x(view((f.near + f.far) / 2));
   const r = f.nearDiameter.nominal / 2;
+  // the balloon of the free face stands at its zero
+  const crowded = map.x(0) - x < 110;
   return (
     <g stroke="var(--ink)" strokeWidth={3} fill="none" data-role="measure">
       <path d={`M${x} ${map.y(r)}v-9h-26M${x} ${map.y(-r)}v9h-26`} />
       {bench && (
-        <text x={x + 8} y={map.y(r) - 6} stroke="none" style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>
-          measure here
-        </text>
+        <g strokeWidth={0.7}>
+          {crowded && <path d={`M${x} ${map.y(-r) + 9}L${map.x(0) + 20} ${map.axis + 22}`} />}
+          <text
+            x={crowded ? map.x(0) + 24 : x + 8}
+            y={crowded ? map.axis + 26 : map.y(r) - 6}
+            stroke="none"
+            style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>
+            measure here
+          </text>
+        </g>
       )}
     </g>
   );

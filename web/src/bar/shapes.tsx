@@ -111,18 +111,21 @@ export function Jaws({
   from,
   to,
   radius,
+  room,
   collet,
 }: {
   readonly map: Mapping;
   readonly from: number;
   readonly to: number;
   readonly radius: number;
+  /** px free above and below what is gripped */
+  readonly room: number;
   readonly collet: boolean;
 }) {
   const [left, right] = [map.x(from), map.x(to)];
   const wide = Math.max(right - left, 14);
   const step = collet ? 0 : wide / 4;
-  const tall = Math.max(8, Math.min(collet ? 16 : 30, map.y(radius) - 3));
+  const tall = Math.max(8, Math.min(collet ? 16 : 30, room));
   const low = Math.min(12, tall * 0.4);
   const half = (sign: 1 | -1) => {
     const y = map.y(sign * radius);

@@ -120,7 +120,7 @@ export function DialQuestion() {
               wanted={answer.limits}
               units={units}
               machine={machine}
-              huge="big"
+              huge="huge"
               last={{ text: asked.measured, celsius: answer.celsius }}
             />
           ) : (

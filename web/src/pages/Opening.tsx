@@ -182,10 +182,7 @@ export function Opening() {
                   />
                 ))}
               </div>
-              <p className="quiet mt-4">
-                Local codes, the machine’s manual and licensed or supervised practice come first. Numbers here are starting points: check clearances
-                by hand before power.
-              </p>
+              <p className="quiet mt-4">Numbers here are starting points: check clearances by hand before power.</p>
             </>
           )}
         </main>

@@ -39,7 +39,9 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
   const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under;
   return (
     <div data-testid="advice" data-next={advice.next} aria-live="polite">
-      <div className="quiet">{under ? 'Under size' : heading[advice.next]}</div>
+      <div className="quiet">
+        {under ? 'Under size' : heading[advice.next]}; aim <FigureNumber figure={advice.aim} units={units} />
+      </div>
       {advice.dial ? (
         <div className="row-big">
           <span className={huge}>
@@ -83,12 +85,6 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
             )}
           </div>
         )}
-        <div>
-          <div className="quiet">aim</div>
-          <span className="large mid quiet">
-            <FigureNumber figure={advice.aim} units={units} />
-          </span>
-        </div>
       </div>
       <div className="line">
         {advice.because.map((r, i) => (

@@ -154,14 +154,26 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         ) : (
           <Settings step={step} units={units} />
         )}
-        {limits && readings.length > 0 && (
-          <div className="past mt-2" aria-label="readings so far">
-            {readings.map((r) => `${r.value.text}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`).join(' → ')}
-          </div>
-        )}
         {limits && (
-          <div className="quiet" style={{ fontSize: 16 }}>
-            {speedAndFeed(step, units)}
+          <div className="d-flex gap-3 align-items-center mt-2" style={{ fontSize: 16 }}>
+            <select
+              className="form-select"
+              style={{ width: 190 }}
+              aria-label="gauge"
+              value={chosenGauge}
+              onChange={(e) => setChosenGauge(e.target.value)}>
+              {kit.gauges
+                .filter((g) => g.kind === 'caliper' || g.kind === 'micrometer')
+                .map((g) => (
+                  <option key={g.id} value={g.id}>
+                    {g.name}
+                  </option>
+                ))}
+            </select>
+            <span className="quiet text-nowrap">{speedAndFeed(step, units)}</span>
+            <span className="past" aria-label="readings so far">
+              {readings.map((r) => `${r.value.text}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`).join(' → ')}
+            </span>
           </div>
         )}
         {step.cautions.length > 0 && (
@@ -195,9 +207,6 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           localStorage.setItem(GAUGE_UNITS, u);
           setText('');
         }}
-        gauges={kit.gauges.filter((g) => g.kind === 'caliper' || g.kind === 'micrometer')}
-        gauge={chosenGauge}
-        onGauge={setChosenGauge}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
         label={nextLabel(limits !== undefined, typed, advice?.next)}
         onNext={next}

@@ -192,7 +192,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
                   </th>
                   <th style={{ width: '22%' }}>hole in end {list === 'boreRight' ? 'A' : 'B'}</th>
                   <th style={{ width: '15%' }}>depth</th>
-                  <th>bottom, degrees or flat</th>
+                  <th>bottom</th>
                   <th>finish</th>
                   <th style={{ width: '24%' }}>note</th>
                   <th style={{ width: 92 }}>

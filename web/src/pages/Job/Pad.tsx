@@ -1,4 +1,4 @@
-import type { Gauge, Units } from '@obra/core';
+import type { Units } from '@obra/core';
 import { useRef } from 'react';
 
 interface Props {
@@ -11,9 +11,6 @@ interface Props {
   readonly onField: (field: 'size' | 'celsius') => void;
   readonly units: Units;
   readonly onUnits: (units: Units) => void;
-  readonly gauges: readonly Gauge[];
-  readonly gauge: string;
-  readonly onGauge: (id: string) => void;
   readonly said: string | undefined;
   readonly label: string;
   readonly onNext: () => void;
@@ -90,18 +87,6 @@ export function Pad(p: Props) {
             onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
             {p.units === 'mm' ? 'mm' : 'inch'}
           </button>
-          <select
-            className="form-select"
-            style={{ gridColumn: '1 / -1' }}
-            aria-label="gauge"
-            value={p.gauge}
-            onChange={(e) => p.onGauge(e.target.value)}>
-            {p.gauges.map((g) => (
-              <option key={g.id} value={g.id}>
-                {g.name}
-              </option>
-            ))}
-          </select>
         </>
       )}
       <button type="button" className="next" onClick={p.onNext} data-testid="next">

@@ -97,7 +97,10 @@ export function Row({ view, row, list, number, threads, onEnter, onMove }: RowPr
           <td>{edge('far', 'edge to B')}</td>
         </>
       ) : (
-        <td>{cell('far', 'bottom', row.far?.text ?? '')}</td>
+        <td>
+          {cell('far', 'bottom', row.far?.text ?? '')}
+          <div className="said">degrees or flat</div>
+        </td>
       )}
       {threads && (
         <td>

@@ -17,7 +17,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       {speed && (
         <Big figure={speed} units={units}>
           {typeof speed.of['v'] === 'number' && typeof speed.of['d'] === 'number'
-            ? `asked ${Math.round((1000 * speed.of['v']) / (Math.PI * speed.of['d']))}`
+            ? `(${Math.round((1000 * speed.of['v']) / (Math.PI * speed.of['d']))} asked)`
             : ''}
         </Big>
       )}
@@ -33,7 +33,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       )}
       {to && (
         <Big figure={to} units={units} size="mid">
-          to
+          to size
         </Big>
       )}
       {point && (
@@ -93,7 +93,7 @@ function DataChoice({ view, step }: { readonly view: JobView; readonly step: Ste
       {speeds.length > 0 && (
         <Form.Select
           size="sm"
-          style={{ width: 100 }}
+          style={{ width: 116 }}
           aria-label="Speed for this step"
           value={String(speed.value)}
           onChange={(e) => set({ speed: Number(e.target.value) })}>
@@ -107,7 +107,7 @@ function DataChoice({ view, step }: { readonly view: JobView; readonly step: Ste
       {feed && feed.formula !== 'feedByHand' && feed.formula !== 'feedOfThread' && machine.feeds.length > 0 && (
         <Form.Select
           size="sm"
-          style={{ width: 100 }}
+          style={{ width: 116 }}
           aria-label="Feed for this step"
           value={String(feed.value)}
           onChange={(e) => set({ feed: Number(e.target.value) })}>

@@ -1,5 +1,5 @@
 import { materialOf, readDrawing, writeJobFile } from '@obra/core';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { download, fileName } from '../../app/download';
@@ -37,29 +37,29 @@ export function JobPage() {
   const part = useMemo(() => (drawing ? readDrawing(drawing) : undefined), [drawing]);
   const route = planned.plan?.routes[0];
   const steps = useMemo(() => route?.setups.flatMap((s) => s.steps) ?? [], [route]);
-  const chosen = search.get('at') ?? undefined;
+  const asksFor = search.get('at') ?? undefined;
+  const here = `${id}/${stage}`;
+  const [chosen, setChosen] = useState(asksFor);
+  const [seen, setSeen] = useState(here);
+  if (seen !== here) {
+    setSeen(here);
+    setChosen(asksFor);
+  }
   const undo = open?.undo;
   const redo = open?.redo;
-  // where the next press goes on from: keys may come faster than the address changes
-  const latest = useRef(chosen);
-  useEffect(() => {
-    latest.current = chosen;
-  }, [chosen]);
-  const choose = useCallback(
-    (at: string) => {
-      latest.current = at;
-      setSearch({ at }, { replace: true });
-    },
-    [setSearch],
-  );
+  const choose = useCallback((at: string) => setChosen(at), []);
   const move = useCallback(
-    (by: number) => {
-      const now = steps.findIndex((s) => s.id === latest.current);
-      const next = steps[Math.min(Math.max(now + by, 0), steps.length - 1)];
-      if (next) choose(next.id);
-    },
-    [steps, choose],
+    (by: number) =>
+      setChosen((at) => {
+        const now = steps.findIndex((s) => s.id === at);
+        return steps[Math.min(Math.max(now + by, 0), steps.length - 1)]?.id ?? at;
+      }),
+    [steps],
   );
+  // the address follows what is chosen, so that a reload comes back to it
+  useEffect(() => {
+    if (chosen !== undefined && search.get('at') !== chosen) setSearch({ at: chosen }, { replace: true });
+  }, [chosen, search, setSearch]);
   useKeys(
     useMemo(
       () => ({
