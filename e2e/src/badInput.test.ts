@@ -79,7 +79,11 @@ describe('cells', () => {
 
   it('a part 9 m long is planned, with its checks, and drawn inside the picture', async () => {
     await fill(page, 'length, row 2', '9000');
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('2');
     await sees(page, 'are wanted');
+    await page.keyboard.press('1');
+    await sees(page, 'edge to A');
     const outside = await page.$$eval('[data-testid="bar"] svg path', (all) => {
       const box = document.querySelector('[data-testid="bar"]')?.getBoundingClientRect();
       return box

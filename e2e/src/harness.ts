@@ -96,7 +96,7 @@ export async function freshPage(
 }
 
 /** Waits until the page's text holds these words. */
-export async function sees(page: Page, words: string, timeout = 8000): Promise<void> {
+export async function sees(page: Page, words: string, timeout = 20_000): Promise<void> {
   try {
     await page.waitForFunction((w: string) => document.body.innerText.includes(w), { timeout, polling: 100 }, words);
   } catch {
@@ -112,7 +112,7 @@ export async function press(page: Page, words: string): Promise<void> {
         [...document.querySelectorAll<HTMLElement>('button, a, [role="button"]')].find(
           (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
         ),
-      { timeout: 8000 },
+      { timeout: 20_000 },
       words,
     )
     .catch(() => {
@@ -123,7 +123,7 @@ export async function press(page: Page, words: string): Promise<void> {
 
 /** Types into the cell with this label, in place of what is there. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: 8000 });
+  const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: 20_000 });
   await cell?.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await cell?.type(text);
@@ -131,12 +131,12 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 
 /** What the big number of the advice says. */
 export async function advice(page: Page): Promise<{ readonly next: string; readonly text: string }> {
-  await page.waitForSelector('[data-testid="advice"]', { timeout: 8000 });
+  await page.waitForSelector('[data-testid="advice"]', { timeout: 20_000 });
   return page.$eval('[data-testid="advice"]', (e) => ({ next: (e as HTMLElement).dataset['next'] ?? '', text: (e as HTMLElement).innerText }));
 }
 
 export async function saved(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved', { timeout: 8000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved', { timeout: 20_000 });
 }
 
 /** A folder that downloads of this page go to, and how to wait for the next one. */
@@ -199,14 +199,14 @@ export function stepNumber(page: Page): Promise<string> {
 export async function movedOn(page: Page, from: string): Promise<void> {
   await page.waitForFunction(
     (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
-    { timeout: 8000, polling: 100 },
+    { timeout: 20_000, polling: 100 },
     from,
   );
 }
 
 /** Goes on at the Bench until the step with these words stands there. */
 export async function untilStep(page: Page, words: string): Promise<void> {
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 8000 });
+  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
   for (let i = 0; i < 40; i++) {
     if ((await page.$eval('.bench h1', (e) => e.textContent)).includes(words)) return;
     const at = await stepNumber(page);
@@ -230,7 +230,7 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
   await page.keyboard.press('Enter');
   await page.waitForFunction(
     (was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was,
-    { timeout: 8000, polling: 100 },
+    { timeout: 20_000, polling: 100 },
     before,
   );
 }
@@ -238,5 +238,5 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
 /** Says that the advised cut was taken. */
 export async function takeCut(page: Page): Promise<void> {
   await pressNext(page);
-  await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 8000 });
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
 }

@@ -97,7 +97,7 @@ describe('a browser killed without warning', () => {
         else await pressNext(page);
         await page.waitForFunction(
           (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
-          { timeout: 8000 },
+          { timeout: 20_000 },
           at,
         );
         expected++;

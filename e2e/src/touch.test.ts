@@ -25,7 +25,7 @@ async function tap(words: string): Promise<void> {
       [...document.querySelectorAll<HTMLElement>('button, a')].find(
         (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
       ),
-    { timeout: 8000 },
+    { timeout: 20_000 },
     words,
   );
   await (handle as unknown as { tap: () => Promise<void> }).tap();

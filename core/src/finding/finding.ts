@@ -30,4 +30,14 @@ export interface Reason {
   readonly binds: readonly string[];
 }
 
+/** The row, setup or thing that a finding is about, without aspect or verb: 's2' of 's2.diameter' and of 'finish-turn@s2:left-1'. */
+export const subjectOf = (finding: Finding): string => (finding.about.split('@').at(-1) ?? '').split(/[.:]/)[0] ?? '';
+
+const gravity = { stop: 0, caution: 1, note: 2 } as const;
+
+/** The gravest first. */
+export const gravestFirst = (findings: readonly Finding[]): readonly Finding[] =>
+  findings.toSorted((a, b) => gravity[a.severity] - gravity[b.severity]);
+
+/** What a finding is about, with its code: the same check about the same thing has the same key. */
 export const findingKey = (finding: Finding): string => `${finding.code}@${finding.about}`;

@@ -1,3 +1,3 @@
 export { applyEdits } from './applyEdits';
-export { findingKey } from './finding';
+export { findingKey, gravestFirst, subjectOf } from './finding';
 export type { Edit, Finding, Mend, Reason, Severity } from './finding';

@@ -1,9 +1,11 @@
 import type { Entry } from '../document';
 import { parseJobText } from '../document';
 import { writeJobFile } from '../exchange';
+import { type Finding, subjectOf } from '../finding';
 import { inspect } from '../inspection';
-import { benchState, issued, plan, sizedBy } from './index';
-import { demoJob, demoShop } from './demo.fixture';
+import { writeSentence } from '../quantity';
+import { benchState, issued, openStops, plan, progressOf, sizedBy, stagesOf } from './index';
+import { demoJob, demoShop, jobOf } from './demo.fixture';
 
 const shop = demoShop();
 const axle = demoJob('sheave-axle');
@@ -105,5 +107,60 @@ describe('the job file', () => {
     const log = [...before, read('19.626')];
     const back = parseJobText(writeJobFile(stored, log));
     expect(back).toEqual({ ok: true, value: { obra: 'job', ...stored, log } });
+  });
+});
+
+describe('how far a job is', () => {
+  const said = (of: typeof job, log: readonly Entry[] = []) => {
+    const { reached, next } = progressOf(of, plan(of, shop), log);
+    return `${reached}: ${writeSentence(next, 'mm')}`;
+  };
+
+  it.each([
+    ['drawing: type the first row', { ...axle, drawing: { ...axle.drawing, outside: [] } }, []],
+    [
+      'drawing: mend the drawing',
+      { ...axle, drawing: { ...axle.drawing, outside: axle.drawing.outside.map((r) => ({ ...r, size: { text: '?', units: 'mm' as const } })) } },
+      [],
+    ],
+    ['holding: choose bar and holding', { ...axle, drawing: { ...axle.drawing, material: 'aluminium' } }, []],
+    ['route: give it out to the Bench', axle, []],
+    ['bench: piece 1, step 6 of 18', job, before],
+    ['inspection: inspect and file', job, [1, 2].flatMap((piece) => ids.map((id) => done(id, piece)))],
+  ] as const)('%s', (says, of, log) => {
+    expect(said(of, log)).toBe(says);
+  });
+
+  it('waits for a stop until it is overruled by name', () => {
+    const fast = { ...axle, choices: [{ kind: 'data' as const, id: 'd', step: 'finish-turn@s2', speed: 9000 }] };
+    expect(said(fast)).toBe('route: 1 stop to clear');
+    const key = 'speed-above-holding@finish-turn@s2';
+    const overruled = {
+      ...fast,
+      choices: [...fast.choices, { kind: 'overrule' as const, id: 'o', finding: key, said: 'so be it', by: 'me', why: 'air cut' }],
+    };
+    expect(openStops(overruled, plan(overruled, shop))).toEqual([]);
+    expect(said(overruled)).toBe('route: give it out to the Bench');
+  });
+
+  it('shows each check at the stage where it arises, and at the drawing where a fix redraws', () => {
+    const found = (line: string, code: string): Finding => {
+      const finding = plan(jobOf(line), shop).findings.find((f) => f.code === code);
+      if (!finding) throw new Error(code);
+      return finding;
+    };
+    expect(stagesOf(found('25 -0.02 -0.05 x 40', 'nominal-excluded'))).toEqual(['drawing']);
+    expect(stagesOf(found('12 x 100', 'stick-out'))).toEqual(['holding']);
+    const deep = jobOf('40 x 200');
+    const holed = {
+      ...deep,
+      drawing: {
+        ...deep.drawing,
+        boreRight: [{ id: 'h', size: { text: '8', units: 'mm' as const }, length: { text: '140', units: 'mm' as const } }],
+      },
+    };
+    const drill = plan(holed, shop).findings.find((f) => f.code === 'deeper-than-drill');
+    expect(drill && stagesOf(drill)).toEqual(['drawing', 'route']);
+    expect(drill && subjectOf(drill)).toBe('h');
   });
 });

@@ -180,7 +180,12 @@ function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readon
   return {
     bar: { id: bar, cut },
     setups,
-    cost: { minutes, risk, total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }) },
+    cost: {
+      minutes,
+      all: figure('time', 'forPieces', { minutes: minutes.value, pieces: job.pieces }),
+      risk,
+      total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }),
+    },
     differs: say`end A first, then turned round`,
     schedule,
   };

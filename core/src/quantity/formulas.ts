@@ -159,6 +159,13 @@ export const formulas = {
   totalMinutes: define<never, 'minutes'>('sum of the steps', 'arithmetic', { minutes: ['time', 'minutes of each step'] }, (_, { minutes }) =>
     minutes.reduce((sum, m) => sum + m, 0),
   ),
+  forPieces: define(
+    'minutes of one piece x pieces',
+    'arithmetic',
+    { minutes: ['time', 'minutes of one piece'], pieces: ['count', 'pieces'] },
+    ({ minutes, pieces }) => minutes * pieces,
+  ),
+  counted: define('counted in the record of this job', 'arithmetic', { count: ['count', 'entries'] }, ({ count }) => count),
   startsAfter: define<never, 'minutes'>('sum of all that comes before', 'arithmetic', { minutes: ['time', 'minutes before'] }, (_, { minutes }) =>
     minutes.reduce((sum, m) => sum + m, 0),
   ),

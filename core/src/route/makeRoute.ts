@@ -320,6 +320,7 @@ function setupOf(
     stickOut,
     gripped,
     before,
+    minutes: figure('time', 'totalMinutes', { minutes: steps.map((s) => s.figures['minutes']?.value ?? 0) }),
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),
     steps,
     lengths: making.ctx.part.features

@@ -37,6 +37,7 @@ export interface Setup {
   readonly grip: Figure;
   readonly stickOut: Figure;
   readonly runout: Figure;
+  readonly minutes: Figure;
   /** z of the bar or piece that the jaws hold: from, to */
   readonly gripped: readonly [number, number];
   readonly before: Region;
@@ -47,7 +48,7 @@ export interface Setup {
 export interface Route {
   readonly bar: { readonly id: string; readonly cut: Figure };
   readonly setups: readonly Setup[];
-  readonly cost: { readonly minutes: Figure; readonly risk: Figure; readonly total: Figure };
+  readonly cost: { readonly minutes: Figure; /** of all pieces */ readonly all: Figure; readonly risk: Figure; readonly total: Figure };
   readonly differs: Sentence;
   readonly schedule: readonly {
     readonly piece: number;

@@ -3,7 +3,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Dimensions } from './Dimensions';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
-import { Characteristics, HeldEnds, MeasureHere, Ruler } from './Overlays';
+import { Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
 import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed } from './shapes';
 import { usePanZoom } from './usePanZoom';
@@ -141,6 +141,7 @@ function Picture(props: PictureProps) {
         </>
       )}
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
+      {!turned && props.findings && <CheckMarks part={part} map={map} findings={props.findings} units={units} />}
       {show === 'drawing' && props.onPick && <Hits part={part} map={map} height={height} onPick={props.onPick} />}
     </>
   );

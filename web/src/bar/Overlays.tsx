@@ -1,4 +1,5 @@
-import type { Characteristic, Part, Step, Units } from '@obra/core';
+import { type Characteristic, type Finding, gravestFirst, type Part, type Step, subjectOf, type Units, writeSentence } from '@obra/core';
+import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
 import type { PictureProps } from './props';
 import { Balloon } from './shapes';
@@ -144,6 +145,40 @@ export function Ruler({
             </text>
           ),
       )}
+    </g>
+  );
+}
+
+/** The gravest check of each row, at the row. */
+export function CheckMarks({
+  part,
+  map,
+  findings,
+  units,
+}: {
+  readonly part: Part;
+  readonly map: Mapping;
+  readonly findings: readonly Finding[];
+  readonly units: Units;
+}) {
+  return (
+    <g>
+      {part.features.map((f) => {
+        const [gravest] = gravestFirst(findings.filter((finding) => subjectOf(finding) === f.id));
+        if (!gravest) return null;
+        const x = (map.x(f.near) + map.x(f.far)) / 2;
+        const y = f.side === 'outside' ? map.y(f.nearDiameter.nominal / 4) : map.axis;
+        return (
+          <g
+            key={f.id}
+            transform={`translate(${x - 8} ${y - 8})`}
+            role="img"
+            aria-label={`${gravest.severity}: ${writeSentence(gravest.says, units)}`}
+            data-role="check">
+            <MarkShape severity={gravest.severity} />
+          </g>
+        );
+      })}
     </g>
   );
 }

@@ -1,4 +1,4 @@
-import type { Holding, Part, Setup, Step, Units } from '@obra/core';
+import type { Finding, Holding, Part, Setup, Step, Units } from '@obra/core';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;
@@ -12,6 +12,8 @@ export interface BarPictureProps {
   readonly show: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';
   readonly chosen?: string | undefined;
   readonly marks?: Readonly<Record<string, 'in' | 'over' | 'under' | 'cannotTell'>>;
+  /** checks, marked at the row they are about */
+  readonly findings?: readonly Finding[];
   readonly onPick?: (row: string) => void;
   readonly height?: number;
 }

@@ -28,7 +28,7 @@ export function Metal({ region, ...at }: Props & { readonly region: Region }) {
     <g>
       <path d={pathOf(region, at, 1)} fill="var(--steel)" fillRule="evenodd" />
       <path d={pathOf(region, at, -1)} fill="var(--steel)" fillRule="evenodd" />
-      <path d={pathOf(region, at, -1)} fill={at.map.scale > 0 ? 'url(#hatch)' : 'none'} fillRule="evenodd" />
+      <path d={pathOf(region, at, -1)} fill="url(#hatch)" fillRule="evenodd" />
     </g>
   );
 }

@@ -1,14 +1,13 @@
 import {
-  benchState,
   blankJob,
-  type Entry,
   type Job,
   materialOf,
   parseJobText,
-  plan as planJob,
+  plan,
+  progressOf,
   readDrawing,
-  type Shop,
   type StoredJob,
+  type StoredShop,
   writeJobFile,
   writeSentence,
 } from '@obra/core';
@@ -31,7 +30,7 @@ const TOO_LARGE = 20_000_000;
 export function Jobs() {
   useTitle('Jobs');
   const { data, mutate, error } = useSWR<JobList, Error>('jobs', () => listJobs(), { revalidateOnMount: true });
-  const { data: shop } = useSWR('shop-of-list', () => loadShop());
+  const { data: shop } = useSWR('shop', () => loadShop());
   const [says, setSays] = useState<string>();
   const [undo, setUndo] = useState<{ readonly says: string; readonly act: () => Promise<void> }>();
   const file = useRef<HTMLInputElement>(null);
@@ -144,7 +143,7 @@ export function Jobs() {
             </thead>
             <tbody>
               {data.jobs.map((j) => (
-                <JobLine key={j.id} stored={j} shop={shop?.shop} onDelete={() => void remove(j)} onCopy={() => void another(j.job)} />
+                <JobLine key={j.id} stored={j} shop={shop} onDelete={() => void remove(j)} onCopy={() => void another(j.job)} />
               ))}
             </tbody>
           </table>
@@ -177,31 +176,34 @@ function JobLine({
   onCopy,
 }: {
   readonly stored: StoredJob;
-  readonly shop: Shop | undefined;
+  readonly shop: StoredShop | undefined;
   readonly onDelete: () => void;
   readonly onCopy: () => void;
 }) {
   const { job, id } = stored;
+  const { units } = useUnits('mm');
   const { data: log } = useSWR(['log', id], () => loadLog(id));
-  const { data: stage } = useSWR(shop && log ? ['stage', id, stored.revision, log.length] : null, () => stageOf(job, shop, log ?? []));
-  const stages = stage ?? { reached: '', next: '', to: 'drawing' };
+  const { data: progress } = useSWR(shop && log ? ['progress', id, stored.revision, shop.revision, log.length] : null, () =>
+    shop ? progressOf(job, plan(job, shop.shop), log ?? []) : undefined,
+  );
+  const to = progress?.reached ?? 'drawing';
   return (
     <tr>
       <td>
-        <Link to={`/jobs/${id}/${stages.to}`} tabIndex={-1} aria-hidden="true">
+        <Link to={`/jobs/${id}/${to}`} tabIndex={-1} aria-hidden="true">
           <SmallPart part={readDrawing(job.drawing)} />
         </Link>
       </td>
       <td>
-        <Link to={`/jobs/${id}/${stages.to}`}>
+        <Link to={`/jobs/${id}/${to}`}>
           <strong>{job.name}</strong>
         </Link>
         <div className="quiet">{job.customer}</div>
       </td>
       <td className="fig">{job.pieces}</td>
       <td>{materialOf(job.drawing.material).name}</td>
-      <td>{stages.reached}</td>
-      <td>{stages.next}</td>
+      <td>{progress?.reached}</td>
+      <td>{progress && writeSentence(progress.next, units)}</td>
       <td className="text-end">
         <Dropdown align="end">
           <Dropdown.Toggle variant="outline-dark" size="sm" aria-label={`actions for ${job.name}`}>
@@ -222,24 +224,4 @@ function JobLine({
       </td>
     </tr>
   );
-}
-
-/** How far a job is and what comes next, in words. */
-function stageOf(job: Job, shop: Shop | undefined, log: readonly Entry[]): { readonly reached: string; readonly next: string; readonly to: string } {
-  if (!shop) return { reached: '', next: '', to: 'drawing' };
-  const plan = planJob(job, shop);
-  const stops = plan.findings.filter((f) => f.severity === 'stop').length;
-  if (plan.reached === 'drawing')
-    return { reached: 'drawing', next: job.drawing.outside.length === 0 ? 'type the first row' : 'mend the drawing', to: 'drawing' };
-  if (plan.reached === 'holding') return { reached: 'holding', next: 'choose a bar', to: 'holding' };
-  if (!job.issue)
-    return { reached: 'route', next: stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''} to clear` : 'give it out to the Bench', to: 'route' };
-  const state = benchState(job, plan, log);
-  if (state.at === null) return { reached: 'inspection', next: 'inspect and file', to: 'inspection' };
-  const all = plan.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
-  return {
-    reached: 'bench',
-    next: `piece ${state.at.piece}, step ${all.findIndex((s) => s.id === state.at?.step) + 1} of ${all.length}`,
-    to: 'bench',
-  };
 }

@@ -14,7 +14,7 @@ import { createJob } from '../data/jobs';
 import { useShop } from '../data/session';
 import { Assumptions } from '../fields';
 import { OperationSheet } from '../sheet';
-import { Big, Checks } from '../slate';
+import { Big, Checks, FigureNumber } from '../slate';
 import { usePlan } from '../work/usePlan';
 
 const KEPT = 'obra-line';
@@ -123,7 +123,7 @@ export function Opening() {
           or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link>
         </div>
       </section>
-      <BarPicture part={part} units={units} show="drawing" typed={typedRows} />
+      <BarPicture part={part} units={units} show="drawing" typed={typedRows} findings={part?.findings ?? []} />
       <div className="work">
         <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">
           {route && typed ? (
@@ -141,7 +141,7 @@ export function Opening() {
                 </>
               )}
               <div className="quiet">
-                {writeWithUnit({ is: 'time', value: route.cost.minutes.value }, units)}, {route.setups.length} setups
+                <FigureNumber figure={route.cost.minutes} units={units} withUnit />, {route.setups.length} setups
               </div>
               <hr />
             </>

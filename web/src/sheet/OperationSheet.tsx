@@ -27,7 +27,6 @@ export function OperationSheet(props: Props) {
 
 function SetupBlock({ setup, number, before, ...props }: Props & { readonly setup: Setup; readonly number: number; readonly before: number }) {
   const { units } = props;
-  const minutes = setup.steps.reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
   const zero = setup.end === 'left' ? 'B' : 'A';
   return (
     <table className="ops" style={{ marginTop: number > 1 ? 18 : 0 }}>
@@ -42,7 +41,7 @@ function SetupBlock({ setup, number, before, ...props }: Props & { readonly setu
           </span>
           <strong>zero: face {zero}</strong>
           <span className="quiet" style={{ marginLeft: 'auto' }}>
-            {writeMinutes(minutes)}
+            <FigureNumber figure={setup.minutes} units={units} text={writeMinutes(setup.minutes.value)} />
           </span>
         </div>
       </caption>

@@ -69,7 +69,9 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
             </span>
             <span className="quiet"> ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}</span>
             {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && (
-              <span className="quiet">, reads {write(advice.reads, units).text} warm</span>
+              <span className="quiet">
+                , reads <FigureNumber figure={advice.reads} units={units} /> warm
+              </span>
             )}
           </div>
         )}

@@ -1,10 +1,8 @@
-import { type Edit, type Finding, findingKey, type Units, writeSentence } from '@obra/core';
+import { type Edit, type Finding, findingKey, gravestFirst, type Units, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import { Mark } from './Mark';
 
 export type Apply = (edits: readonly Edit[], to: 'job' | 'shop') => void;
-
-const order = { stop: 0, caution: 1, note: 2 } as const;
 
 /** Checks with their fixes, the gravest first. */
 export function Checks({
@@ -21,24 +19,22 @@ export function Checks({
   if (findings.length === 0) return null;
   return (
     <ul className="checks" aria-label="checks">
-      {findings
-        .toSorted((a, b) => order[a.severity] - order[b.severity])
-        .map((f) => (
-          <li key={findingKey(f)} data-code={f.code}>
-            <Mark severity={f.severity} dark={dark} />
-            <div>{writeSentence(f.says, units)}</div>
-            <div className="quiet">{writeSentence(f.why, units)}</div>
-            {apply && f.mends.length > 0 && (
-              <div className="fixes">
-                {f.mends.map((m, i) => (
-                  <Button key={i} size="sm" variant={dark ? 'outline-light' : 'outline-dark'} onClick={() => apply(m.edits, m.to)}>
-                    {writeSentence(m.says, units)}
-                  </Button>
-                ))}
-              </div>
-            )}
-          </li>
-        ))}
+      {gravestFirst(findings).map((f) => (
+        <li key={findingKey(f)} data-code={f.code}>
+          <Mark severity={f.severity} dark={dark} />
+          <div>{writeSentence(f.says, units)}</div>
+          <div className="quiet">{writeSentence(f.why, units)}</div>
+          {apply && f.mends.length > 0 && (
+            <div className="fixes">
+              {f.mends.map((m, i) => (
+                <Button key={i} size="sm" variant={dark ? 'outline-light' : 'outline-dark'} onClick={() => apply(m.edits, m.to)}>
+                  {writeSentence(m.says, units)}
+                </Button>
+              ))}
+            </div>
+          )}
+        </li>
+      ))}
     </ul>
   );
 }

@@ -2,4 +2,4 @@ export { AdviceCard } from './AdviceCard';
 export { Big } from './Big';
 export { Checks } from './Checks';
 export { FigureNumber } from './FigureNumber';
-export { Mark } from './Mark';
+export { Mark, MarkShape } from './Mark';

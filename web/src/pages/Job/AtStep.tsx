@@ -119,7 +119,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         ' ': next,
         Enter: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
         PageDown: next,
-        i: () => document.querySelector<HTMLButtonElement>('.bench button.figure')?.click(),
+        i: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
       }),
       [next],
     ),

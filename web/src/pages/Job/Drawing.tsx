@@ -1,4 +1,4 @@
-import { type Edit, figure, materials, type Section } from '@obra/core';
+import { type Edit, figure, materials, type Section, stagesOf } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../data/ids';
 import { Big, Checks } from '../../slate';
@@ -7,7 +7,7 @@ import type { JobView } from './view';
 
 /** The drawing as rows from the right-hand end; the picture above answers while one types. */
 export function Drawing({ view }: { readonly view: JobView }) {
-  const { job, part, units, open, plan } = view;
+  const { job, part, units, open } = view;
   const { outside, boreRight, boreLeft, material, untoleranced } = job.drawing;
   const threads = part.features.some((f) => f.form === 'thread');
   const addRow = (after?: string) => {
@@ -40,18 +40,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
     ]);
     focusSoon(`${id}.size`);
   };
-  const findings = [
-    ...part.findings,
-    ...(plan && plan.reached !== 'drawing'
-      ? plan.findings.filter(
-          (f) =>
-            !part.findings.some((p) => p.code === f.code && p.about === f.about) &&
-            ['bar-too-small', 'bar-too-short', 'changed-since-issue', 'deeper-than-drill', 'deeper-than-quill', 'no-drill', 'flat-bottom'].includes(
-              f.code,
-            ),
-        )
-      : []),
-  ];
+  const findings = view.findings.filter((f) => stagesOf(f).includes('drawing'));
   const widest = part.features.filter((f) => f.side === 'outside').toSorted((a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal)[0];
   return (
     <div className="work">

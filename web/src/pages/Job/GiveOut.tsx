@@ -1,4 +1,4 @@
-import { type Choice, issued, writeSentence } from '@obra/core';
+import { type Choice, findingKey, issued, openStops, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { VERSION } from '../../app/version';
@@ -21,8 +21,7 @@ export function GiveOut({ view }: { readonly view: JobView }) {
         <Button onClick={() => void navigate(`/jobs/${id}/bench`)}>to the Bench</Button>
       </>
     );
-  const overruled = new Set(job.choices.flatMap((c) => (c.kind === 'overrule' ? [c.finding] : [])));
-  const stops = (plan?.findings ?? []).filter((f) => f.severity === 'stop' && !overruled.has(`${f.code}@${f.about}`));
+  const stops = plan ? openStops(job, plan) : [];
   const give = async () => {
     if (!route) return;
     open.replace(issued(job, route, shop, now(), VERSION));
@@ -34,7 +33,7 @@ export function GiveOut({ view }: { readonly view: JobView }) {
     const value: Choice = {
       kind: 'overrule',
       id: `over-${String(job.choices.length)}-${stop.code}`.slice(0, 40),
-      finding: `${stop.code}@${stop.about}`,
+      finding: findingKey(stop),
       said: writeSentence(stop.says, units),
       by: 'at this desk',
       why: 'decided by the person at the machine',

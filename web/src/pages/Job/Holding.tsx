@@ -1,18 +1,16 @@
-import { type Choice, type Edit, mmOf, parseLength, write, writeSentence, writeWithUnit } from '@obra/core';
+import { type Choice, type Edit, mmOf, parseLength, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Assumptions, holdingName } from '../../fields';
 import { Big, Checks, FigureNumber, Mark } from '../../slate';
 import type { JobView } from './view';
 
-const FIRST = ['bar-too-small', 'bar-too-short', 'stick-out', 'holding-range', 'no-machine', 'no-holding', 'speed-above-holding', 'choice-orphaned'];
-
 /** Which bar, what grips it, what supports it, how much to cut. */
 export function Holding({ view }: { readonly view: JobView }) {
   const { job, shop, plan, setup, units, open, older } = view;
   const route = plan?.routes[0];
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
-  const findings = (plan?.findings ?? []).filter((f) => FIRST.includes(f.code) || f.severity === 'stop');
+  const findings = view.findings.filter((f) => stagesOf(f).includes('holding') || f.severity === 'stop');
   const options = plan?.holdings.filter((h) => h.setup === (setup?.id ?? 'right-1')) ?? [];
   const ratio = setup ? options.find((o) => o.holding === setup.holding && o.support.length > 0 === setup.support.length > 0) : undefined;
   const take = (o: (typeof options)[number]) => {

@@ -1,7 +1,18 @@
-import { type Characteristic, type Entry, inspect, parseLength, type Units, type Verdict, write, writeSentence, writeWithUnit } from '@obra/core';
+import {
+  type Characteristic,
+  type Entry,
+  figure,
+  inspect,
+  parseLength,
+  type Units,
+  type Verdict,
+  write,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { FigureNumber } from '../../slate';
+import { Big, FigureNumber } from '../../slate';
 import type { JobView } from './view';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
@@ -27,14 +38,12 @@ export function Inspection({ view }: { readonly view: JobView }) {
     <div className="work">
       <aside className="slate noprint" aria-label="Slate">
         <h2>Measured</h2>
-        <div className="row-big">
-          <span className="big fig">{verdicts.length}</span>
-          <span className="quiet">of {sizes}</span>
-        </div>
-        <div className="row-big">
-          <span className={`mid fig ${bad > 0 ? 'out' : 'in'}`}>{bad}</span>
-          <span className="quiet">out of limits</span>
-        </div>
+        <Big figure={figure('count', 'counted', { count: verdicts.length })} units={units}>
+          of {sizes}
+        </Big>
+        <Big figure={figure('count', 'counted', { count: bad })} units={units} size="mid">
+          <span className={bad > 0 ? 'out' : ''}>out of limits</span>
+        </Big>
         <hr />
         <p className="quiet m-0" style={{ fontSize: 14 }}>
           Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.
@@ -47,7 +56,8 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <div className="printonly">
           <h1>{job.name}, inspection</h1>
           <p>
-            {job.customer} · {job.pieces} pieces · {new Date().toISOString().slice(0, 10)}
+            {job.customer} · {job.pieces} pieces · {new Date().toISOString().slice(0, 10)}. Local codes, the machine’s manual and licensed or
+            supervised practice come first.
           </p>
         </div>
         {job.pieces > 1 && (

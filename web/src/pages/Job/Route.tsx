@@ -1,7 +1,7 @@
 import { type Choice, type Edit, type Way, ways, wayOf, writeMinutes, writeSentence } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { OperationSheet } from '../../sheet';
-import { Checks } from '../../slate';
+import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
 import { StepSlate } from './StepSlate';
 import type { JobView } from './view';
@@ -11,7 +11,7 @@ export function Route({ view }: { readonly view: JobView }) {
   const { plan, units, step, steps, open, job, shop, older } = view;
   const route = plan?.routes[0];
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
-  const findings = plan?.findings ?? [];
+  const { findings } = view;
   return (
     <div className="work">
       <aside className={`slate noprint ${older ? 'older' : ''}`} aria-label="Slate">
@@ -52,9 +52,13 @@ export function Route({ view }: { readonly view: JobView }) {
               nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
             />
             <p className="quiet mt-3">
-              {writeMinutes(route.cost.minutes.value)} a piece
-              {job.pieces > 1 ? `, ${writeMinutes(route.cost.minutes.value * job.pieces)} for ${job.pieces}` : ''}. Collisions are not proved: check
-              clearances by hand before power.
+              <FigureNumber figure={route.cost.minutes} units={units} text={writeMinutes(route.cost.minutes.value)} /> a piece
+              {job.pieces > 1 && (
+                <>
+                  , <FigureNumber figure={route.cost.all} units={units} text={writeMinutes(route.cost.all.value)} /> for {job.pieces}
+                </>
+              )}
+              . Collisions are not proved: check clearances by hand before power.
             </p>
             {plan.toGet.length > 0 && (
               <>

@@ -1,7 +1,20 @@
-import { type Cell, parseEdge, parseFinish, parseLengthCell, type Section, write, writeSentence, writeWithUnit } from '@obra/core';
+import {
+  type Cell,
+  gravestFirst,
+  parseEdge,
+  parseFinish,
+  parseLengthCell,
+  type Section,
+  stagesOf,
+  subjectOf,
+  write,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 import { type KeyboardEvent, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { sizeSaid } from '../../fields';
+import { Mark } from '../../slate';
 import type { JobView } from './view';
 
 export type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
@@ -23,6 +36,7 @@ export function Row({ view, row, list, number, threads, onEnter, onMove }: RowPr
   const at = `drawing/${list}/#${row.id}`;
   const outside = list === 'outside';
   const feature = part.features.find((f) => f.id === row.id);
+  const [gravest] = gravestFirst(view.findings.filter((f) => subjectOf(f) === row.id && stagesOf(f).includes('drawing')));
   const long = parseLengthCell(row.length.text, row.length.units);
   const said = {
     size: sizeSaid(row.size.text, row.size.units, job.drawing.untoleranced, units),
@@ -75,7 +89,14 @@ export function Row({ view, row, list, number, threads, onEnter, onMove }: RowPr
     cell(column, label, row[column]?.text ?? '', row[column] ? !parseEdge(row[column].text, row[column].units).ok : false);
   return (
     <tr className={focused ? 'at' : ''}>
-      <td className="grab">{outside ? number : ''}</td>
+      <td className="grab">
+        {outside ? number : ''}
+        {gravest && (
+          <span title={writeSentence(gravest.says, units)} data-row-check={gravest.code}>
+            <Mark severity={gravest.severity} />
+          </span>
+        )}
+      </td>
       <td>
         {cell('size', 'size', row.size.text, said.size.bad)}
         <div className={`said ${said.size.bad ? 'bad' : ''}`} title={said.size.text} data-said={`${row.id}.size`}>

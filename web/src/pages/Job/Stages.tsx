@@ -1,4 +1,4 @@
-import { benchState, inspect, writeMinutes } from '@obra/core';
+import { benchState, inspect, stagesOf, writeMinutes } from '@obra/core';
 import { NavLink } from 'react-router';
 import { holdingName } from '../../fields';
 import type { JobView } from './view';
@@ -22,7 +22,7 @@ export function Stages({ id, stage, view }: { readonly id: string; readonly stag
   );
 }
 
-function openOf({ part, plan, job, shop, log, steps }: JobView): Readonly<Record<Stage, string>> {
+function openOf({ part, plan, job, shop, log, steps, findings }: JobView): Readonly<Record<Stage, string>> {
   const route = plan?.routes[0];
   const first = route?.setups[0];
   const toStop = part.findings.filter((f) => f.severity === 'stop').length;
@@ -30,10 +30,14 @@ function openOf({ part, plan, job, shop, log, steps }: JobView): Readonly<Record
   const verdicts = inspect(part, job.issue?.kit ?? shop, log);
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
   const at = steps.findIndex((s) => s.id === state?.at?.step);
+  const checks = (at: 'drawing' | 'holding' | 'route') => {
+    const n = findings.filter((f) => stagesOf(f).includes(at)).length;
+    return n === 0 ? '' : n === 1 ? ', 1 check' : `, ${n} checks`;
+  };
   return {
-    drawing: toStop > 0 ? `${toStop} to mend` : `${part.characteristics.length} sizes`,
-    holding: first ? holdingName(first, shop) : '',
-    route: route ? `${steps.length} steps, ${writeMinutes(route.cost.minutes.value)}` : 'not yet',
+    drawing: (toStop > 0 ? `${toStop} to mend` : `${part.characteristics.length} sizes`) + checks('drawing'),
+    holding: first ? holdingName(first, shop) + checks('holding') : '',
+    route: route ? `${steps.length} steps, ${writeMinutes(route.cost.minutes.value)}${checks('route')}` : 'not yet',
     bench: !job.issue ? 'not given out' : state?.at ? `step ${at + 1} of ${steps.length}` : 'done',
     inspection: `${verdicts.length} of ${sizes}`,
   };

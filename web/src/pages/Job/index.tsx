@@ -1,4 +1,4 @@
-import { materialOf, readDrawing, writeJobFile } from '@obra/core';
+import { findingKey, materialOf, readDrawing, stagesOf, writeJobFile } from '@obra/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -100,8 +100,31 @@ export function JobPage() {
   const step = steps.find((s) => s.id === chosen) ?? steps[0];
   const setupId = stage === 'holding' ? (chosen === 'left-1' ? 'left-1' : 'right-1') : undefined;
   const setup = route?.setups.find((s) => (setupId === undefined ? s.steps.some((o) => o.id === step?.id) : s.id === setupId));
-  const view: JobView = { id, open, job, shop, part, plan, older: planned.older, log, add, units, swap, step, steps, setup, chosen, choose, move };
-  const findings = plan?.findings ?? part.findings;
+  const ofDrawing = new Set(part.findings.map(findingKey));
+  const findings = [
+    ...part.findings,
+    ...(plan?.findings ?? []).filter((f) => !ofDrawing.has(findingKey(f)) && !(planned.older && stagesOf(f).includes('drawing'))),
+  ];
+  const view: JobView = {
+    findings,
+    id,
+    open,
+    job,
+    shop,
+    part,
+    plan,
+    older: planned.older,
+    log,
+    add,
+    units,
+    swap,
+    step,
+    steps,
+    setup,
+    chosen,
+    choose,
+    move,
+  };
   const barId = route?.bar.id;
   const bar = shop.bars.find((b) => b.id === barId);
   if (stage === 'bench') return <Bench view={view} />;
@@ -170,6 +193,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       units={units}
       typed={typed}
       show={held && setup ? stage : stage === 'inspection' ? 'inspection' : 'drawing'}
+      findings={view.findings}
       setup={setup}
       step={stage === 'route' ? step : undefined}
       holding={shop.holdings.find((h) => h.id === setup?.holding)}

@@ -1,4 +1,4 @@
-import type { Entry, Job, Part, Plan, Setup, Shop, Step, Units } from '@obra/core';
+import type { Entry, Finding, Job, Part, Plan, Setup, Shop, Step, Units } from '@obra/core';
 import type { useLog } from '../../data/log';
 import type { OpenJob } from '../../data/session';
 
@@ -12,6 +12,8 @@ export interface JobView {
   readonly part: Part;
   readonly plan: Plan | undefined;
   readonly older: boolean;
+  /** the checks as they stand: of the drawing as typed now, and of the plan where it answers it */
+  readonly findings: readonly Finding[];
   readonly log: readonly Entry[];
   readonly add: ReturnType<typeof useLog>['add'];
   readonly units: Units;
