@@ -116,7 +116,7 @@ describe('how far a job is', () => {
     return `${reached}: ${writeSentence(next, 'mm')}`;
   };
 
-  it.each([
+  it.each<[string, typeof job, readonly Entry[]]>([
     ['drawing: type the first row', { ...axle, drawing: { ...axle.drawing, outside: [] } }, []],
     [
       'drawing: mend the drawing',
@@ -127,7 +127,7 @@ describe('how far a job is', () => {
     ['route: give it out to the Bench', axle, []],
     ['bench: piece 1, step 6 of 18', job, before],
     ['inspection: inspect and file', job, [1, 2].flatMap((piece) => ids.map((id) => done(id, piece)))],
-  ] as const)('%s', (says, of, log) => {
+  ])('%s', (says, of, log) => {
     expect(said(of, log)).toBe(says);
   });
 

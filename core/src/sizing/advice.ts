@@ -64,7 +64,14 @@ export function sizeAdvice(sizing: Sizing): Advice {
   const warm = Math.abs(last.celsius - 20) >= 3;
   const odd = cannotBe(last.size, events, wanted);
   const base = { aim, cold };
-  if (odd) return { ...base, next: 'ask', expects: cold, ...chances(cold.value, sizing.doubt, wanted), because: [odd] };
+  if (odd)
+    return {
+      ...base,
+      next: 'ask',
+      expects: cold,
+      ...chances(cold.value, sizing.doubt, wanted),
+      because: [odd, { rule: 'reading-cannot-be', says: say`if it is right, type it again; if not, undo it`, binds: [] }],
+    };
   if (cold.value < wanted.min) {
     return {
       ...base,

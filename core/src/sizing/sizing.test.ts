@@ -110,6 +110,11 @@ describe('what to do next', () => {
     expect(because(advice)).toContain(sentence);
   });
 
+  it('takes a reading that was asked about when it is typed again', () => {
+    expect(ask([reading(25.626), reading(26.2), reading(26.2)]).next).not.toBe('ask');
+    expect(because(ask([reading(12.8)]))).toContain('type it again');
+  });
+
   it('sends a size that the gauge cannot prove to a finer one', () => {
     const caliper = shop.gauges.find((g) => g.id === 'caliper');
     const advice = adviseWith(h6, [reading(24.993)], { machine: lathe('radius', '0.02', 'mm'), gauge: caliper, material: 'mild-steel', nose: 0.4 });

@@ -57,7 +57,8 @@ export function DialQuestion() {
             Set the dial to the reading first, come to it from the same side.{' '}
             {machine && (
               <>
-                Cross dial: {machine.dials.cross?.reads}, one division {machine.dials.cross?.division.text} {machine.dials.cross?.division.units};{' '}
+                Cross dial: {machine.dials.cross?.reads}, one division {machine.dials.cross?.division.text} {machine.dials.cross?.division.units}
+                {machine.assumed?.includes('dials') ? ' (assumed)' : ''};{' '}
                 <Button variant="link" onClick={() => setLathe(true)}>
                   change
                 </Button>

@@ -190,6 +190,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
             skip this step
           </Button>
+          {advice?.next === 'stop' && advice.chancePast > 0.5 && (
+            <Button variant="outline-light" onClick={() => void store(() => add({ kind: 'scrapped', why: 'under size', piece, step: step.id }))}>
+              scrap piece {piece}
+            </Button>
+          )}
         </div>
         {open.state === 'refused' && <div className="out">not stored</div>}
       </div>

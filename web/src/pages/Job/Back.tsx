@@ -7,7 +7,13 @@ export function Back({ view }: { readonly view: JobView }) {
   const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
   const last = log.findLast((e) => e.kind !== 'withdrawn' && !withdrawn.has(e.id));
   if (!last) return null;
-  const words: Readonly<Record<string, string>> = { reading: 'reading', cut: 'cut', done: 'step done', skipped: 'skipped step' };
+  const words: Readonly<Record<string, string>> = {
+    reading: 'reading',
+    cut: 'cut',
+    done: 'step done',
+    skipped: 'skipped step',
+    scrapped: 'scrapping',
+  };
   return (
     <Button variant="outline-light" onClick={() => void add({ kind: 'withdrawn', entry: last.id, piece: last.piece, step: last.step })}>
       undo the last {words[last.kind] ?? 'entry'}
