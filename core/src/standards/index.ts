@@ -1,8 +1,10 @@
 export { centreFor } from './centres';
 export { drillNamed } from './drills';
+export { fit, type Fit, type LookedUp, type SizeLimits, sizeLimits } from './fits';
 export { generalTolerance } from './generalTolerances';
 export { toleranceClass } from './limitsAndFits';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
-export { type ExternalThread, readExternalThread } from './threads';
+export type { Bounds, Thread } from './thread';
+export { type ExternalThread, readExternalThread, threadLimits } from './threads';
 export { threadUndercut } from './undercuts';

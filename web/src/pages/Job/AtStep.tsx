@@ -171,7 +171,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
                 ))}
             </select>
             <span className="quiet text-nowrap">{speedAndFeed(step, units)}</span>
-            <span className="past" aria-label="readings so far">
+            <span className="past" role="group" aria-label="readings so far">
               {readings.map((r) => `${r.value.text}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`).join(' → ')}
             </span>
           </div>
