@@ -45,12 +45,24 @@ type ReadExternal = { readonly ok: true; readonly thread: ExternalThread } | Ext
 export function readExternalThread(text: string): ReadExternal | undefined {
   const read = readThread(text);
   if (!read?.ok) return read;
-  const { internal, major, pitchDiameter, minor: _root, engagement: _engagement, ...thread } = read.thread;
+  const { family, designation, nominal, pitch, leftHand, internal, major, pitchDiameter, remark } = read.thread;
   if (internal) {
-    const outside = thread.designation.replace(/-\d[A-H](?:\d[A-H])?(?=-|\s|$)/, '-6g').replace(/-([123])B/, '-$1A');
+    const outside = designation.replace(/-\d[A-H](?:\d[A-H])?(?=-|\s|$)/, '-6g').replace(/-([123])B/, '-$1A');
     return { ok: false, says: say`“${text}” is the class of a nut; an outside thread is ${outside}`, nearest: [outside] };
   }
   const both = (of: Thread['major']) => (of.max === null || of.min === null ? undefined : { max: of.max, min: of.min });
   const [ofMajor, ofPitch] = [both(major), both(pitchDiameter)];
-  return { ok: true, thread: { ...thread, ...(ofMajor && { major: ofMajor }), ...(ofPitch && { pitchDiameter: ofPitch }) } };
+  return {
+    ok: true,
+    thread: {
+      family,
+      designation,
+      nominal,
+      pitch,
+      leftHand,
+      ...(ofMajor && { major: ofMajor }),
+      ...(ofPitch && { pitchDiameter: ofPitch }),
+      ...(remark && { remark }),
+    },
+  };
 }
