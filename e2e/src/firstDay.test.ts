@@ -120,6 +120,8 @@ it('stands in the inspection, within limits in both units', async () => {
   const line = await page.$eval('[data-size="s2.diameter"]', (e) => (e as HTMLElement).innerText);
   expect(line).toContain('.7490 – .7500');
   expect(line).toContain('19.025 – 19.050');
+  // 1/2-13 UNC-2A, pitch diameter .4435 to .4485 in, ASME B1.1 from memory
+  expect(await page.$eval('[data-size="s1.thread"]', (e) => (e as HTMLElement).innerText)).toContain('.4435 – .4485');
   await page.type('[data-size="s3.length"] input', '1.502');
   await page.keyboard.press('Enter');
   await page.waitForFunction(() => document.querySelector('[data-size="s3.length"]')?.textContent.includes('in') === true);

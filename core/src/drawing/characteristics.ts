@@ -1,4 +1,5 @@
 import type { Drawing } from '../document';
+import { readExternalThread } from '../standards';
 import type { Characteristic, Feature, Limits } from './types';
 
 type Care = Characteristic['care'];
@@ -18,7 +19,16 @@ export function characteristicsOf(
   for (const feature of features) {
     if (feature.form === 'thread') {
       const id = `${feature.id}.thread`;
-      found.push({ id, of: feature.id, is: 'thread', text: feature.thread ?? '', care: careOf(id, 'critical') });
+      const read = readExternalThread(feature.thread ?? '');
+      const pitchDiameter = read?.ok ? read.thread.pitchDiameter : undefined;
+      found.push({
+        id,
+        of: feature.id,
+        is: 'thread',
+        text: feature.thread ?? '',
+        ...(pitchDiameter && { pitchDiameter }),
+        care: careOf(id, 'critical'),
+      });
     }
     const id = `${feature.id}.diameter`;
     found.push({

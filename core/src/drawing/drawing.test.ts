@@ -175,6 +175,10 @@ describe('the drawing, understood', () => {
     ]);
   });
 
+  it('knows the pitch diameter of its thread: M12x1.75-6g is 10.679 to 10.829 (ISO 965-1, from memory)', () => {
+    expect(readDrawing(shaft).characteristics[0]?.pitchDiameter).toEqual({ min: expect.closeTo(10.679, 6), max: expect.closeTo(10.829, 6) });
+  });
+
   it('gives sizes without a tolerance the general rule: 25 mm is +/-0.2 by ISO 2768-m (from memory)', () => {
     expect(readDrawing(shaft).features[2]?.nearDiameter).toEqual({ nominal: 25, max: 25.2, min: 24.8, from: 'general' });
     expect(readDrawing({ ...shaft, untoleranced: { text: '+/-.005', units: 'in' } }).features[2]?.nearDiameter.max).toBeCloseTo(25.127, 6);

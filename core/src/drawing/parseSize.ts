@@ -22,7 +22,7 @@ export function parseSize(text: string, units: Units): Size {
       : unknown(thread.says, thread.nearest);
   }
   const drill = drillNamed(t);
-  if (drill !== undefined) return { kind: 'diameter', limits: general(tidy(drill * 25.4)) };
+  if (drill?.set === 'number' || drill?.set === 'letter') return { kind: 'diameter', limits: general(drill.diameter) };
   if (/>|^\d.*\d\s*:\s*\d|^MT\s*\d/i.test(t)) return unknown(say`tapers are not drawn yet; “${t}” is kept as typed`, []);
   return readDiameter(t, units);
 }

@@ -64,6 +64,8 @@ export interface Characteristic {
   readonly is: 'diameter' | 'length' | 'angle' | 'thread' | 'finish' | 'runout';
   readonly limits?: Limits;
   readonly text?: string;
+  /** of a thread: limits of its pitch diameter, mm, where the tables hold them */
+  readonly pitchDiameter?: { readonly max: number; readonly min: number };
   readonly care: 'critical' | 'ordinary' | 'byEye';
 }
 

@@ -54,7 +54,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
       severing.width,
       chosen.hold.get('right-1')?.grip && mmOf(chosen.hold.get('right-1')?.grip),
     );
-  const gripping = grippingOf({ ctx: context, reach });
+  const gripping = grippingOf(part, reach);
   const right = weighHoldings(
     { setup: 'right-1', diameter: across, finished: false, stickOut: (h) => sheetWith(h.id).stickOut.value, face: 0, centreAllowed: true },
     kit,

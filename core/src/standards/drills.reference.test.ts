@@ -1,4 +1,4 @@
-import { drillNamed } from './drills';
+import { drillIndex, drillNamed, nearestDrills } from './drills';
 import { letterDrills, numberDrills } from './drills.table';
 
 /* Diameters in inches; number and letter drill table of the handbooks, from memory, typed apart from the table of the code. */
@@ -53,7 +53,7 @@ const printed: readonly (readonly [name: string, inches: number])[] = [
 
 describe('number and letter drills', () => {
   it.each(printed)('%s is %d in', (name, inches) => {
-    expect(drillNamed(name)).toBe(inches);
+    expect(drillNamed(name)).toMatchObject({ name, diameter: expect.closeTo(inches * 25.4, 9) });
   });
 
   it('has numbers 1 to 80 and letters A to Z, each smaller or larger than the one before', () => {
@@ -64,7 +64,20 @@ describe('number and letter drills', () => {
     expect(letters[0]).toBeGreaterThan(numbers[0] ?? 1);
   });
 
-  it.each(['#0', '#81', 'letter', 'letter AA', '7', ''])('%s names no drill', (text) => {
+  it.each(['#0', '#81', 'letter', 'letter AA', '0', '33.3', '1/63', '-1', ''])('%s names no drill', (text) => {
     expect(drillNamed(text)).toBeUndefined();
+  });
+
+  it('reads back the name of every drill of its index', () => {
+    for (const set of ['number', 'letter', 'fraction', 'metric'] as const)
+      for (const drill of drillIndex(set)) expect(drillNamed(drill.name)).toEqual(drill);
+  });
+
+  it('finds what lies nearest: 5.1 mm is 0.004 under a number 7 (5.105, from memory)', () => {
+    const [first, second] = nearestDrills(5.1);
+    expect(first).toMatchObject({ name: '5.1', off: 0 });
+    expect(second).toMatchObject({ name: '#7', off: expect.closeTo(0.0054, 6) });
+    expect(nearestDrills(5.1, ['letter'])[0]?.name).toBe('letter A');
+    expect(nearestDrills(25.4 / 4)[0]?.off).toBe(0);
   });
 });

@@ -1,5 +1,5 @@
 export { centreFor } from './centres';
-export { drillNamed } from './drills';
+export { type Drill, drillIndex, drillNamed, type DrillSet, nearestDrills } from './drills';
 export { fit, type Fit, type LookedUp, type SizeLimits, sizeLimits } from './fits';
 export { generalTolerance } from './generalTolerances';
 export { toleranceClass } from './limitsAndFits';
@@ -7,4 +7,6 @@ export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export type { Bounds, Thread } from './thread';
 export { type ExternalThread, readExternalThread, threadLimits } from './threads';
+export { percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { threadUndercut } from './undercuts';
+export { bestWire, overWires, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';

@@ -118,10 +118,11 @@ function SizeLine({
   const row = view.job.drawing.outside.findIndex((r) => r.id === size.of);
   const where = row >= 0 ? `row ${row + 1}` : 'hole';
   const nominal = size.limits ? writeWithUnit({ is: size.is === 'diameter' ? 'diameter' : 'length', value: size.limits.nominal }, units) : '';
-  const fine = size.limits && size.limits.max - size.limits.min < 0.2 ? 0.001 : 0.01;
+  const fine = size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2) ? 0.001 : 0.01;
+  const between = size.limits ?? size.pitchDiameter;
   const both = (u: Units) =>
-    size.limits
-      ? `${write({ is: 'length', value: size.limits.min, step: fine }, u).text} – ${write({ is: 'length', value: size.limits.max, step: fine }, u).text}`
+    between
+      ? `${write({ is: 'length', value: between.min, step: fine }, u).text} – ${write({ is: 'length', value: between.max, step: fine }, u).text}`
       : '';
   return (
     <tr data-size={size.id}>
@@ -130,6 +131,7 @@ function SizeLine({
         {size.is === 'thread' ? size.text : `${size.is} ${nominal}`}{' '}
         <span className="quiet">
           {where}
+          {size.pitchDiameter ? ', pitch diameter' : ''}
           {size.care === 'critical' ? ', critical' : ''}
           {size.limits?.from === 'general' ? ', general' : ''}
         </span>
