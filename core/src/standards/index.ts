@@ -5,7 +5,7 @@ export { generalTolerance } from './generalTolerances';
 export { toleranceClass } from './limitsAndFits';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
-export type { Bounds, Thread } from './thread';
+export type { Basic, Bounds, Thread } from './thread';
 export { type ExternalThread, readExternalThread, threadLimits } from './threads';
 export { percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { threadUndercut } from './undercuts';

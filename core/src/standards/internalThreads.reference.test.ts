@@ -226,7 +226,7 @@ describe('every thread', () => {
     );
   });
 
-  it.each(['', 'MM', 'M12-6x', 'M12-6gH', 'M0', '1/2', 'G 1/2', 'bolt', 'M12x1.5-6q'])('says what it did not understand of “%s”', (text) => {
+  it.each(['', 'MM', 'M12-6x', 'M12-6gH', 'M0', '1/2', 'G 11/13', 'bolt', 'M12x1.5-6q'])('says what it did not understand of “%s”', (text) => {
     const read = threadLimits(text);
     expect(read.ok ? [] : read.says.length).toBeGreaterThan(0);
   });

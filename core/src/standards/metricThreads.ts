@@ -48,6 +48,7 @@ export function readMetric(text: string, leftHand: boolean): ReadThread {
       pitch,
       leftHand,
       internal,
+      basic: { major: nominal, pitchDiameter: places(nominal - 0.649519 * pitch), minor: places(nominal - 1.082532 * pitch) },
       ...limits,
       ...(engagement && { engagement: { over: engagement[3] ?? 0, to: engagement[4] ?? 0 } }),
       ...(remark && { remark }),

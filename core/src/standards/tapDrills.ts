@@ -62,6 +62,8 @@ const isSame = (a: number, b: number | undefined) => b !== undefined && Math.abs
 function nutOf(designation: string): LookedUp<Thread> {
   const read = threadLimits(designation);
   if (!read.ok || read.internal) return read;
+  if (read.family !== 'metric' && read.family !== 'unified')
+    return { ok: false, says: [`tap drills of ${read.designation} are not in this table`], nearest: [] };
   return threadLimits(read.family === 'metric' ? `M${String(read.nominal)}x${String(read.pitch)}-6H` : read.designation.replace(/-[123]A/, '-2B'));
 }
 

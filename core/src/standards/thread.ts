@@ -6,15 +6,23 @@ export interface Bounds {
   readonly min: number | null;
 }
 
+/** The basic form, mm; null where the standard's rounding is not known here. */
+export interface Basic {
+  readonly major: number;
+  readonly pitchDiameter: number | null;
+  readonly minor: number | null;
+}
+
 /** A thread as designated, mm throughout. */
 export interface Thread {
-  readonly family: 'metric' | 'unified';
+  readonly family: 'metric' | 'unified' | 'whitworth' | 'pipe' | 'ba';
   /** written in full: 'M12x1.75-6g', '1/2-13 UNC-2A' */
   readonly designation: string;
   readonly nominal: number;
   readonly pitch: number;
   readonly leftHand: boolean;
   readonly internal: boolean;
+  readonly basic: Basic;
   readonly major: Bounds;
   readonly pitchDiameter: Bounds;
   readonly minor: Bounds;

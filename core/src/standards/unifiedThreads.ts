@@ -47,6 +47,7 @@ export function readUnified(text: string, leftHand: boolean): ReadThread | undef
       pitch: MM_PER_INCH / tpi,
       leftHand,
       internal,
+      basic: { major: mm(d), pitchDiameter: mm(places(d - 0.64951905 / tpi, 4)), minor: mm(places(d - 1.08253175 / tpi, 4)) },
       ...known,
       ...(series === 'UNS' && { remark: say`${tpi} to the inch is no listed series for ${written} in; worked out as a special` }),
     },

@@ -50,7 +50,7 @@ export interface Wires {
 /**
  * Three wires on an outside thread: best wire, the range that will do, and the measurement at the limits of its class.
  * @param wire mm; the best one when left out
- * @source geometry of the 60 degree profile: contact between the root flat of P/4 and the crest, the wire proud of the crest
+ * @source geometry of the profiles: contact on the straight of the flanks, the wire proud of the crest; 60 degrees with a root flat of P/4
  */
 export function wires(designation: string, wire?: number): LookedUp<Wires> {
   const thread = threadLimits(designation);
@@ -62,9 +62,10 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
       nearest: [designation.replace(/H/g, 'g').replace(/B/, 'A')],
     };
   const { pitch } = thread;
-  const half = 30;
+  const profile = profiles[thread.family];
+  const { half } = profile;
   const best = bestWire(pitch, half);
-  const [smallest, largest] = rangeOf(pitch);
+  const [smallest, largest] = rangeOf(pitch, profile);
   const used = wire ?? best;
   if (!(used >= smallest - 1e-9 && used <= largest + 1e-9))
     return {
@@ -83,13 +84,35 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
   return { ok: true, thread, wire: used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
 }
 
-/** Least and largest wire for a 60 degree thread of this pitch, mm. */
-function rangeOf(pitch: number): readonly [smallest: number, largest: number] {
-  const a = radians(30);
-  const h = (pitch * Math.sqrt(3)) / 2;
-  // heights over the pitch line: wire centre W / (2 sin a) - (P/4) cot a, contact W / 2 (1 / sin a - sin a) - (P/4) cot a
-  const seat = pitch / 4 / Math.tan(a);
+/** A profile in pitches over its pitch line: how far its flanks are straight, down and up, and where its crest is. */
+interface Profile {
+  readonly half: number;
+  readonly down: number;
+  readonly up: number;
+  readonly crest: number;
+}
+
+const HEIGHT = Math.sqrt(3) / 2;
+/** A rounded form of depth h and radius r, in pitches: its flanks are straight to h / 2 - r (1 - sin a) either side. */
+function rounded(half: number, h: number, r: number): Profile {
+  const straight = h / 2 - r * (1 - Math.sin(radians(half)));
+  return { half, down: straight, up: straight, crest: h / 2 };
+}
+const sixty: Profile = { half: 30, down: HEIGHT / 4, up: (3 * HEIGHT) / 8, crest: (3 * HEIGHT) / 8 };
+const profiles: Readonly<Record<Thread['family'], Profile>> = {
+  metric: sixty,
+  unified: sixty,
+  whitworth: rounded(27.5, 0.6403274, 0.1373291),
+  pipe: rounded(27.5, 0.6403274, 0.1373291),
+  ba: rounded(23.75, 0.6, 0.180834),
+};
+
+/** Least and largest wire that touch the straight flanks and stand proud of the crests, mm. */
+function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {
+  const a = radians(half);
+  // heights over the pitch line: wire centre W / (2 sin a) - seat, contact W / 2 (1 / sin a - sin a) - seat
+  const seat = 1 / 4 / Math.tan(a);
   const contact = (height: number) => (2 * (height + seat)) / (1 / Math.sin(a) - Math.sin(a));
-  const proud = (2 * ((3 * h) / 8 + seat)) / (1 / Math.sin(a) + 1);
-  return [Math.max(contact(-h / 4), proud), contact((3 * h) / 8)];
+  const proud = (2 * (crest + seat)) / (1 / Math.sin(a) + 1);
+  return [pitch * Math.max(contact(-down), proud), pitch * contact(up)];
 }
