@@ -10,3 +10,4 @@ export { type ExternalThread, readExternalThread, threadLimits } from './threads
 export { percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { threadUndercut } from './undercuts';
 export { bestWire, overWires, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';
+export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
