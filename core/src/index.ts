@@ -5,6 +5,7 @@ export * from './standards';
 export * from './document';
 export * from './shop';
 export * from './drawing';
+export { dialMarks, gearTrains, type GearsAsked, type GearTrain, tpiOf } from './cutting';
 export * from './stock';
 export * from './holding';
 export * from './route';

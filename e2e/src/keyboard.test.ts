@@ -48,6 +48,15 @@ it('finds a job by its words', async () => {
   await sees(page, 'edge to A');
 });
 
+it('answers from the standards what is typed there', async () => {
+  await key('Escape', '/');
+  await page.waitForSelector('input[aria-label="Find a job or a place"]');
+  await page.keyboard.type('25 H7/g6');
+  await sees(page, 'clearance, 0.007 mm to 0.041 mm');
+  await key('Escape');
+  await page.waitForFunction(() => document.querySelector('.modal') === null);
+});
+
 it('shows the keys', async () => {
   await page.keyboard.type('?');
   await sees(page, 'previous, next step');

@@ -3,6 +3,7 @@ export { type Drill, drillIndex, drillNamed, type DrillSet, nearestDrills } from
 export { fit, type Fit, type LookedUp, type SizeLimits, sizeLimits } from './fits';
 export { generalTolerance } from './generalTolerances';
 export { toleranceClass } from './limitsAndFits';
+export { type Found, lookUp } from './lookUp';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export type { Basic, Bounds, Thread } from './thread';
@@ -11,3 +12,4 @@ export { percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { threadUndercut } from './undercuts';
 export { bestWire, overWires, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
+export { degreesToAssemble, type Elastic, type Pressed, pressFit, type PressFit } from './pressFit';

@@ -1,9 +1,11 @@
+import { writeSentence } from '@obra/core';
 import { useMemo, useState } from 'react';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { listJobs } from '../data/jobs';
 import { useKeys } from './keys';
+import { useUnits } from './units';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 – 5', 'stages of a job'],
@@ -19,11 +21,12 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'these keys'],
 ];
 
-/** `/` finds jobs and places by any word; `?` shows the keys. */
+/** `/` finds jobs and places by any word, and answers what the standards know; `?` shows the keys. */
 export function Finder() {
   const [open, setOpen] = useState<'find' | 'keys' | undefined>();
   const [text, setText] = useState('');
   const navigate = useNavigate();
+  const { units } = useUnits('mm');
   const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listJobs());
   useKeys(
     useMemo(
@@ -45,6 +48,9 @@ export function Finder() {
       ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),
     ),
   ];
+  const { data: results = [] } = useSWR(open === 'find' && text.trim() !== '' ? ['look-up', text, units] : null, () =>
+    import('./lookUp').then(({ lookUp }) => lookUp(text, units)),
+  );
   const words = text
     .toLowerCase()
     .split(/\s+/)
@@ -70,9 +76,18 @@ export function Finder() {
                 value={text}
                 onChange={(e) => setText(e.target.value)}
                 aria-label="Find a job or a place"
-                placeholder="a job, a stage"
+                placeholder="a job, a stage, M12x1.5, 25 H7/g6, 10-32 tap, #7"
               />
             </Form>
+            {results.length > 0 && (
+              <ul className="found" aria-label="From the standards" aria-live="polite">
+                {results.map((r) => (
+                  <li key={r.source + writeSentence(r.says, 'mm')}>
+                    {writeSentence(r.says, units)} <span className="quiet">{r.source}</span>
+                  </li>
+                ))}
+              </ul>
+            )}
             <ListGroup variant="flush" className="mt-2">
               {found.map((p) => (
                 <ListGroup.Item action key={p.to} onClick={() => go(p.to)}>
@@ -80,7 +95,7 @@ export function Finder() {
                 </ListGroup.Item>
               ))}
             </ListGroup>
-            {found.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
+            {found.length === 0 && results.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
           </>
         ) : (
           <table className="plain">
