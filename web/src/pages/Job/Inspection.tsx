@@ -188,7 +188,7 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
       }}>
       <Form.Control
         className="fig"
-        style={{ width: 92 }}
+        style={{ width: 78 }}
         value={text}
         aria-label={`reading of ${size.is} ${size.balloon}`}
         isInvalid={says !== undefined}
@@ -197,7 +197,7 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
         onBlur={() => void keep()}
       />
       <Form.Select
-        style={{ width: 128 }}
+        style={{ width: 150 }}
         value={gauge}
         aria-label={`gauge for ${size.is} ${size.balloon}`}
         onChange={(e) => setGauge(e.target.value)}>
