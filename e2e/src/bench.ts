@@ -33,7 +33,7 @@ const jobs: (readonly [string, Job])[] = ['sheave-axle', 'pintle-pin', 'mast-dow
 jobs.push(['30 rows', longShaft()]);
 
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(3)} ms`;
-const bench = new Bench({ time: 1500, warmupTime: 300 });
+const bench = new Bench({ time: 1500, warmupTime: 300, retainSamples: true });
 for (const [name, job] of jobs) {
   bench.add(`readDrawing ${name}`, () => void readDrawing(job.drawing));
   bench.add(`plan ${name}`, () => void plan(job, shop.value));

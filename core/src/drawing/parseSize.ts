@@ -1,4 +1,4 @@
-import { LONGEST, type Parsed, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { length, LONGEST, type Parsed, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { drillNamed, generalTolerance, readExternalThread, toleranceClass } from '../standards';
 import type { Limits, Size } from './types';
 
@@ -43,7 +43,7 @@ function readDiameter(t: string, units: Units): Size {
     return { kind: 'diameter', limits: { nominal, max: tidy(nominal + deviation.upper), min: tidy(nominal + deviation.lower), from: 'class' } };
   }
   const typed = readDeviations(rest, read.units);
-  if (!typed) return unknown(say`“${rest}” after ${nominal} mm is not a tolerance; write h6, +/-0.05, +0 -.002`, []);
+  if (!typed) return unknown(say`“${rest}” after ${length(nominal)} is not a tolerance; write h6, +/-0.05, +0 -.002`, []);
   const limits: Limits = { nominal, max: tidy(nominal + typed.upper), min: tidy(nominal + typed.lower), from: 'typed' };
   if (!(limits.min > 0)) return unknown(say`the tolerance of “${t}” goes below zero`, []);
   return { kind: 'diameter', limits };

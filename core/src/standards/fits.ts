@@ -1,4 +1,4 @@
-import { MM_PER_INCH, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { length, MM_PER_INCH, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { fitsB41 } from './fitsB41.table';
 import { toleranceClass } from './limitsAndFits';
 
@@ -50,10 +50,10 @@ function ofClass(nominal: number, name: string): LookedUp<SizeLimits> {
   const deviation = toleranceClass(nominal, name);
   if (!deviation) {
     return nominal > 500
-      ? no(say`${name} at ${nominal} mm is not in this table, which ends at 500 mm`)
+      ? no(say`${name} at ${length(nominal)} is not in this table, which ends at 500 mm`)
       : /^js/i.test(name)
-        ? no(say`${name} at ${nominal} mm is not in this table: editions of the standard round it differently`)
-        : no(say`${name} at ${nominal} mm is not in this table`, name === name.toUpperCase() ? 'H7' : 'h6');
+        ? no(say`${name} at ${length(nominal)} is not in this table: editions of the standard round it differently`)
+        : no(say`${name} at ${length(nominal)} is not in this table`, name === name.toUpperCase() ? 'H7' : 'h6');
   }
   return { ok: true, nominal, max: tidy(nominal + deviation.upper), min: tidy(nominal + deviation.lower) };
 }

@@ -14,6 +14,7 @@ describe('what is typed in the finder', () => {
     ['25 h6', '24.987 mm to 25.000 mm'],
     ['#7', '5.105 mm, .2010 in'],
     ['13/16', '20.638 mm, .8125 in, 13/16 in'],
+    ['13/16', 'drills: 13/16, 20.5 (0.138 mm under)'],
     ['10-32 tap', 'tap drill #21 (4.039 mm, 76 %)'],
     ['M10 tap', 'tap drill 8.5 (8.500 mm, 77 %)'],
     ['Morse 2', 'compound set to 1.43°, 1 : 20.020'],

@@ -112,11 +112,9 @@ function ofLength(text: string, units: Units): readonly Found[] {
     .slice(0, 3);
   const both = (['mm', 'in'] as const).map((u) => writeWithUnit(length(mm, FINE), u)).join(', ');
   const found: Found[] = [{ says: [fraction === undefined ? both : `${both}, ${fraction} in`], source: 'arithmetic' }];
+  const off = (d: (typeof near)[number]): Sentence => (d.off === 0 ? [] : say` (${length(Math.abs(d.off), FINE)} ${d.off > 0 ? 'over' : 'under'})`);
   if (near.length > 0)
-    found.push({
-      says: say`drills: ${near.map((d) => `${d.name} (${d.off > 0 ? '+' : ''}${d.off.toFixed(3)} mm)`).join(', ')}`,
-      source: 'drill tables, from memory',
-    });
+    found.push({ says: say`drills: ${near.flatMap((d, i) => [i === 0 ? d.name : `, ${d.name}`, ...off(d)])}`, source: 'drill tables, from memory' });
   return found;
 }
 
