@@ -213,6 +213,8 @@ describe('ISO 286-2 limits of deviation', () => {
     [25, 'Hh6'],
     [20, 't6'],
     [0.8, 'a11'],
+    [25, 'K2'],
+    [25, 'P01'],
   ])('leaves out what the standard does not define: %d %s', (nominal, tolerance) => {
     expect(toleranceClass(nominal, tolerance)).toBeUndefined();
   });

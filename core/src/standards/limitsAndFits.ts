@@ -56,6 +56,8 @@ function hole(nominal: number, letters: string, gradeText: string, it: number): 
   const magnitude = deviationOf(nominal, letter, letter === 'k' ? 6 : grade);
   if (magnitude === undefined) return undefined;
   if (letter < 'h') return { upper: magnitude + it, lower: magnitude };
+  // Delta is tabulated from IT3 up; under that a hole of K to ZC is not known here
+  if (grade < 3 && nominal > 3) return undefined;
   const es = holeUpper(nominal, letter, grade, magnitude, deltaTable[gradeText]?.[main]);
   return es === undefined ? undefined : { upper: es, lower: es - it };
 }
