@@ -1,7 +1,7 @@
 import { drillIndex, drillNamed, nearestDrills } from './drills';
 import { letterDrills, numberDrills } from './drills.table';
 
-/* Diameters in inches; number and letter drill table of the handbooks, from memory, typed apart from the table of the code. */
+/* Diameters in inches; number and letter drill table of the handbooks, from memory, from the same reference list as the table of the code: it guards against slips, it is no second source. */
 const printed: readonly (readonly [name: string, inches: number])[] = [
   ['#3', 0.213],
   ['#4', 0.209],

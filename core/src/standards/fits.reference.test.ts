@@ -1,7 +1,7 @@
 import { fit, sizeLimits } from './fits';
 
 type Pair = number | null;
-/* Thousandths of an inch as printed in ANSI B4.1-1967; from memory, medium confidence, typed apart from the table of the code. */
+/* Thousandths of an inch as printed in ANSI B4.1-1967; from memory, medium confidence, from the same reference list as the table of the code: it guards against slips, it is no second source. */
 const printed: readonly (readonly [
   name: string,
   over: number,

@@ -3,7 +3,8 @@ import { threadLimits } from './threads';
 
 type Row = readonly [designation: string, pitchMin: number | null, pitchMax: number | null, minorMin: number | null, minorMax: number | null];
 
-/* Limits in millimetres; from the tables of ISO 965-1 recalled apart from the code's, from memory. */
+/* Limits in millimetres; 6g and 6H from limit tables, the other classes computed from the tables of ISO 965-1 by
+   the same reference list as the code's; from memory. */
 const metric: readonly Row[] = [
   ['M8x1.25-6H', 7.188, 7.348, 6.647, 6.912],
   ['M8x1.25-5H', 7.188, 7.313, 6.647, 6.859],

@@ -1,6 +1,7 @@
 import { toleranceClass } from './limitsAndFits';
 
-/* Limits of deviation in micrometres as printed in ISO 286-2:2010; from memory, typed apart from the tables of the code. */
+/* Limits of deviation in micrometres as printed in ISO 286-2:2010; from memory; the hole limits were typed apart from the tables, the rest
+   come from the same reference list and guard against slips only. */
 const printed: readonly (readonly [nominal: number, tolerance: string, lower: number, upper: number])[] = [
   [25, 'C11', 110, 240],
   [25, 'D9', 65, 117],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper } from './tapers';
 
 type Value = number | null;
-/* Inches and degrees, last the gauge diameter in mm; ASME B5.10, ISO 296 / DIN 228, ISO 297, Jarno rule, handbooks, from memory, typed apart. */
+/* Inches and degrees, last the gauge diameter in mm; ASME B5.10, ISO 296 / DIN 228, ISO 297, Jarno rule, handbooks, from memory; from the same reference list as the table of the code: it guards against slips, it is no second source. */
 const printed: readonly (readonly [
   name: string,
   perFoot: Value,

@@ -2,7 +2,8 @@ import { readExternalThread } from './threads';
 
 type Row = readonly [designation: string, majorMin: number | null, majorMax: number | null, pitchMin: number, pitchMax: number];
 
-/* Limits in millimetres; from the tables of ISO 965-1 recalled apart from the code's, from memory. */
+/* Limits in millimetres; 6g and 6H from limit tables, the other classes computed from the tables of ISO 965-1 by
+   the same reference list as the code's; from memory. */
 const metric: readonly Row[] = [
   ['M8x1.25-6g', 7.76, 7.972, 7.042, 7.16],
   ['M8x1.25-6h', 7.788, 8.0, 7.07, 7.188],

@@ -1,6 +1,6 @@
 import { threadUndercut } from './undercuts';
 
-/* External threads, millimetres; DIN 76-1, from memory, medium confidence, typed apart from the table of the code. */
+/* External threads, millimetres; DIN 76-1, from memory, medium confidence, from the same reference list as the table of the code: it guards against slips, it is no second source. */
 const printed: readonly (readonly [pitch: number, runOut: number, under: number, width: number, overall: number])[] = [
   [0.25, 0.6, 0.4, 0.55, 0.9],
   [0.3, 0.75, 0.5, 0.6, 1.05],

@@ -73,7 +73,7 @@ describe('measurement over three wires', () => {
   });
 });
 
-/* DIN 336, mm; from memory, typed apart from the table of the code. */
+/* DIN 336, mm; from memory, from the same reference list as the table of the code: it guards against slips, it is no second source. */
 const metric: readonly (readonly [designation: string, drill: number])[] = [
   ['M10x1', 9],
   ['M20', 17.5],
