@@ -1,5 +1,23 @@
-/* npm run bench: time of reading a drawing and of planning, cold start, transferred size. Aims stand beside; nothing fails here. */
-import { blankJob, type Job, parseJob, parseShop, plan, readDrawing, type Section } from '@obra/core';
+/* npm run bench: time of reading a drawing and of planning, look-ups a second, cold start, the Handbook's opening, transferred size. Aims stand beside; nothing fails here. */
+import {
+  blankJob,
+  drillIndex,
+  drillNamed,
+  fit,
+  type Job,
+  namedTaper,
+  nearestDrills,
+  parseJob,
+  parseShop,
+  plan,
+  readDrawing,
+  readDxf,
+  type Section,
+  sizeLimits,
+  tapDrills,
+  threadLimits,
+  wires,
+} from '@obra/core';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Bench } from 'tinybench';
@@ -47,6 +65,86 @@ for (const task of bench.tasks) {
   console.log(`${task.name.padEnd(26)} median ${ms(result.latency?.p50)}  ${samples.length > 0 ? 'p95' : 'p99'} ${ms(p95)}`);
 }
 
+/** Look-ups as people mix them, each designation once: nothing could be remembered from one to the next. */
+function lookUps(count: number): readonly (() => unknown)[] {
+  let seed = 20261125;
+  const upTo = (n: number) => {
+    seed = (Math.imul(seed, 1664525) + 1013904223) >>> 0;
+    return seed % n;
+  };
+  const one = <T>(list: readonly T[]): T => list[upTo(list.length)] as T;
+  const size = () => ((upTo(499_000) + 1000) / 1000).toFixed(3);
+  const drills = drillIndex('metric');
+  const kinds = [
+    () => {
+      const text = `${size()} ${one(['h', 'g', 'f', 'k', 'n', 'p', 'H', 'K', 'N', 'P'])}${String(5 + upTo(5))}`;
+      return () => sizeLimits(text);
+    },
+    () => {
+      const text = `${size()} H${String(6 + upTo(4))}/${one(['g6', 'f7', 'k6', 's6', 'p6'])}`;
+      return () => fit(text);
+    },
+    () => {
+      const text = `M${size().slice(0, -1)}x${(0.3 + upTo(300) / 100).toFixed(2)}-${one(['6g', '6H', '5g6g', '4h', '7H'])}`;
+      return () => threadLimits(text);
+    },
+    () => {
+      const text = `${(0.1 + upTo(30000) / 10000).toFixed(4)}-${String(8 + upTo(60))} UNS-${one(['1A', '2A', '3A', '2B', '3B'])}`;
+      return () => threadLimits(text);
+    },
+    () => {
+      const text = `M${String(4 + upTo(60))}x${one(['0.5', '0.75', '1', '1.25', '1.5', '2'])}-6g`;
+      return () => wires(text);
+    },
+    () => {
+      const text = one(['M3', 'M6', 'M8x1', 'M10', '10-32', '1/4-20', '1/2-13', 'M12x1.5']);
+      const percent = 55 + upTo(3000) / 100;
+      return () => tapDrills(text, { drills, percent });
+    },
+    () => {
+      const text = `#${String(1 + upTo(80))}`;
+      return () => drillNamed(text);
+    },
+    () => {
+      const mm = Number(size()) / 20;
+      return () => nearestDrills(mm);
+    },
+    () => {
+      const text = one(['Morse 2', 'Jarno 7', '7/24 40', 'Jacobs 33', 'B&S 9']);
+      return () => namedTaper(text);
+    },
+  ];
+  return Array.from({ length: count }, () => one(kinds)());
+}
+
+const asked = lookUps(50_000);
+const began = performance.now();
+for (const ask of asked) ask();
+const took = performance.now() - began;
+console.log(`look-ups, distinct and mixed: ${Math.round((1000 * asked.length) / took).toLocaleString('en')} a second on one core (aim 10,000)`);
+
+/** A full drawing of 10,000 lines and arcs: an outline of 200 rows, the rest hatching and dimensions. */
+function drawingFile(count: number): string {
+  const line = (x0: number, y0: number, x1: number, y1: number, layer: string) =>
+    `0\nLINE\n8\n${layer}\n10\n${String(x0)}\n20\n${String(y0)}\n11\n${String(x1)}\n21\n${String(y1)}`;
+  const rows = Array.from({ length: 200 }, (_, i) => 10 + ((i * 7) % 9));
+  const outline = rows.flatMap((r, i) => [line(5 * i, r, 5 * i + 5, r, 'PART'), line(5 * i + 5, r, 5 * i + 5, rows[i + 1] ?? 0, 'PART')]);
+  const all = [
+    line(0, 0, 0, rows[0] ?? 0, 'PART'),
+    ...outline,
+    ...Array.from({ length: count - outline.length - 1 }, (_, i) => line(i % 1000, 0, (i % 1000) + 5, 5, 'HATCH')),
+  ];
+  return ['0\nSECTION\n2\nENTITIES', ...all, '0\nENDSEC\n0\nEOF'].join('\n');
+}
+const dxf = drawingFile(10_000);
+const reads = Array.from({ length: 9 }, () => {
+  const start = performance.now();
+  const made = readDxf(dxf, { units: 'mm' });
+  if (!made.ok || made.drawing.outside.length !== 200) throw new Error('the drawing was not read');
+  return performance.now() - start;
+}).sort((a, b) => a - b);
+console.log(`DXF of 10,000 entities into rows: median ${ms(reads[4])}, slowest of 9 ${ms(reads[8])} (aim 1 s)`);
+
 const server = await serve({ demo: true });
 const starts: number[] = [];
 let bytes = 0;
@@ -69,4 +167,74 @@ for (let i = 0; i < 9; i++) {
 starts.sort((a, b) => a - b);
 console.log(`cold start to first usable screen: median ${ms(starts[4])}, slowest of 9 ${ms(starts[8])}`);
 console.log(`transferred at first screen: ${(bytes / 1000).toFixed(0)} kB as sent, headers and fonts included`);
+const browser = await browse();
+const page = await browser.newPage();
+const opens: number[] = [];
+for (let i = 0; i < 9; i++) {
+  await page.goto(`${server.url}/jobs`, { waitUntil: 'networkidle0' });
+  await page.waitForSelector('nav a[href="/handbook"]');
+  opens.push(
+    await page.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const from = performance.now();
+          const watch = new MutationObserver(() => {
+            if (document.querySelector('.columns li')) resolve(performance.now() - from);
+          });
+          watch.observe(document.body, { childList: true, subtree: true });
+          document.querySelector<HTMLAnchorElement>('nav a[href="/handbook"]')?.click();
+        }),
+    ),
+  );
+}
+await browser.close();
+opens.sort((a, b) => a - b);
+console.log(`the Handbook after the app is loaded: median ${ms(opens[4])}, slowest of 9 ${ms(opens[8])} (aim 200 ms)`);
+
+/** Typing into a row of a part of 40 rows: work of the main thread from the keystroke to the end of its render, and until the next frame is painted. */
+async function typing(): Promise<void> {
+  const typist = await browse();
+  const desk = await typist.newPage();
+  await desk.goto(`${server.url}/jobs`, { waitUntil: 'networkidle0' });
+  await desk.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.innerText.trim() === 'new job')?.click());
+  await desk.waitForSelector('main.sheet');
+  await desk.keyboard.press('r');
+  await desk.waitForSelector('[data-cell$=".size"]');
+  await desk.focus('[data-cell$=".size"]');
+  const rows = Array.from({ length: 40 }, (_, i) => `${String(20 + ((i * 7) % 23))} h7\t${String(8 + ((i * 5) % 9))}`).join('\n');
+  await desk.evaluate((text: string) => {
+    const data = new DataTransfer();
+    data.setData('text', text);
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  }, rows);
+  await desk.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 40);
+  await desk.evaluate(() => {
+    const w = window as unknown as { work: number[]; painted: number[] };
+    [w.work, w.painted] = [[], []];
+    let start = 0;
+    window.addEventListener('input', () => (start = performance.now()), true);
+    window.addEventListener('input', () => {
+      const from = start;
+      queueMicrotask(() => queueMicrotask(() => w.work.push(performance.now() - from)));
+      requestAnimationFrame(() => setTimeout(() => w.painted.push(performance.now() - from)));
+    });
+  });
+  await desk.focus('[data-cell$=".length"]');
+  for (let i = 0; i < 90; i++) {
+    await desk.keyboard.press(i % 2 === 0 ? '1' : 'Backspace');
+    await new Promise((resolve) => setTimeout(resolve, 45));
+  }
+  const { work, painted } = await desk.evaluate(() => {
+    const w = window as unknown as { work: number[]; painted: number[] };
+    return { work: w.work, painted: w.painted };
+  });
+  const of = (list: readonly number[], share: number) => [...list].sort((a, b) => a - b)[Math.floor(list.length * share)];
+  // the first ones are compiled while they run
+  const warm = (list: readonly number[]) => list.slice(20);
+  console.log(
+    `keystroke in a part of 40 rows: work median ${ms(of(warm(work), 0.5))}, p95 ${ms(of(warm(work), 0.95))} (aim 8 ms); painted median ${ms(of(warm(painted), 0.5))}, p95 ${ms(of(warm(painted), 0.95))}`,
+  );
+  await typist.close();
+}
+await typing();
 await server.stop();

@@ -163,8 +163,7 @@ it('undoes a deletion', async () => {
   await press(page, 'delete');
   await sees(page, 'is deleted');
   await press(page, 'undo');
-  await page.waitForSelector('.joblist');
-  expect(await page.$eval('.joblist strong', (e) => e.textContent)).toBe(name);
+  await page.waitForFunction((n: string | null) => document.querySelector('.joblist strong')?.textContent === n, { timeout: 20_000 }, name);
 });
 
 it('complained of nothing on the way', () => {

@@ -110,7 +110,10 @@ export async function press(page: Page, words: string): Promise<void> {
     .waitForFunction(
       (w: string) =>
         [...document.querySelectorAll<HTMLElement>('button, a, [role="button"]')].find(
-          (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
+          (e) =>
+            ((e.innerText as string | undefined)?.trim() === w || e.getAttribute('aria-label') === w) &&
+            e.offsetParent !== null &&
+            !(e as HTMLButtonElement).disabled,
         ),
       { timeout: 20_000 },
       words,

@@ -41,7 +41,7 @@ const chord = async (hold: 'Control' | 'Alt', then: string) => {
 
 it('finds a job by its words', async () => {
   await key('Escape', '/');
-  await page.waitForSelector('input[aria-label="Find a job or a place"]');
+  await page.waitForSelector('input[aria-label="Find a job, a place or a size"]');
   await page.keyboard.type('sheave draw');
   await sees(page, 'Sheave axle: drawing');
   await key('Enter');
@@ -50,7 +50,7 @@ it('finds a job by its words', async () => {
 
 it('answers from the standards what is typed there', async () => {
   await key('Escape', '/');
-  await page.waitForSelector('input[aria-label="Find a job or a place"]');
+  await page.waitForSelector('input[aria-label="Find a job, a place or a size"]');
   await page.keyboard.type('25 H7/g6');
   await sees(page, 'clearance, 0.007 mm to 0.041 mm');
   await key('Escape');

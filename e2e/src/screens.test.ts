@@ -28,6 +28,9 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs/sheave-axle/drawing', 'edge to A'],
   ['/jobs/pintle-pin/drawing', 'edge to A'],
   ['/jobs/mast-dowel/drawing', 'degrees or flat'],
+  ['/jobs/windlass-spindle/drawing', 'Windlass spindle'],
+  ['/jobs/chainplate-ring/drawing', 'bolt circle'],
+  ['/jobs/rudder-shaft/drawing', '1010'],
   ['/jobs/pintle-pin/holding', 'Saw or pull out'],
   ['/jobs/mast-dowel/holding?at=left-1', 'Turned round'],
   ['/jobs/pintle-pin/route?at=finish-turn@s1', 'Part off'],
@@ -37,6 +40,15 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs/sheave-axle/inspection', 'piece 2'],
   ['/jobs/mast-dowel/bench', 'Not given out yet'],
   ['/jobs/nowhere/drawing', 'No such job here'],
+  ['/handbook', 'Limits of a thread'],
+  ['/handbook/threads?d=M12x1.6', 'no such standard pitch'],
+  ['/handbook/fits?d=25+H7/s6&m=25.03', 'shaft to this hole'],
+  ['/handbook/tap-drills?d=10-32', '#21'],
+  ['/handbook/tapers', 'tailstock set over'],
+  ['/handbook/change-gears?p=2', 'pitch it cuts'],
+  ['/handbook/press-fits', 'The hub yields'],
+  ['/handbook/bolt-circle?n=11', 'an odd circle'],
+  ['/handbook/wires?d=nonsense', 'is no thread of this table'],
 ];
 
 describe.each([
@@ -71,7 +83,7 @@ describe('an empty store', () => {
   it('shows the one thing to do next, and no door that leads nowhere', async () => {
     const fresh = await freshPage(browser, `${emptyUrl()}/jobs`);
     await sees(fresh.page, 'No jobs yet');
-    expect(await fresh.page.$$eval('nav[aria-label="Doors"] a', (all) => all.map((a) => a.textContent))).toEqual(['Jobs']);
+    expect(await fresh.page.$$eval('nav[aria-label="Doors"] a', (all) => all.map((a) => a.textContent))).toEqual(['Jobs', 'Handbook']);
     await press(fresh.page, 'new job');
     await sees(fresh.page, 'Type the first row');
     expect(await violations(fresh.page)).toEqual([]);

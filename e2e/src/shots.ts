@@ -26,6 +26,14 @@ await goTo(page, server.url, '/jobs', 'Sheave axle');
 await shot('jobs');
 await goTo(page, server.url, '/jobs/sheave-axle/drawing', 'edge to A');
 await shot('drawing');
+for (const [name, job] of [
+  ['drawing-spindle', 'windlass-spindle'],
+  ['drawing-ring', 'chainplate-ring'],
+  ['drawing-shaft', 'rudder-shaft'],
+] as const) {
+  await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
+  await shot(name);
+}
 await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Saw or pull out');
 await shot('holding');
 await goTo(page, server.url, '/jobs/sheave-axle/route?at=rough-turn@s1', 'Part off');
@@ -40,5 +48,13 @@ await takeCut(page);
 await enterReading(page, '18.990', '20');
 await goTo(page, server.url, '/jobs/sheave-axle/inspection', 'piece 2');
 await shot('inspection');
+await goTo(page, server.url, '/handbook/fits?d=25+H7/g6', 'most clearance');
+await press(page, 'pin');
+await goTo(page, server.url, '/handbook/threads', 'pitch diameter');
+await shot('handbook-threads');
+await goTo(page, server.url, '/handbook/change-gears?p=1.75&screw=8+tpi&wheels=20+30+35+40+50+63+80+100', 'pitch it cuts');
+await shot('handbook-gears');
+await goTo(page, server.url, '/handbook', 'Pinned');
+await shot('handbook');
 await browser.close();
 await server.stop();

@@ -15,13 +15,13 @@ export interface Place {
 }
 
 /** Share of the turning speed of the same tool material. @source spindle-speed, common practice */
-const share = { turn: 1, face: 1, part: 0.5, form: 0.5, drill: 0.8, centreDrill: 1, thread: 1 } as const;
+export const speedShares = { turn: 1, face: 1, part: 0.5, form: 0.5, drill: 0.8, centreDrill: 1, thread: 1, ream: 0.45, knurl: 0.25 } as const;
 
-export type Work = keyof typeof share;
+export type Work = keyof typeof speedShares;
 
 /** The machine's own speed for a diameter in cut, never above what the holding allows. */
 export function speedFor(place: Place, tool: Tool, work: Work, diameter: number): Figure {
-  const v = place.material[tool.grade] * share[work];
+  const v = place.material[tool.grade] * speedShares[work];
   const most = work === 'thread' ? Math.min(100, place.mostSpeed) : place.mostSpeed;
   return figure('spindleSpeed', 'spindleSpeed', { v, d: diameter, most, speeds: speedsOf(place.machine) });
 }

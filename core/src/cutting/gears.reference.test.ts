@@ -1,4 +1,4 @@
-import { dialMarks, gearTrains, tpiOf } from './gears';
+import { dialMarks, gearTrains, halfNuts, tpiOf } from './gears';
 
 const usual = [20, 24, 28, 30, 32, 36, 40, 42, 44, 45, 48, 50, 52, 54, 55, 56, 57, 60, 63, 65, 70, 75, 80, 100, 120, 127];
 
@@ -93,5 +93,39 @@ describe('the thread dial', () => {
   it('closes anywhere for a multiple of the leadscrew, and knows a pitch as threads to the inch', () => {
     expect(dialMarks(8, 32, 8, 16)).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
     expect(tpiOf(25.4 / 13)).toBeCloseTo(13, 12);
+  });
+});
+
+describe('every train, against trying all of them', () => {
+  it.each([
+    [1.5, 25.4 / 8, [20, 30, 35, 40, 50, 63, 80, 100]],
+    [25.4 / 11, 6, [20, 40, 45, 55, 60, 63, 80, 127]],
+    [0.7, 3, [20, 21, 28, 30, 35, 40, 50, 60, 60]],
+  ])('pitch %d on %d', (pitch, leadscrew, gears) => {
+    const within = 2000;
+    const key = (top: readonly number[], bottom: readonly number[]) =>
+      `${top.toSorted((a, b) => a - b).join(' ')}/${bottom.toSorted((a, b) => a - b).join(' ')}`;
+    const good = (ratio: number) => Math.abs(1e6 * ((ratio * leadscrew) / pitch - 1)) <= within;
+    const wanted = new Set<string>();
+    const n = gears.length;
+    const at = (i: number) => gears[i] ?? NaN;
+    for (let a = 0; a < n; a++)
+      for (let b = 0; b < n; b++) {
+        if (a === b) continue;
+        if (good(at(a) / at(b))) wanted.add(key([at(a)], [at(b)]));
+        for (let c = 0; c < n; c++)
+          for (let d = 0; d < n; d++)
+            if (new Set([a, b, c, d]).size === 4 && good((at(a) * at(c)) / (at(b) * at(d)))) wanted.add(key([at(a), at(c)], [at(b), at(d)]));
+      }
+    const found = gearTrains({ pitch, leadscrew, gears, within });
+    expect(new Set(found.map((t) => key(t.drivers, t.driven)))).toEqual(wanted);
+    expect(found.map((t) => Math.abs(t.error))).toEqual(found.map((t) => Math.abs(t.error)).toSorted((a, b) => a - b));
+  });
+
+  it('half-nuts: anywhere on a whole multiple, by the dial within one system, else kept closed (half-nut, common practice)', () => {
+    expect(halfNuts(25.4 / 16, 25.4 / 8, true)).toBe('anywhere');
+    expect(halfNuts(25.4 / 11, 25.4 / 8, true)).toBe('by the dial');
+    expect(halfNuts(1.5, 25.4 / 8, false)).toBe('keep closed');
+    expect(halfNuts(1.5, 3, true)).toBe('anywhere');
   });
 });

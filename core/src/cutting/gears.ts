@@ -94,3 +94,16 @@ const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9;
 
 /** Threads to the inch of a pitch in mm. */
 export const tpiOf = (pitch: number): number => MM_PER_INCH / pitch;
+
+/**
+ * Whether the half-nuts may be opened while this thread is cut: anywhere where the leadscrew's pitch is a whole multiple of it; by the dial where both are of one
+ * system; else they stay closed and the lathe is reversed.
+ * @param pitch and `leadscrew` in mm
+ * @param oneSystem both inch or both metric
+ * @source half-nut, common practice; exact arithmetic
+ */
+export const halfNuts = (pitch: number, leadscrew: number, oneSystem: boolean): 'anywhere' | 'by the dial' | 'keep closed' =>
+  isWhole(leadscrew / pitch) ? 'anywhere' : oneSystem ? 'by the dial' : 'keep closed';
+
+/** A drawer of change wheels as many lathes have it: 20 to 120 by fives, two of 20 and 40, with 63 and 127. @source common practice */
+export const usualWheels: readonly number[] = [20, 20, 25, 30, 35, 40, 40, 45, 50, 55, 60, 63, 65, 70, 75, 80, 100, 120, 127];

@@ -1,10 +1,12 @@
 export { blankDrawing, blankJob } from './blank';
 export { migrate, SCHEMA } from './migrate';
 export { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
+export { fileSchemas } from './schemas';
 export type {
   Bar,
   Cell,
   Choice,
+  Detail,
   Drawing,
   Entry,
   Gauge,
@@ -12,6 +14,9 @@ export type {
   Job,
   JobFile,
   Machine,
+  Mate,
+  Measured,
+  Relation,
   Section,
   Shop,
   StoredJob,

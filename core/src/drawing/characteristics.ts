@@ -1,49 +1,76 @@
 import type { Drawing } from '../document';
-import { readExternalThread } from '../standards';
-import type { Characteristic, Feature, Limits } from './types';
+import type { ReadRelation } from './relations';
+import { threadOf } from './rows';
+import type { Characteristic, Distance, Feature, Limits, PartDetail } from './types';
 
 type Care = Characteristic['care'];
+type Found = Omit<Characteristic, 'balloon'>;
 
 /** Tolerances at or under this, mm, are proposed as critical. @source common practice */
 const FINE = 0.05;
+
+const proposed = (limits: Limits): Care => (limits.from !== 'general' && limits.max - limits.min <= FINE + 1e-9 ? 'critical' : 'ordinary');
 
 /** Every size of the drawing that can be measured, numbered in reading order. */
 export function characteristicsOf(
   drawing: Drawing,
   features: readonly Feature[],
-  lengths: readonly (Limits | undefined)[],
+  details: readonly PartDetail[],
+  distances: readonly Distance[],
+  relations: readonly ReadRelation[],
 ): readonly Characteristic[] {
-  const found: Omit<Characteristic, 'balloon'>[] = [];
-  const careOf = (ref: string, proposed: Care): Care => drawing.care[ref] ?? proposed;
-  const proposed = (limits: Limits): Care => (limits.from !== 'general' && limits.max - limits.min <= FINE + 1e-9 ? 'critical' : 'ordinary');
-  for (const feature of features) {
-    if (feature.form === 'thread') {
-      const id = `${feature.id}.thread`;
-      const read = readExternalThread(feature.thread ?? '');
-      const pitchDiameter = read?.ok ? read.thread.pitchDiameter : undefined;
-      found.push({
-        id,
-        of: feature.id,
-        is: 'thread',
-        text: feature.thread ?? '',
-        ...(pitchDiameter && { pitchDiameter }),
-        care: careOf(id, 'critical'),
-      });
-    }
-    const id = `${feature.id}.diameter`;
-    found.push({
-      id,
-      of: feature.id,
-      is: 'diameter',
-      limits: feature.nearDiameter,
-      care: careOf(id, feature.form === 'thread' ? 'ordinary' : proposed(feature.nearDiameter)),
-    });
-    const row = drawing.outside.findIndex((r) => r.id === feature.id);
-    const long = lengths[row];
-    if (row >= 0 && long) {
-      const lengthId = `${feature.id}.length`;
-      found.push({ id: lengthId, of: feature.id, is: 'length', limits: long, care: careOf(lengthId, proposed(long)) });
-    }
+  const related = new Set(relations.flatMap((r) => [r.of.split('.')[0], r.to.split('.')[0]]));
+  const careOf = (ref: string, own: Care): Care => drawing.care[ref] ?? own;
+  const size = (id: string, of: string, is: Found['is'], limits: Limits, own = proposed(limits)): Found => ({
+    id,
+    of,
+    is,
+    limits,
+    care: careOf(id, own),
+  });
+  const lengthOf = (id: string, of: string): readonly Found[] => {
+    const distance = distances.find((d) => d.id === of);
+    return distance ? [{ ...size(id, of, 'length', distance.limits), between: [distance.a, distance.b] }] : [];
+  };
+  const found: Found[] = features.flatMap((f) => [
+    ...ofThread(f, careOf),
+    ...ofDiameters(f, size, related.has(f.id) ? 'critical' : undefined),
+    ...lengthOf(`${f.id}.length`, f.id),
+    ...details.filter((d) => d.on === f.id).flatMap((d) => ofDetail(d, size)),
+  ]);
+  found.push(...details.filter((d) => d.on === 'right' || d.on === 'left').flatMap((d) => ofDetail(d, size)), ...lengthOf('overall', 'overall'));
+  for (const r of relations) {
+    const limits: Limits = { nominal: 0, max: r.value, min: 0, from: 'typed' };
+    found.push({ id: r.id, of: r.of.split('.')[0] ?? '', is: 'runout', limits, text: `${r.kind} to ${r.to}`, care: careOf(r.id, 'critical') });
   }
   return found.map((c, i) => ({ ...c, balloon: i + 1 }));
+}
+
+function ofThread(f: Feature, careOf: (ref: string, own: Care) => Care): readonly Found[] {
+  const thread = threadOf(f);
+  if (!thread) return [];
+  const id = `${f.id}.thread`;
+  const { pitchDiameter } = thread;
+  return [{ id, of: f.id, is: 'thread', text: f.thread ?? '', ...(pitchDiameter && { pitchDiameter }), care: careOf(id, 'critical') }];
+}
+
+function ofDiameters(
+  f: Feature,
+  size: (id: string, of: string, is: Found['is'], limits: Limits, own?: Care) => Found,
+  least: Care | undefined,
+): readonly Found[] {
+  const care = (limits: Limits): Care => (f.form === 'thread' ? 'ordinary' : (least ?? proposed(limits)));
+  if (f.form === 'polygon') return f.across ? [size(`${f.id}.diameter`, f.id, 'length', f.across)] : [];
+  if (f.form === 'ball') return f.across ? [size(`${f.id}.diameter`, f.id, 'diameter', f.across)] : [];
+  if (f.form === 'cylinder' || f.form === 'thread') return [size(`${f.id}.diameter`, f.id, 'diameter', f.nearDiameter, care(f.nearDiameter))];
+  return [
+    size(`${f.id}.nearDiameter`, f.id, 'diameter', f.nearDiameter, care(f.nearDiameter)),
+    size(`${f.id}.farDiameter`, f.id, 'diameter', f.farDiameter, care(f.farDiameter)),
+  ];
+}
+
+function ofDetail(d: PartDetail, size: (id: string, of: string, is: Found['is'], limits: Limits, own?: Care) => Found): readonly Found[] {
+  if (!d.diameter || d.kind === 'knurl' || d.kind === 'centre' || d.kind === 'mark') return [];
+  const flat = d.kind === 'flat' || d.kind === 'hexagon' || d.kind === 'keyway' || d.kind === 'slot';
+  return [size(`${d.id}.diameter`, d.id, flat ? 'length' : 'diameter', d.diameter)];
 }

@@ -1,50 +1,86 @@
-import type { Contour, Feature, Part, Vertex } from './types';
+import type { Finding } from '../finding';
+import { chainOf, centreNodes } from './chain';
+import { treat } from './corners';
+import type { Node } from './node';
+import type { Contour, Feature, Part, PartDetail } from './types';
+import { relieve } from './undercutNodes';
 
-/** The closed half section of a part: exact, counter-clockwise, from the axis at the left end. */
+/** The closed half section of a part: exact, counter-clockwise, from the left end; sizes are never read back from it. */
 export function contourOf(part: Part): Contour {
   return part.contour;
 }
 
-/** Traces the half section from features whose outside rows lie end to end from z = 0 to the left. */
-export function outline(features: readonly Feature[], total: number): Contour {
-  const outside = features.filter((f) => f.side === 'outside');
+/** Traces the half section from rows and what is cut in them; an edge that does not fit its corner is a finding and left sharp. */
+export function outline(features: readonly Feature[], details: readonly PartDetail[], total: number, findings: Finding[]): Contour {
+  const outside = chainOf(features, details, 'outside');
   if (outside.length === 0) return [];
-  const path: Vertex[] = [];
-  const add = (z: number, r: number, of: string) => {
-    const last = path.at(-1);
-    if (!last || Math.abs(last.z - z) > 1e-9 || Math.abs(last.r - r) > 1e-9) path.push({ z, r, bulge: 0, of });
-  };
-  hole(features, 'left').forEach(([z, r, of]) => {
-    add(z, r, of);
-  });
-  if (path.length === 0) add(-total, 0, 'left');
-  const right = hole(features, 'right').toReversed();
-  right.forEach(([z, r, of]) => {
-    add(z, r, of);
-  });
-  if (right.length === 0) add(0, 0, 'right');
-  for (const row of outside) {
-    const r = row.nearDiameter.nominal / 2;
-    const [near, far] = [row.chamferNear ?? 0, row.chamferFar ?? 0];
-    if (near > 0) add(row.near, r - near, `${row.id}.near`);
-    add(row.near - near, r, row.id);
-    add(row.far + far, r, `${row.id}.far`);
-    if (far > 0) add(row.far, r - far, `${row.id}.far`);
-  }
-  return path;
+  const left = holeOf(features, details, 'left', total);
+  const right = holeOf(features, details, 'right', total);
+  const through = features.some((f) => f.through);
+  const inner: Node[] = through
+    ? [...left, ...reversed(right)]
+    : [...(left.length > 0 ? left : [axis(-total, 'left')]), ...(right.length > 0 ? reversed(right) : [axis(0, 'right')])];
+  const nodes = faceGrooves(merged([...inner, ...outside]), details, features, total);
+  return treat(relieve(nodes, findings), findings);
 }
 
-/** Points of a blind hole from its mouth to its bottom on the axis. */
-function hole(features: readonly Feature[], side: 'right' | 'left'): readonly (readonly [number, number, string])[] {
-  const bore = features.find((f) => f.side === side);
-  if (!bore) return [];
-  const r = bore.nearDiameter.nominal / 2;
-  const half = bore.bottom ?? 59;
-  const cone = half >= 90 ? 0 : r / Math.tan((half * Math.PI) / 180);
-  const inward = side === 'right' ? -1 : 1;
-  return [
-    [bore.near, r, bore.id],
-    [bore.far, r, bore.id],
-    [bore.far + inward * cone, 0, bore.id],
-  ];
+const axis = (z: number, of: string): Node => ({ z, r: 0, bulge: 0, of });
+
+/** Nodes of an end's hole, or of its centre hole, from its mouth inwards. */
+function holeOf(features: readonly Feature[], details: readonly PartDetail[], side: 'right' | 'left', total: number): readonly Node[] {
+  const hole = chainOf(features, details, side);
+  if (hole.length > 0) return hole;
+  const otherThrough = features.find((f) => f.through && f.side !== side && f.side !== 'outside');
+  if (otherThrough) return [];
+  const centre = details.find((d) => d.kind === 'centre' && d.on === side);
+  return centre ? centreNodes(centre, side === 'right' ? 0 : -total, side) : [];
+}
+
+/** The same path walked the other way. */
+function reversed(nodes: readonly Node[]): readonly Node[] {
+  return nodes.toReversed().map((node, i, all) => {
+    const after = all[i + 1];
+    const { corner, ...rest } = node;
+    return { ...rest, bulge: after ? -after.bulge : 0, ...(corner && { corner: { ...corner, rowIsNext: !corner.rowIsNext } }) };
+  });
+}
+
+/** Nodes in one place become one; what is cut at either stays. */
+function merged(nodes: readonly Node[]): readonly Node[] {
+  const out: Node[] = [];
+  for (const node of nodes) {
+    const last = out.at(-1);
+    if (last && Math.abs(last.z - node.z) < 1e-9 && Math.abs(last.r - node.r) < 1e-9) {
+      const corner = node.corner ?? last.corner;
+      out[out.length - 1] = { ...node, ...(corner && { corner }) };
+    } else out.push(node);
+  }
+  return out;
+}
+
+/** Grooves in an end face or a shoulder: a step into the metal where the face lies. */
+function faceGrooves(nodes: readonly Node[], details: readonly PartDetail[], features: readonly Feature[], total: number): readonly Node[] {
+  let out = nodes;
+  for (const detail of details) {
+    if (detail.kind !== 'faceGroove' || !detail.diameter || detail.depth === undefined || detail.width === undefined) continue;
+    const ro = detail.diameter.nominal / 2;
+    const ri = ro - detail.width;
+    const row = features.find((f) => f.id === detail.on);
+    const z = detail.on === 'right' ? 0 : detail.on === 'left' ? -total : (row?.near ?? 0);
+    const at = out.findIndex((a, i) => {
+      const b = out[(i + 1) % out.length];
+      return b && Math.abs(a.z - z) < 1e-9 && Math.abs(b.z - z) < 1e-9 && Math.min(a.r, b.r) <= ri + 1e-9 && Math.max(a.r, b.r) >= ro - 1e-9;
+    });
+    const [a, b] = [out[at], out[(at + 1) % out.length]];
+    if (at < 0 || !a || !b) continue;
+    const up = b.r > a.r;
+    const bottom = up ? z - detail.depth : z + detail.depth;
+    const step = (r: number): readonly Node[] => [
+      { z, r, bulge: 0, of: detail.id },
+      { z: bottom, r, bulge: 0, of: detail.id },
+    ];
+    const cut = up ? [...step(ri), ...step(ro).toReversed()] : [...step(ro), ...step(ri).toReversed()];
+    out = [...out.slice(0, at + 1), ...cut, ...out.slice(at + 1)];
+  }
+  return out;
 }

@@ -54,10 +54,25 @@ describe('the size cell', () => {
   });
 
   it.each([
-    ['bar', { kind: 'bar' }],
-    ['hex 17', { kind: 'polygon', sides: 6 }],
+    ['bar 25', { kind: 'bar', across: { nominal: 25 } }],
+    ['1 in bar', { kind: 'bar', across: { nominal: 25.4 } }],
+    ['hex 17', { kind: 'polygon', sides: 6, across: { nominal: 17 } }],
     ['square 10', { kind: 'polygon', sides: 4 }],
-  ])('%s is understood for the day it is drawn', (text, size) => {
+    ['ball 20', { kind: 'ball', limits: { nominal: 20 } }],
+    ['20 > 15', { kind: 'taper', near: { nominal: 20 }, far: { nominal: 15 } }],
+    ['20 h9 > 15 -0.1', { kind: 'taper', near: { max: 20, min: 19.948 }, far: { max: 15, min: 14.9 } }],
+    ['20 1:10', { kind: 'taper', slope: 0.1, narrows: 'far' }],
+    ['15 < 1:20', { kind: 'taper', slope: 0.05, narrows: 'near' }],
+    ['20 > .6/ft', { kind: 'taper', slope: expect.closeTo(0.05, 9) as number, narrows: 'far' }],
+    ['20 > 90°', { kind: 'taper', slope: expect.closeTo(2, 9) as number }],
+    ['MT2', { kind: 'taper', large: 17.78, name: 'MT2' }],
+    ['18 > MT2', { kind: 'taper', near: { nominal: 18 }, name: 'MT2' }],
+    ['20 > 15 R30', { kind: 'arc', radius: 30, hollow: false }],
+    ['15 > 20 R30 hollow', { kind: 'arc', radius: 30, hollow: true }],
+    ['12 H7 reamed', { kind: 'diameter', made: 'reamed', limits: { max: 12.018, min: 12 } }],
+    ['1/4-20 BSW', { kind: 'thread' }],
+    ['Tr20x4 LH', { kind: 'thread', leftHand: true }],
+  ])('%s is understood', (text, size) => {
     expect(parseSize(text, 'mm')).toMatchObject(size);
   });
 
@@ -70,7 +85,12 @@ describe('the size cell', () => {
     ['25 q9', 'q9 is not in the table for this size'],
     ['25 about', '“about” after 25 mm is not a tolerance; write h6, +/-0.05, +0 -.002'],
     ['1 -2', 'the tolerance of “1 -2” goes below zero'],
-    ['20 > 15', 'tapers are not drawn yet; “20 > 15” is kept as typed'],
+    ['20 > 20', 'both ends are the same size: a cylinder'],
+    ['20 > R3', '“R3” is not a size; write 25, 25 h6, 13/16, .548 -.002 or M12x1.5'],
+    ['MT9', 'MT9 is not in this table'],
+    ['bar', 'write the bar’s own size too: bar 25'],
+    ['20 > 15 R', '“R” is not a radius; write 20 > 15 R30'],
+    ['20 > 0:10', '“0:10” is no slope of a taper; write 1:10, 8° or .6/ft'],
   ])('%s gets a clear sentence', (text, sentence) => {
     const size = parseSize(text, 'mm');
     expect(size.kind === 'unknown' ? writeSentence(size.says, 'mm') : size.kind).toBe(sentence);
@@ -95,18 +115,24 @@ describe('length, edge and finish cells', () => {
   });
 
   it.each([
-    ['1x45', 1],
-    ['1 x 45°', 1],
-    ['0.5', 0.5],
-    ['sharp', 0],
-    ['', 0],
-    ['break 0.2', 0.2],
-  ])('edge %s is %d', (text, value) => {
-    expect(parseEdge(text, 'mm')).toEqual({ ok: true, value });
+    ['1x45', { kind: 'chamfer', along: 1, degrees: 45 }],
+    ['1 x 45°', { kind: 'chamfer', along: 1, degrees: 45 }],
+    ['2x30', { kind: 'chamfer', along: 2, degrees: 30 }],
+    ['0.5', { kind: 'chamfer', along: 0.5, degrees: 45 }],
+    ['R2', { kind: 'radius', radius: 2 }],
+    ['sharp', { kind: 'sharp' }],
+    ['', { kind: 'none' }],
+    ['break 0.2', { kind: 'break', size: 0.2 }],
+    ['DIN 76', { kind: 'threadUndercut', form: 'A' }],
+    ['DIN 76-B', { kind: 'threadUndercut', form: 'B' }],
+    ['F0.6x0.3', { kind: 'shoulderUndercut', name: 'F0.6x0.3', undercut: { width: 2.5, depth: 0.3, faceDepth: 0.2 } }],
+    ['DIN 509-E 0.8x0.3', { kind: 'shoulderUndercut', undercut: { form: 'E' } }],
+  ])('edge %s is %o', (text, value) => {
+    expect(parseEdge(text, 'mm')).toMatchObject({ ok: true, value });
   });
 
   it('refuses an edge that is none', () => {
-    for (const text of ['R2', '1x30', '-1', 'round']) expect(parseEdge(text, 'mm').ok).toBe(false);
+    for (const text of ['R', '1x95', '-1', 'round', 'F9x9', 'break']) expect(parseEdge(text, 'mm').ok).toBe(false);
   });
 
   it.each([
@@ -159,7 +185,7 @@ describe('the drawing, understood', () => {
       ['s2', 'cylinder', -18, -43],
       ['s3', 'cylinder', -43, -81],
     ]);
-    expect(part.findings).toEqual([]);
+    expect(part.findings.map(findingKey)).toEqual(['edges-sharp@edges']);
   });
 
   it('numbers every size to be measured, and proposes critical for fits and threads', () => {
@@ -207,7 +233,7 @@ describe('the drawing, understood', () => {
     ['thread-longer-than-row@a.thread', drawing([row('a', 'M12', '18', { usable: mm('18') }), row('b', '20', '10')])],
     ['thread-special@a.thread', drawing([row('a', 'M12x1.1', '30')])],
     ['edge-does-not-fit@b.near', drawing([row('a', '20', '30'), row('b', '20', '10', { near: mm('1') })])],
-    ['edge-unknown@a.near', drawing([row('a', '20', '30', { near: mm('R2') })])],
+    ['edge-unknown@a.near', drawing([row('a', '20', '30', { near: mm('about 2') })])],
     ['hole-through@h.length', drawing([row('a', '20', '30')], { boreRight: [row('h', '8', '29')] })],
     ['hole-too-wide@h.diameter', drawing([row('a', '20', '30')], { boreLeft: [row('h', '20', '10')] })],
     ['drawing-empty@drawing', blankDrawing()],

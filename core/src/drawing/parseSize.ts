@@ -1,33 +1,60 @@
-import { length, LONGEST, type Parsed, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
-import { drillNamed, generalTolerance, readExternalThread, toleranceClass } from '../standards';
+import {
+  length,
+  LONGEST,
+  MM_PER_INCH,
+  type Parsed,
+  parseLength,
+  readDeviations,
+  readLength,
+  remember,
+  say,
+  type Sentence,
+  tidy,
+  type Units,
+} from '../quantity';
+import { drillNamed, generalTolerance, readExternalThread, readInternalThread, toleranceClass } from '../standards';
+import { parseTaper } from './parseTaper';
 import type { Limits, Size } from './types';
 
 /**
  * What a machinist wrote in a size cell; `units` is what a bare number means. Fractions and inch marks are inches in
  * either unit. Never throws: what is not understood comes back as `unknown` with a sentence and the nearest that is.
- * @example parseSize('25 h6', 'mm'); parseSize('.548 +0 -.002', 'in'); parseSize('M12x1.5-6g', 'in'); parseSize('13/16', 'mm')
+ * @param where a thread in a hole has a class of its own
+ * @example parseSize('25 h6', 'mm'); parseSize('.548 +0 -.002', 'in'); parseSize('M12x1.5-6g', 'in'); parseSize('13/16', 'mm'); parseSize('20 > 15', 'mm')
  */
-export function parseSize(text: string, units: Units): Size {
+export const parseSize: (text: string, units: Units, where?: 'outside' | 'inside') => Size = remember(
+  readSizeCell,
+  (text, units, where) => `${units}${where ?? 'outside'}|${text}`,
+);
+
+function readSizeCell(text: string, units: Units, where: 'outside' | 'inside' = 'outside'): Size {
   const t = text.trim().replace(/^(?:Ø|⌀|dia\.?\s)\s*/i, '');
   if (t === '') return unknown(say`no size yet`, []);
-  if (/^bar$/i.test(t)) return { kind: 'bar' };
-  const polygon = /^(hex|square|sq)\s+(.*)$/i.exec(t);
-  if (polygon) return readPolygon(polygon[1]?.toLowerCase() === 'hex' ? 6 : 4, polygon[2] ?? '', units);
+  const drawn = /^bar\s+(.+)$|^(.+)\s+bar$/i.exec(t);
+  if (drawn) return asDrawn(drawn[1] ?? drawn[2] ?? '', units);
+  if (/^bar$/i.test(t)) return unknown(say`write the bar’s own size too: bar 25`, []);
+  const shape = /^(hex|square|sq|ball|sphere)\s+(.*)$/i.exec(t);
+  if (shape) return readShape(shape[1]?.toLowerCase() ?? '', shape[2] ?? '', units);
   if (/^[-−]/.test(t)) return unknown(say`“${t}” is negative; a diameter is more than zero`, [t.replace(/^[-−]\s*/, '')]);
 
-  const thread = readExternalThread(t);
+  const thread = where === 'outside' ? readExternalThread(t) : readInternalThread(t);
   if (thread) {
     return thread.ok
       ? { kind: 'thread', designation: thread.thread.designation, leftHand: thread.thread.leftHand }
       : unknown(thread.says, thread.nearest);
   }
-  const drill = drillNamed(t);
-  if (drill?.set === 'number' || drill?.set === 'letter') return { kind: 'diameter', limits: general(drill.diameter) };
-  if (/>|^\d.*\d\s*:\s*\d|^MT\s*\d/i.test(t)) return unknown(say`tapers are not drawn yet; “${t}” is kept as typed`, []);
-  return readDiameter(t, units);
+  const taper = parseTaper(t, units, readDiameter);
+  if (taper) return taper;
+  const made = /^(.*\S)\s+(drill(?:ed)?|bore[d]?|ream(?:ed)?)$/i.exec(t);
+  const size = readDiameter(made?.[1] ?? t, units);
+  if (!made || size.kind !== 'diameter') return size;
+  const how = made[2]?.toLowerCase() ?? '';
+  return { ...size, made: how.startsWith('ream') ? 'reamed' : how.startsWith('bore') ? 'bored' : 'drilled' };
 }
 
 function readDiameter(t: string, units: Units): Size {
+  const drill = drillNamed(t);
+  if (drill?.set === 'number' || drill?.set === 'letter') return { kind: 'diameter', limits: general(drill.diameter) };
   const read = readLength(t, units);
   if (!read) return unknown(say`“${t}” is not a size; write 25, 25 h6, 13/16, .548 -.002 or M12x1.5`, []);
   if (!(read.value > 0)) return unknown(say`“${t}” is zero; a diameter is more than zero`, []);
@@ -49,9 +76,16 @@ function readDiameter(t: string, units: Units): Size {
   return { kind: 'diameter', limits };
 }
 
-function readPolygon(sides: 4 | 6, text: string, units: Units): Size {
+function readShape(name: string, text: string, units: Units): Size {
   const size = readDiameter(text.trim(), units);
-  return size.kind === 'diameter' ? { kind: 'polygon', sides, across: size.limits } : size;
+  if (size.kind !== 'diameter') return size;
+  if (name === 'ball' || name === 'sphere') return { kind: 'ball', limits: size.limits };
+  return { kind: 'polygon', sides: name === 'hex' ? 6 : 4, across: size.limits };
+}
+
+function asDrawn(text: string, units: Units): Size {
+  const size = readDiameter(text.trim(), units);
+  return size.kind === 'diameter' ? { kind: 'bar', across: size.limits } : size;
 }
 
 /** A size that carries no tolerance of its own: limits equal to the nominal until the general rule is applied. */
@@ -76,7 +110,9 @@ export function withGeneralRule(limits: Limits, rule: string, units: Units): Lim
 }
 
 /** A length cell: '40', '40 +/-0.1', '1-1/2 -.010'. */
-export function parseLengthCell(text: string, units: Units): Parsed<Limits> {
+export const parseLengthCell: (text: string, units: Units) => Parsed<Limits> = remember(readLengthCell, (text, units) => `${units}|${text}`);
+
+function readLengthCell(text: string, units: Units): Parsed<Limits> {
   const fail = (says: Sentence): Parsed<Limits> => ({ ok: false, problems: [{ at: text, says }] });
   const t = text.trim();
   if (t === '') return fail(say`the length is missing`);
@@ -89,13 +125,12 @@ export function parseLengthCell(text: string, units: Units): Parsed<Limits> {
   return fail(say`“${t}” is not a length; write 40, 40 +/-0.1 or 1-1/2`);
 }
 
-/** An edge cell: '1x45', '1/16 x 45', '1', 'sharp', ''. The chamfer in mm along the axis at 45 degrees; 0 for none. */
-export function parseEdge(text: string, units: Units): Parsed<number> {
-  const t = text.trim();
-  if (t === '' || /^sharp$/i.test(t)) return { ok: true, value: 0 };
-  const read = readLength(t.replace(/^break\s+/i, ''), units);
-  if (read && read.value > 0 && /^(?:\s*[xX×]\s*45°?)?$/.test(read.rest)) return { ok: true, value: tidy(read.value) };
-  return { ok: false, problems: [{ at: t, says: say`“${t}” is not an edge; write 1x45, .03 or sharp` }] };
+/** The pitch of a thread, mm: '1.5', '20 tpi', '.05'; undefined while it is none. */
+export function parsePitch(text: string, units: Units): number | undefined {
+  const tpi = Number(/^(\d+(?:[.,]\d+)?)\s*tpi$/i.exec(text.trim())?.[1]?.replace(',', '.') ?? NaN);
+  if (tpi > 0) return MM_PER_INCH / tpi;
+  const read = parseLength(text, units);
+  return read.ok ? read.value : undefined;
 }
 
 /** A finish cell: 'Ra 1.6', '1.6', '63' (microinches when over 25 or in an inch cell). Ra in micrometres; undefined when empty. */

@@ -1,12 +1,11 @@
 import type { Bar, Choice, Job, Shop } from '../document';
-import type { Part } from '../drawing';
+import { type Part, widestOf } from '../drawing';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { materialOf } from '../standards';
 
-export const largestDiameter = (part: Part): number =>
-  Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.max));
+export const largestDiameter = (part: Part): number => Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).max));
 
 /** The drawn or ground surface of a bar may stay where the largest rows ask for nothing finer. @source bar-diameter, common practice */
 export function surfaceStays(part: Part, bar: Bar): boolean {
@@ -22,10 +21,28 @@ export function surfaceStays(part: Part, bar: Bar): boolean {
 
 /** Least bar diameter for a part: nothing over where the surface stays, else the clean-up its skin wants. */
 function needed(part: Part, bar: Bar): number {
-  const nominal = Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.nominal));
+  const nominal = Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).nominal));
   const cleanUp = { ground: 0, drawn: 0.5, hot: 2.5, sawn: 4 }[bar.skin];
   return surfaceStays(part, bar) ? nominal : nominal + cleanUp;
 }
+
+/** A hexagon or square that the drawing leaves as bar, and this bar is not: it has to be milled. */
+function notAsDrawn(part: Part, bar: Bar): readonly Finding[] {
+  const sides = { hex: 6, square: 4, round: 0, tube: 0 }[bar.form];
+  return part.features
+    .filter((f) => f.form === 'polygon' && !(sides === f.sides && Math.abs(mmOf(bar.across) - (f.across?.nominal ?? 0)) < 0.05))
+    .map((f) => ({
+      code: 'polygon-not-bar',
+      about: `${f.id}.diameter`,
+      severity: 'note' as const,
+      says: say`${f.sides === 6 ? 'hexagon' : 'square'} ${length(f.across?.nominal ?? 0)} across: turned to its corners, ${diameter(f.nearDiameter.nominal)}, and milled`,
+      why: say`${bar.name} is not of that shape; a bar that is saves the milling`,
+      mends: [],
+    }));
+}
+
+/** What a part wants of bar beyond its own length at the least: facing, blade, grip, mm. @source bar-length, common practice */
+const LEAST_BEYOND = 45;
 
 export interface BarChoice {
   readonly bar: Bar | undefined;
@@ -56,9 +73,9 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
       ],
     };
   }
-  if (chosen) return { bar: chosen, findings: [] };
-  const [first] = fitting;
-  if (first) return { bar: first, findings: [] };
+  // of those that clean up, one that is long enough before one that is not
+  const bar = chosen ?? fitting.find((b) => mmOf(b.length) >= part.length + LEAST_BEYOND) ?? fitting[0];
+  if (bar) return { bar, findings: notAsDrawn(part, bar) };
   const material = materialOf(job.drawing.material);
   const other = shop.bars.filter((b) => b.form === 'round' && mmOf(b.across) >= needed(part, b)).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
   const across = Math.ceil(largest + 1);

@@ -199,7 +199,6 @@ describe('checks of the plan, each with its fix', () => {
     ['choice-orphaned@h', withChoice(axle, { kind: 'hold', id: 'h', setup: 'right-1', holding: 'lent', support: [] })],
     ['deeper-than-drill@drill@h', holed('8', '140', '40 x 200')],
     ['deeper-than-quill@drill@h', holed('8', '88', '40 x 200')],
-    ['no-drill@drill@h', holed('9.1', '20', '40 x 60')],
     ['flat-bottom@drill@h', holed('8', '20', '40 x 60', 'flat')],
   ])('%s', (key, job) => {
     const shop = demoShop();
@@ -211,6 +210,17 @@ describe('checks of the plan, each with its fix', () => {
       const after = mend.to === 'job' ? plan(applyEdits(job, mend.edits), shop) : plan(job, applyEdits(shop, mend.edits));
       expect(keys(after)).not.toContain(key);
     }
+  });
+
+  it('a hole that no drill makes is bored; without a boring bar the nearest drills are offered', () => {
+    const job = holed('9.1', '20', '40 x 60');
+    expect(plan(job, demoShop()).routes[0]?.setups.flatMap((s) => s.steps.map((step) => step.id))).toEqual(
+      expect.arrayContaining(['drill@h', 'bore@h']),
+    );
+    const bare: Shop = { ...demoShop(), tools: demoShop().tools.filter((t) => t.kind !== 'bore') };
+    const found = plan(job, bare).findings.find((f) => findingKey(f) === 'no-drill@drill@h');
+    expect(found?.mends.length).toBeGreaterThan(0);
+    for (const mend of found?.mends ?? []) expect(keys(plan(applyEdits(job, mend.edits), bare))).not.toContain('no-drill@drill@h');
   });
 
   it('a bar of a material that the rack lacks may be put on it, or another taken', () => {

@@ -6,8 +6,9 @@ import { figure, say, type Sentence } from '../quantity';
 import { barSheet, chosenIn, type Context, grippingOf, leftSetup, reachOf, rightSetup, type Route, type Setup, severingOf } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, startingShop } from '../shop';
 import { materialOf } from '../standards';
-import { rectangle } from '../stock';
+import { rectangle, regionOf } from '../stock';
 import { changedSinceIssue } from './issue';
+import { shopChecks } from './shopChecks';
 import type { Plan } from './types';
 
 /**
@@ -20,7 +21,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const kit: Shop = issue ? issue.kit : shop;
   const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
   const part = readDrawing(asIssued.drawing);
-  findings.push(...part.findings);
+  findings.push(...part.findings, ...shopChecks(part, kit));
   const empty: Plan = { reached: 'drawing', part, routes: [], holdings: [], gap: 1, toGet: [], findings };
   yield empty;
   const machine = machineOf(kit, asIssued.machine);
@@ -38,6 +39,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     material: materialOf(asIssued.drawing.material),
     machine,
     bar,
+    finished: regionOf(part.contour),
     chosen,
     findings,
     toGet: [],
@@ -81,6 +83,15 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     return { ...empty, reached: 'holding', findings };
   }
   findings.push(...withMends(heldRight, right), ...withMends(heldLeft, left));
+  if (!gripping.sound)
+    findings.push({
+      code: 'grip-last',
+      about: 'left-1',
+      severity: 'caution',
+      says: say`turned round, only a ${part.features.find((f) => f.id === gripping.row)?.form ?? 'shaped row'} is left to grip`,
+      why: say`never leave only threads, tapers or balls to grip: begin at the other end, or leave spare stock to hold and part it off last`,
+      mends: [],
+    });
   const holdings = [...right, ...left];
   yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
 

@@ -29,6 +29,8 @@ export interface Figure {
   readonly step?: number;
   readonly formula: string;
   readonly of: Inputs;
+  /** where the values put in come from, when that differs from the formula's own source */
+  readonly source?: string;
 }
 
 export interface Quantity {
@@ -71,4 +73,7 @@ export const cuttingSpeed = quantity('cuttingSpeed');
 export const feed = quantity('feed');
 export const power = quantity('power');
 export const temperature = quantity('temperature');
+export const angle = quantity('angle');
+export const force = quantity('force');
+export const pressure = quantity('pressure');
 export const time = quantity('time');

@@ -23,14 +23,14 @@ const habits: Readonly<Record<QuantityKind, Habit>> = {
   spindleSpeed: { step: 1, unit: 'rpm' },
   cuttingSpeed: { step: 1, unit: 'm/min', inch: { step: 1, unit: 'ft/min', of: (v) => v / 0.3048 } },
   feed: { step: 0.01, unit: 'mm/rev', inch: { step: 0.0001, unit: 'in/rev', of: perInch }, keepZeros: true },
-  force: { step: 1, unit: 'N' },
-  torque: { step: 0.1, unit: 'N m' },
-  pressure: { step: 1, unit: 'N/mm²' },
+  force: { step: 1, unit: 'N', inch: { step: 1, unit: 'lbf', of: (v) => v / 4.4482216 } },
+  torque: { step: 0.1, unit: 'N m', inch: { step: 0.1, unit: 'ft lbf', of: (v) => v / 1.3558179 } },
+  pressure: { step: 1, unit: 'N/mm²', inch: { step: 10, unit: 'psi', of: (v) => v * 145.0377 } },
   power: { step: 0.01, unit: 'kW' },
   time: { step: 0.1, unit: 'min' },
   temperature: { step: 0.1, unit: '°C' },
-  mass: { step: 0.01, unit: 'kg' },
-  volume: { step: 1, unit: 'mm³' },
+  mass: { step: 0.001, unit: 'kg', inch: { step: 0.001, unit: 'lb', of: (v) => v / 0.45359237 } },
+  volume: { step: 1, unit: 'mm³', inch: { step: 0.001, unit: 'in³', of: (v) => v / MM_PER_INCH ** 3 } },
   roughness: { step: 0.1, unit: 'µm', inch: { step: 1, unit: 'µin', of: (v) => perInch(v) * 1000 } },
   ratio: { step: 0.01, unit: '' },
   count: { step: 1, unit: '' },
@@ -51,13 +51,15 @@ export function write(quantity: Quantity, units: Units): Written {
   const inch = units === 'in' ? habit.inch : undefined;
   const value = inch ? inch.of(quantity.value) : quantity.value;
   const own = quantity.step;
-  const step = own === undefined ? (inch?.step ?? habit.step) : inch ? Math.min(inch.step, own / 10) : own;
+  // a step in mm becomes a tenth of it in inches; of other quantities the inch habit stands
+  const isLength = quantity.is === 'length' || quantity.is === 'diameter' || quantity.is === 'feed';
+  const step = own === undefined || (inch && !isLength) ? (inch?.step ?? habit.step) : inch ? Math.min(inch.step, own / 10) : own;
   if (!Number.isFinite(value)) return { text: '–', unit: inch?.unit ?? habit.unit };
   const places = decimals(step);
-  let text = roundTo(value, 10 ** -places).toFixed(places);
+  let text = roundTo(value, step > 1 ? step : 10 ** -places).toFixed(places);
   if (own === undefined && habit.keepZeros !== true && places > 0) text = text.replace(/\.?0+$/, '');
   if (/^-0(\.0*)?$/.test(text)) text = text.slice(1);
-  if (inch && (quantity.is === 'length' || quantity.is === 'diameter' || quantity.is === 'feed')) text = text.replace(/^(-?)0\./, '$1.');
+  if (inch && isLength) text = text.replace(/^(-?)0\./, '$1.');
   return { text: quantity.is === 'diameter' ? `Ø${text}` : text, unit: inch?.unit ?? habit.unit };
 }
 

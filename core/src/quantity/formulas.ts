@@ -1,50 +1,5 @@
+import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
-
-/** What an input stands for: its kind decides the unit it is shown with. */
-type Meaning = readonly [kind: QuantityKind, words: string];
-
-export interface Formula {
-  readonly text: string;
-  readonly source: string;
-  readonly inputs: Readonly<Record<string, Meaning>>;
-  readonly compute: (of: Inputs) => number;
-}
-
-/** Reads a numeric input. @throws RangeError when it is absent or not a number */
-function number(of: Inputs, name: string): number {
-  const value = of[name];
-  if (typeof value !== 'number' || Number.isNaN(value)) throw new RangeError(`input ${name} is ${String(value)}, a number is needed`);
-  return value;
-}
-
-function list(of: Inputs, name: string): readonly number[] {
-  const value = of[name];
-  if (!Array.isArray(value)) throw new RangeError(`input ${name} is not a list of numbers`);
-  return value as readonly number[];
-}
-
-function define<K extends string, L extends string = never>(
-  text: string,
-  source: string,
-  inputs: Readonly<Record<K | L, Meaning>>,
-  compute: (value: Readonly<Record<K, number>>, lists: Readonly<Record<L, readonly number[]>>) => number,
-): Formula {
-  const names = Object.keys(inputs);
-  return {
-    text,
-    source,
-    inputs,
-    compute: (of) => {
-      const values: Record<string, number> = {};
-      const lists: Record<string, readonly number[]> = {};
-      for (const name of names) {
-        if (Array.isArray(of[name])) lists[name] = list(of, name);
-        else values[name] = number(of, name);
-      }
-      return compute(values as Record<K, number>, lists as Record<L, readonly number[]>);
-    },
-  };
-}
 
 /** The highest entry at or below the wanted value; the lowest entry when none is. Lists need not be sorted. */
 export function atOrBelow(wanted: number, list: readonly number[]): number {
@@ -136,6 +91,18 @@ export const formulas = {
     { kc: ['pressure', 'kc1.1'], mc: ['ratio', 'mc'], ap: ['length', 'depth of cut ap'], f: ['feed', 'feed f'] },
     ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
   ),
+  forceAtAngle: define(
+    'Fc = kc1.1 h^(-mc) ap f, h = f sin(lead angle)',
+    'Kienzle; kc1.1 and mc from memory of the usual list; no factors of rake, speed or wear',
+    {
+      kc: ['pressure', 'kc1.1'],
+      mc: ['ratio', 'mc'],
+      ap: ['length', 'depth of cut ap'],
+      f: ['feed', 'feed f'],
+      kappa: ['angle', 'lead angle, degrees'],
+    },
+    ({ kc, mc, ap, f, kappa }) => kc * ap * f * Math.pow(f * Math.sin((kappa * Math.PI) / 180), -mc),
+  ),
   power: define(
     'P = Fc v / 60000, v = pi d n / 1000',
     'definition of power',
@@ -185,6 +152,12 @@ export const formulas = {
   ),
   totalLength: define<never, 'rows'>('sum of the rows', 'arithmetic', { rows: ['length', 'rows from end A'] }, (_, { rows }) =>
     tidy(rows.reduce((sum, row) => sum + row, 0)),
+  ),
+  mass: define(
+    'volume x density, volume by the frusta of the half section',
+    'geometry; density typical, from memory',
+    { volume: ['volume', 'volume'], density: ['ratio', 'density, kg/m³'] },
+    ({ volume, density }) => volume * density * 1e-9,
   ),
   stickOut: define(
     'part + facing at A + facing at B + blade + gap to the jaws',
@@ -329,7 +302,7 @@ export function figure(
   is: QuantityKind,
   formula: FormulaName,
   of: Inputs,
-  more: { readonly step?: number; readonly deviation?: number } = {},
+  more: { readonly step?: number; readonly deviation?: number; readonly source?: string } = {},
 ): Figure {
   return { is, value: formulas[formula].compute(of), formula, of, ...more };
 }

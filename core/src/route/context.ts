@@ -27,6 +27,8 @@ export interface Context {
   readonly material: Material;
   readonly machine: Machine;
   readonly bar: Bar;
+  /** the finished part, for cuts that follow its outline */
+  readonly finished: Region;
   readonly chosen: Chosen;
   readonly findings: Finding[];
   readonly toGet: ToGet[];
@@ -55,13 +57,16 @@ export interface StepParts {
   readonly figures: Readonly<Record<string, Figure | undefined>>;
   readonly passes?: readonly Pass[];
   readonly sweeps?: Region;
+  /** metal that stands higher afterwards: a knurl */
+  readonly raises?: Region;
 }
 
 /** Adds a step: its id from what it does, its region from what it sweeps. */
 export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
   const id = stepId(setup, parts.verb, parts.about);
   const removes = parts.sweeps ? combine('intersection', setup.stock, parts.sweeps) : [];
-  const after = removes.length > 0 && parts.sweeps ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
+  const cut = removes.length > 0 && parts.sweeps ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
+  const after = parts.raises ? combine('union', cut, parts.raises) : cut;
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
   setup.steps.push({

@@ -1,9 +1,11 @@
 import { speedFor } from '../cutting';
-import type { Feature } from '../drawing';
-import { diameter, figure, length, say, tidy } from '../quantity';
+import { type Feature, threadOf } from '../drawing';
+import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
-import { readExternalThread, threadUndercut } from '../standards';
-import { chamfered, combine, type Region, turned } from '../stock';
+import { flankHalf, threadUndercut } from '../standards';
+import { chamfered, combine, type Region } from '../stock';
+import { spareIn } from './shapes';
+import { toolForThread } from './threadTools';
 import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId, way } from './context';
 
 /** Chamfers the edge of a row that faces the free end. */
@@ -91,7 +93,7 @@ export function undercut(ctx: Context, setup: SetupDraft, feature: Feature, pitc
       to: figure('diameter', 'toSize', { size: under }),
       minutes: byHand(1),
     },
-    sweeps: turned(inner, inner - inward(setup.end) * relief.width, under / 2),
+    sweeps: spareIn(ctx, inner, inner - inward(setup.end) * 2 * relief.overall, under / 2, feature.nearDiameter.nominal / 2 + 0.5),
   });
 }
 
@@ -100,25 +102,14 @@ export function dieFor(ctx: Context, feature: Feature): boolean {
   return (ctx.chosen.method.get(feature.id)?.method ?? way(ctx, 'thread')) === 'die' && dieTool(ctx, feature) !== undefined;
 }
 
-function dieTool(ctx: Context, feature: Feature) {
-  const same = (text: string) => {
-    const read = readExternalThread(text);
-    const own = readExternalThread(feature.thread ?? '');
-    return (
-      read?.ok === true &&
-      own?.ok === true &&
-      Math.abs(read.thread.nominal - own.thread.nominal) < 1e-6 &&
-      Math.abs(read.thread.pitch - own.thread.pitch) < 1e-6
-    );
-  };
-  return ctx.shop.tools.find((t) => t.kind === 'die' && same(t.size?.text ?? ''));
-}
+const dieTool = (ctx: Context, feature: Feature) => toolForThread(ctx.shop, 'die', threadOf(feature));
 
 /** The thread, single point or by die. */
 export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): void {
-  const read = readExternalThread(feature.thread ?? '');
-  if (read?.ok !== true) return;
-  const { pitch, nominal } = read.thread;
+  const thread = threadOf(feature);
+  if (!thread) return;
+  const { pitch, nominal, lead } = thread;
+  const flank = flankHalf(thread.family);
   const wantsDie = (ctx.chosen.method.get(feature.id)?.method ?? way(ctx, 'thread')) === 'die';
   const long = feature.usable ?? Math.abs(feature.near - feature.far);
   const says = say`${feature.thread ?? ''} × ${length(long)}`;
@@ -131,7 +122,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       says,
       gauge: threadGauge(ctx),
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
-      figures: { feed: figure('feed', 'feedOfThread', { P: pitch }), minutes: byHand(4) },
+      figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(4) },
     });
     return;
   }
@@ -147,11 +138,14 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
     });
   }
   const id = stepId(setup, 'thread', feature.id);
-  const tool = needTool(ctx, id, 'thread', say`threading tool 60°`);
+  const tool = needTool(ctx, id, 'thread', say`threading tool ${angle(2 * flank)}`, (t) => Math.abs(mmOf(t.angle, 60) - 2 * flank) < 0.6);
+  // the depth of the form, in pitches: of 60 degree threads the full ISO root
+  const k = Math.round((500 * (nominal - thread.root)) / pitch) / 1000;
+  const along = flank - 0.5;
   const straight = way(ctx, 'infeed') === 'straight';
   const infeed = straight
-    ? figure('length', 'infeed', { k: 0.613, P: pitch }, { step: 0.01 })
-    : figure('length', 'infeedCompound', { k: 0.613, P: pitch, degrees: 29.5 }, { step: 0.01 });
+    ? figure('length', 'infeed', { k, P: pitch }, { step: 0.01 })
+    : figure('length', 'infeedCompound', { k, P: pitch, degrees: along }, { step: 0.01 });
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'thread', nominal));
   const passes = data(ctx, id, 'passes', figure('count', 'threadPasses', { infeed: infeed.value, first: 0.38 }));
   addStep(ctx, setup, {
@@ -166,20 +160,20 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
         'infeed',
         straight
           ? say`straight in, light, cross dial from zero to ${length(infeed.value)} on radius`
-          : say`compound at 29.5 degrees, ${length(infeed.value)} along it; cross slide back to zero each time`,
+          : say`compound at ${angle(along)}, ${length(infeed.value)} along it; cross slide back to zero each time`,
         feature.id,
       ),
       reason('scratch-pass', say`a first trace checked with a pitch gauge`, feature.id),
-      reason('infeed-by-nose', say`depth for the full ISO root, 0.613 P`, feature.id),
+      reason('infeed-by-nose', say`depth of the form to its root, ${k} of the pitch`, feature.id),
     ],
     figures: {
       speed,
-      feed: figure('feed', 'feedOfThread', { P: pitch }),
+      feed: figure('feed', 'feedOfThread', { P: lead }),
       depth: infeed,
       passes,
       minutes:
         speed &&
-        figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: pitch, n: speed.value, handling: 1 + 0.3 * passes.value }),
+        figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: lead, n: speed.value, handling: 1 + 0.3 * passes.value }),
     },
   });
 }

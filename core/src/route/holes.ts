@@ -62,7 +62,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
       about: id,
       severity: 'stop',
       says: say`the shop has no drill of ${diameter(size)}`,
-      why: say`this slice of the plan drills to size; boring comes later`,
+      why: say`nor a boring bar that would open a smaller hole to it`,
       mends: nearest.map((t) => sizeMend(setup.end, hole, t)),
     });
     return;
@@ -95,7 +95,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
 }
 
-function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
+export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
   const id = stepId(setup, verb, hole.id);
   const size = verb === 'pilot' ? mmOf(tool.size) : hole.nearDiameter.nominal;
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'drill', size));
@@ -133,7 +133,7 @@ function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, ve
   });
 }
 
-function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id: string, depth: number, cone: number): void {
+export function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id: string, depth: number, cone: number): void {
   const reach = mmOf(tool.reach, Infinity);
   const quill = ctx.machine.dials.quill ? mmOf(ctx.machine.dials.quill.travel) - QUILL_LESS : Infinity;
   const list = end === 'right' ? 'boreRight' : 'boreLeft';

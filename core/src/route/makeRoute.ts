@@ -1,13 +1,14 @@
-import type { Feature } from '../drawing';
+import { envelopeOf, type Feature, isShaped, threadOf } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say, tidy, time } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { combine, rectangle, type Region, turned } from '../stock';
-import { readExternalThread } from '../standards';
 import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { orChosen } from './choices';
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
-import { centreDrill, drillHole } from './holes';
+import { makeHole } from './bores';
+import { centreDrill } from './holes';
+import { awaySteps, detailSteps, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
 import { faceEnd, finishTurn, roughTurn } from './turning';
 import type { BarSheet } from './barSheet';
@@ -27,7 +28,7 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const { ctx, sheet } = making;
   const draft = draftOf(making, 'right-1', 'right', held, sheet.stickOut.value / mmOf(ctx.bar.across), stock);
   const barDiameter = mmOf(ctx.bar.across);
-  const rows = ctx.part.features.filter((f) => f.side === 'outside');
+  const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'right');
   const centre = held.support.length > 0;
   const hole = ctx.part.features.find((f) => f.side === 'right');
@@ -57,11 +58,16 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     });
   } else if (hole) {
     centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
-    drillHole(ctx, draft, hole);
-  }
+    makeHole(ctx, draft);
+  } else drawnCentre(ctx, draft, 0);
   turnRows(making, draft, mine, barDiameter, 0, sheet.surfaceStays);
   for (const neck of rows.filter((f) => making.reach[f.id] === 'neck')) cutNeck(ctx, draft, neck, rows);
   finishEdges(making, draft, mine, rows);
+  shapeRows(
+    making,
+    draft,
+    rows.filter((f) => making.reach[f.id] !== 'left'),
+  );
   if (centre && hole) {
     addStep(ctx, draft, {
       verb: 'withdraw',
@@ -70,7 +76,7 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
       because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, 'right')],
       figures: { minutes: byHand(0.5) },
     });
-    drillHole(ctx, draft, hole);
+    makeHole(ctx, draft);
   }
   const last = rows.at(-1);
   const edge = -(ctx.part.length + sheet.faceB);
@@ -105,7 +111,7 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
     inside: gripping.inside(grip.value),
   });
   const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece);
-  const rows = ctx.part.features.filter((f) => f.side === 'outside');
+  const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'left');
   const hole = ctx.part.features.find((f) => f.side === 'left');
   const barDiameter = mmOf(ctx.bar.across);
@@ -124,11 +130,13 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   faceEnd(ctx, draft, -ctx.part.length, sheet.faceB, last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter, 'length');
   if (hole) {
     centreDrill(ctx, draft, -ctx.part.length, last?.nearDiameter.nominal ?? barDiameter, 'drill');
-    drillHole(ctx, draft, hole);
-  }
+    makeHole(ctx, draft);
+  } else drawnCentre(ctx, draft, -ctx.part.length);
   turnRows(making, draft, mine, barDiameter, -ctx.part.length, false);
   finishEdges(making, draft, mine, rows);
+  shapeRows(making, draft, mine);
   if (last && making.reach[last.id] === 'right' && making.severing.method === 'saw') chamferMouth(ctx, draft, last);
+  awaySteps(ctx, draft);
   releaseCheck(ctx, draft);
   const face = gripping.z;
   return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece);
@@ -139,7 +147,8 @@ function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], f
   const bigFirst = mine.toSorted(
     (a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)),
   );
-  const asBar = (f: Feature) => surfaceStays && Math.abs(f.nearDiameter.nominal - mmOf(ctx.bar.across)) < 0.02;
+  // a knurl rises from its blank: the drawn surface is too large for it
+  const asBar = (f: Feature) => surfaceStays && Math.abs(f.nearDiameter.nominal - mmOf(ctx.bar.across)) < 0.02 && knurlUnder(ctx, f) === 0;
   let standing = from;
   let done: Feature | undefined;
   for (const row of bigFirst) {
@@ -157,7 +166,7 @@ function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], f
       figures: { minutes: byHand(5) },
     });
   }
-  for (const row of turnedRows) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : 0);
+  for (const row of turnedRows) if (!isShaped(row)) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : knurlUnder(ctx, row));
 }
 
 function finishEdges(making: Making, draft: SetupDraft, mine: readonly Feature[], rows: readonly Feature[]): void {
@@ -167,9 +176,19 @@ function finishEdges(making: Making, draft: SetupDraft, mine: readonly Feature[]
     const behind = rows.find((f) => Math.abs(mouthOf(f, draft.end) - innerOf(row, draft.end)) < 1e-6);
     if (behind && making.reach[behind.id] === 'neck') chamferInner(ctx, draft, row, []);
     if (row.form !== 'thread') continue;
-    if (behind && behind.nearDiameter.nominal > row.nearDiameter.nominal) undercut(ctx, draft, row, pitchOf(row));
+    const relief = draft.end === 'right' ? row.edgeFar : row.edgeNear;
+    if (relief.kind === 'threadUndercut') undercut(ctx, draft, row, pitchOf(row));
     cutThread(ctx, draft, row);
   }
+}
+
+/** What the envelope and 45 degree chamfers do not finish: tapers, arcs, radii, reliefs, grooves, knurls; in holes their grooves. */
+function shapeRows(making: Making, draft: SetupDraft, mine: readonly Feature[]): void {
+  const { ctx } = making;
+  const drawn = ctx.part.features.filter((f) => mine.some((m) => m.id === f.id));
+  for (const row of drawn) if (isShaped(row)) shapeRow(ctx, draft, row);
+  for (const row of drawn) shapeEdges(ctx, draft, row);
+  detailSteps(ctx, draft, [...drawn, ...ctx.part.features.filter((f) => f.side === draft.end)]);
 }
 
 /** A row between two larger ones: plunged with the blade, side by side. */
@@ -299,7 +318,4 @@ function setupOf(
   };
 }
 
-const pitchOf = (row: Feature): number => {
-  const read = readExternalThread(row.thread ?? '');
-  return read?.ok === true ? read.thread.pitch : 1;
-};
+const pitchOf = (row: Feature): number => threadOf(row)?.pitch ?? 1;

@@ -1,11 +1,11 @@
-import type { Feature, Part } from '../drawing';
+import { type Feature, isShaped, type Part, widestOf } from '../drawing';
 
 export type Reach = Readonly<Record<string, 'right' | 'left' | 'neck'>>;
 
 /** Which rows each end can reach: a row is reached when nothing nearer to that end is larger. The right end goes first. */
 export function reachOf(features: readonly Feature[]): Reach {
   const rows = features.filter((f) => f.side === 'outside');
-  const size = (f: Feature) => f.nearDiameter.nominal;
+  const size = (f: Feature) => widestOf(f).nominal;
   const reach: Record<string, 'right' | 'left' | 'neck'> = {};
   rows.forEach((row, i) => {
     const visible = (others: readonly Feature[]) => others.every((o) => size(o) <= size(row) + 1e-9);
@@ -17,6 +17,9 @@ export function reachOf(features: readonly Feature[]): Reach {
 /** Where the turned-round piece is gripped: the row, and how much of it. */
 export interface Gripping {
   readonly diameter: number;
+  readonly row: string;
+  /** a straight finished surface; else only a thread, a taper or a ball is left to grip */
+  readonly sound: boolean;
   /** most that can be gripped, mm */
   readonly room: number;
   /** z of the jaws' face */
@@ -27,15 +30,22 @@ export interface Gripping {
 
 /** The widest finished row that leaves the left end free; threads are not gripped. @source grip-last, soft-pads, common practice */
 export function grippingOf(part: Part, reach: Reach): Gripping {
-  const rows = part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && reach[f.id] === 'right');
+  const rows = part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && !isShaped(f) && reach[f.id] === 'right');
   const long = (f: Feature) => f.near - f.far;
   const free = (f: Feature) => (f.far > -part.length + 1e-6 ? 0 : Math.max(3, (f.chamferFar ?? 0) + 2));
   const row =
     rows.toReversed().find((f) => long(f) - free(f) >= 6) ??
     rows.toSorted((a, b) => long(b) - long(a))[0] ??
     part.features.find((f) => f.side === 'outside');
-  if (!row) return { diameter: 1, room: 1, z: 0, inside: () => 0 };
+  if (!row) return { diameter: 1, room: 1, z: 0, row: '', sound: true, inside: () => 0 };
   const z = row.far + free(row);
   const room = Math.max(1, long(row) - free(row) - (row.chamferNear ?? 0));
-  return { diameter: row.nearDiameter.nominal, room, z, inside: (grip) => Math.max(0, -(z + grip)) };
+  return {
+    diameter: widestOf(row).nominal,
+    room,
+    z,
+    row: row.id,
+    sound: !isShaped(row) && row.form !== 'thread',
+    inside: (grip) => Math.max(0, -(z + grip)),
+  };
 }

@@ -11,7 +11,6 @@ export interface Severing {
   /** the parting blade would not reach */
   readonly tooDeep: boolean;
   readonly limit: number;
-  readonly asked: 'part' | 'saw';
 }
 
 /** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
@@ -23,7 +22,7 @@ export function severingOf(ctx: Pick<Context, 'chosen' | 'shop'>, radius: number
   const limit = Math.min(8 * width, mmOf(blade?.reach, Infinity));
   const tooDeep = radius > limit;
   const method = asked === 'saw' || (tooDeep && ctx.chosen.method.get('left') === undefined) ? 'saw' : 'part';
-  return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit, asked };
+  return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit };
 }
 
 /** Severs the piece; the kerf lies left of its allowance for facing. */
@@ -55,7 +54,7 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
       tool,
       says: say`${length(severing.width)} kerf, ${length(Math.abs(right))} from face A`,
       because: [
-        severing.tooDeep && severing.asked === 'part'
+        severing.tooDeep
           ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, 'left')
           : reason('part-near', say`saw and face: no chatter`, 'left'),
       ],

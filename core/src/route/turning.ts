@@ -2,7 +2,8 @@ import { finishFeed, loadOf, roughDepth, roughFeed, speedFor } from '../cutting'
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
-import { turned } from '../stock';
+import { combine, turned } from '../stock';
+import { cornerKept } from './shapes';
 import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { choiceId } from './choices';
 
@@ -87,13 +88,13 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
   return target.value;
 }
 
-/** Finish-turns one row to its limits; stops to measure where it carries a tolerance of its own. */
-export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, dieUnder: number): void {
+/** Finish-turns one row to its limits, or `under` its size (mm on diameter) where a die or a knurl raises it; stops to measure where it carries a tolerance of its own. */
+export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, under: number): void {
   const id = stepId(setup, 'finish-turn', feature.id);
   const limits = feature.nearDiameter;
   const aim =
-    dieUnder > 0
-      ? figure('diameter', 'toSize', { size: tidy(limits.nominal - dieUnder) }, { step: 0.01 })
+    under > 0
+      ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
       : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
   const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(ctx));
   const gauge = limits.from === 'general' ? undefined : chosenGauge(ctx, id, feature);
@@ -103,9 +104,11 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, di
   const allowance = allowanceOf(ctx);
   const long = Math.abs(mouth - inner);
   const says =
-    limits.from === 'general'
-      ? say`${diameter(limits.nominal)} × ${length(long)}`
-      : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
+    under > 0
+      ? say`${diameter(aim.value)} × ${length(long)}`
+      : limits.from === 'general'
+        ? say`${diameter(limits.nominal)} × ${length(long)}`
+        : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
   const because = [
     reason(
       feature.form === 'thread' ? 'major-first' : 'aim',
@@ -117,7 +120,9 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, di
     ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
-  const sweeps = turned(mouth - inward(setup.end) * (feature.near === 0 || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
+  const whole = turned(mouth - inward(setup.end) * (feature.near === 0 || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
+  const kept = cornerKept(ctx, feature, setup.end);
+  const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
   const base = { verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
   if (!tool) {
     addStep(ctx, setup, { ...base, figures: { to: aim } });

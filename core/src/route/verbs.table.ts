@@ -10,7 +10,14 @@ export const verbs = {
   'rough-turn': 'Rough-turn',
   cool: 'Let it cool',
   'finish-turn': 'Finish-turn',
+  bore: 'Bore',
+  ream: 'Ream',
+  tap: 'Tap',
   neck: 'Neck',
+  taper: 'Turn the taper',
+  form: 'Form',
+  groove: 'Groove',
+  knurl: 'Knurl',
   chamfer: 'Chamfer',
   undercut: 'Undercut',
   thread: 'Thread',
@@ -19,6 +26,7 @@ export const verbs = {
   'part-off': 'Part off',
   'saw-off': 'Saw off',
   'turn-round': 'Turn round',
+  away: 'Beside the lathe',
   own: 'Own step',
 } as const;
 

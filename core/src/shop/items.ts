@@ -47,10 +47,21 @@ const outsideGauges = ['caliper', 'micrometer'];
 
 /** The plainest outside gauge of the shop that proves this size, else the finest that reaches it. */
 export function gaugeFor(shop: Shop, size: number, tolerance: number): Gauge | undefined {
+  return bestOf(shop, outsideGauges, size, tolerance);
+}
+
+function bestOf(shop: Shop, kinds: readonly string[], size: number, tolerance: number): Gauge | undefined {
   const fitting = shop.gauges
-    .filter((g) => outsideGauges.includes(g.kind) && mmOf(g.from) <= size && size <= mmOf(g.to))
+    .filter((g) => kinds.includes(g.kind) && mmOf(g.from) <= size && size <= mmOf(g.to))
     .toSorted((a, b) => doubtOf(b) - doubtOf(a));
   return fitting.find((g) => proves(g, tolerance)) ?? fitting.at(-1);
+}
+
+const boreGauges = ['telescoping', 'bore', 'plugPins'];
+
+/** The plainest gauge of the shop that proves a bore of this size, else the finest that reaches it. */
+export function boreGaugeFor(shop: Shop, size: number, tolerance: number): Gauge | undefined {
+  return bestOf(shop, boreGauges, size, tolerance);
 }
 
 /** The gauge for a hole or its depth. */

@@ -1,5 +1,5 @@
 import { bsfSizes, bswSizes } from './whitworth.table';
-import { readExternalThread, threadLimits } from './threads';
+import { readExternalThread, readInternalThread, threadLimits } from './threads';
 import { wires } from './wires';
 
 /* Millimetres: pitch, major, effective, minor; BS 93:1951, from memory. */
@@ -112,8 +112,20 @@ describe('ISO 228-1', () => {
 });
 
 describe('where these threads are used', () => {
-  it('are told apart from what can be drawn yet', () => {
-    for (const text of ['1/4-20 BSW', 'G 1/2 A', '2 BA']) expect(readExternalThread(text)).toMatchObject({ ok: false });
+  it('are drawn outside and in a hole, each with its own half', () => {
+    for (const text of ['1/4-20 BSW', 'G 1/2 A', '2 BA']) expect(readExternalThread(text)).toMatchObject({ ok: true, thread: { internal: false } });
+    for (const text of ['1/4-20 BSW', 'G 1/2', '2 BA']) expect(readInternalThread(text)).toMatchObject({ ok: true, thread: { internal: true } });
+    expect(readInternalThread('G 1/2 A')).toMatchObject({ ok: false, nearest: ['G 1/2'] });
+    expect(readExternalThread('G 1/2')).toMatchObject({ ok: false, nearest: ['G 1/2 A'] });
+    // G 1/2: major 20.955, minor 18.631 (ISO 228-1, from memory)
+    expect(readInternalThread('G 1/2')).toMatchObject({ thread: { crest: 18.631, root: 20.955 } });
+  });
+
+  it('a class typed for the wrong half is told with the right one', () => {
+    expect(readExternalThread('M12-6H')).toMatchObject({ nearest: ['M12x1.75-6g'] });
+    expect(readExternalThread('1/4-20 UNC-2B')).toMatchObject({ nearest: ['1/4-20 UNC-2A'] });
+    expect(readInternalThread('M12x1.5-6g')).toMatchObject({ nearest: ['M12x1.5-6H'] });
+    expect(readInternalThread('Tr20x4')).toMatchObject({ thread: { designation: 'Tr20x4 nut', crest: 16, root: 20.5 } });
   });
 
   it('take wires of their own angle', () => {

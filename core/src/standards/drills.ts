@@ -68,10 +68,28 @@ export interface NearDrill extends Drill {
   readonly off: number;
 }
 
+const MOST = 8;
+
 /** The drills of these sets that lie nearest to a size in mm, nearest first; at most eight. */
 export function nearestDrills(mm: number, sets: readonly DrillSet[] = ['number', 'letter', 'fraction', 'metric']): readonly NearDrill[] {
   return sets
-    .flatMap((set) => drillIndex(set).map((drill) => ({ ...drill, off: tidy(drill.diameter - mm) })))
-    .toSorted((a, b) => Math.abs(a.off) - Math.abs(b.off) || a.name.localeCompare(b.name))
-    .slice(0, 8);
+    .flatMap((set) => {
+      // each set is sorted: its nearest lie about the place where the size would stand
+      const drills = drillIndex(set);
+      const at = firstNotUnder(drills, mm);
+      return drills.slice(Math.max(0, at - MOST), at + MOST);
+    })
+    .toSorted((a, b) => Math.abs(a.diameter - mm) - Math.abs(b.diameter - mm) || a.name.localeCompare(b.name))
+    .slice(0, MOST)
+    .map((drill) => ({ ...drill, off: tidy(drill.diameter - mm) }));
+}
+
+function firstNotUnder(drills: readonly Drill[], mm: number): number {
+  let [low, high] = [0, drills.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((drills[middle]?.diameter ?? Infinity) < mm) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }

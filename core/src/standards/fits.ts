@@ -74,9 +74,10 @@ export function fit(text: string): LookedUp<Fit> {
   const t = text.trim();
   const american = /^(.*?)\s*((?:RC|LC|LT|LN|FN)\s?\d{1,2})$/i.exec(t);
   if (american?.[1] !== undefined && american[2] !== undefined) return b41(american[1], american[2].toUpperCase().replace(/\s/, ''));
-  const parts = /^(.*?)\s*\b([A-Z]{1,2}\d{1,2})\s*[/ ]\s*([a-z]{1,2}\d{1,2})$/.exec(t);
+  const parts = /^(.*?)\s*\b([A-Z]{1,2}\d{1,2})\s*[/ ]\s*([a-z]{1,2}\d{1,2})(\s+in(?:ch)?)?$/.exec(t);
   if (parts?.[1] === undefined) return no(say`“${t}” is no fit; write 25 H7/g6 or 1.000 RC4`, '25 H7/g6');
-  const [hole, shaft] = [sizeLimits(`${parts[1]} ${parts[2] ?? ''}`), sizeLimits(`${parts[1]} ${parts[3] ?? ''}`)];
+  const unit = parts[4] ?? '';
+  const [hole, shaft] = [sizeLimits(`${parts[1]} ${parts[2] ?? ''}${unit}`), sizeLimits(`${parts[1]} ${parts[3] ?? ''}${unit}`)];
   if (!hole.ok) return hole;
   return shaft.ok ? fitOf(hole, shaft) : shaft;
 }

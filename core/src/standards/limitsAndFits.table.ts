@@ -25,6 +25,10 @@ export const itTable: Readonly<Record<string, readonly number[]>> = {
 };
 /** Shaft fundamental deviations by main range: d to g are -es, k to p are +ei. k holds for grades 4 to 7 only. */
 export const mainDeviations: Readonly<Record<string, readonly number[]>> = {
+  // to 10 mm only: the extension of 2010 is not sure
+  cd: [34, 46, 56],
+  ef: [10, 14, 18],
+  fg: [4, 6, 8],
   d: [20, 30, 40, 50, 65, 80, 100, 120, 145, 170, 190, 210, 230],
   e: [14, 20, 25, 32, 40, 50, 60, 72, 85, 100, 110, 125, 135],
   f: [6, 10, 13, 16, 20, 25, 30, 36, 43, 50, 56, 62, 68],

@@ -51,7 +51,15 @@ function ofSize(text: string): readonly Found[] {
 function ofThread(text: string): readonly Found[] {
   const read = threadLimits(text);
   if (!read.ok) return [];
-  const source = { metric: 'ISO 965-1', unified: 'ASME B1.1', whitworth: 'BS 84', pipe: 'ISO 228-1', ba: 'BS 93' }[read.family];
+  const source = {
+    metric: 'ISO 965-1',
+    unified: 'ASME B1.1',
+    whitworth: 'BS 84',
+    pipe: 'ISO 228-1',
+    ba: 'BS 93',
+    trapezoidal: 'ISO 2904',
+    acme: 'ASME B1.5',
+  }[read.family];
   const found: Found[] = [{ says: say`${read.designation}: ${limitsOf(read)}`, source: `${source}, from memory` }];
   if (read.remark) found.push({ says: read.remark, source });
   const measured = wires(text);

@@ -1,7 +1,8 @@
 import { say, type Sentence } from '../quantity';
 import { engagementLengths, internalPitchTolerances, majorTolerances, minorTolerances, pitchTolerances, threadDeviations } from './isoThreads.table';
 import { type Bounds, dustless, FREE, type ReadThread } from './thread';
-import { metricPitches } from './threadSizes.table';
+import * as special from './specialMetric';
+import { metricFineOnly, metricPitches } from './threadSizes.table';
 
 const pattern = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[xX×*]\s*(\d+(?:[.,]\d+)?))?(?:\s*-?\s*((?:\d[a-zA-Z]){1,2}))?(?:\s*-\s*([SNL]))?$/i;
 
@@ -9,8 +10,9 @@ const pattern = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[xX×*]\s*(\d+(?:[.,]\d+)?))?(?:\s*
 export function readMetric(text: string, leftHand: boolean): ReadThread {
   const m = pattern.exec(text);
   const nominal = Number(m?.[1]?.replace(',', '.'));
-  const known = metricPitches[String(nominal)];
-  const pitch = m?.[2] === undefined ? known?.[0] : Number(m[2].replace(',', '.'));
+  const coarse = metricPitches[String(nominal)];
+  const known = coarse ?? metricFineOnly[String(nominal)];
+  const pitch = m?.[2] === undefined ? coarse?.[0] : Number(m[2].replace(',', '.'));
   if (!m || !(nominal > 0))
     return { ok: false, says: say`“${text}” is not a metric thread; write M12, M12x1.5 or M12x1.5-6g`, nearest: ['M12', 'M12x1.5-6g'] };
   if (pitch === undefined) {
@@ -64,8 +66,15 @@ interface Limits {
 
 function remarkOn(nominal: number, pitch: number, known: readonly number[] | undefined, limits: Limits, internal: boolean): Sentence | undefined {
   const missing = [limits.pitchDiameter, internal ? limits.minor : limits.major].some((b) => b.max === null);
-  if (known?.includes(pitch)) return missing ? say`not all limits of this class are in this table` : undefined;
-  return say`no listed pitch for ${nominal} mm${known ? `; listed: ${known.join(', ')}` : ''}; worked out as a special${missing ? ', its tolerances are not in this table' : ''}`;
+  const byFormula = !pitchTolerances.some(inRange(nominal, pitch)) || !threadDeviations.some(([p]) => p === pitch);
+  const how = missing
+    ? say`; not all limits of this class are in this table`
+    : byFormula
+      ? say`; tolerances and deviations by the formulas of ISO 965-1, within ${special.DOUBT} % of a printed table`
+      : [];
+  if (known?.includes(pitch)) return how.length > 0 ? say`M${nominal}x${pitch}${how}` : undefined;
+  const listed = known ? say`; ${known.join(', ')}` : [];
+  return say`M${nominal}x${pitch}: no such standard pitch for ${nominal} mm${listed}; computed as a special${how}`;
 }
 
 const inRange =
@@ -77,7 +86,8 @@ const inRange =
 function deviation(letter: string, pitch: number): number | undefined {
   const lower = letter.toLowerCase();
   if (lower === 'h') return 0;
-  const um = threadDeviations.find(([p]) => p === pitch)?.[{ g: 1, f: 2, e: 3 }[lower] ?? -1];
+  const row = threadDeviations.find(([p]) => p === pitch);
+  const um = row ? row[{ g: 1, f: 2, e: 3 }[lower] ?? -1] : special.deviation(lower, pitch);
   return um === undefined || um === null ? undefined : um / 1000;
 }
 
@@ -96,8 +106,9 @@ const over = (min: number | undefined, um: number | null | undefined): Bounds =>
 function externalLimits(nominal: number, pitch: number, first: string, second: string): Limits {
   const basic = places(nominal - 0.649519 * pitch);
   const [es, esMajor] = [deviation(first[1] ?? '', pitch), deviation(second[1] ?? '', pitch)];
-  const td2 = pitchTolerances.find(inRange(nominal, pitch))?.[Number(first[0])];
-  const td = majorTolerances.find(([p]) => p === pitch)?.[{ 4: 1, 6: 2, 8: 3 }[second[0] ?? ''] ?? -1];
+  const [ofPitch, ofMajor] = [pitchTolerances.find(inRange(nominal, pitch)), majorTolerances.find(([p]) => p === pitch)];
+  const td2 = ofPitch ? ofPitch[Number(first[0])] : special.pitchTolerance(nominal, pitch, Number(first[0]), false);
+  const td = ofMajor ? ofMajor[{ 4: 1, 6: 2, 8: 3 }[second[0] ?? ''] ?? -1] : special.majorTolerance(pitch, Number(second[0]));
   return {
     major: under(esMajor === undefined ? undefined : nominal - esMajor, td),
     pitchDiameter: under(es === undefined ? undefined : basic - es, Number(first[0]) >= 3 && Number(first[0]) <= 9 ? td2 : undefined),
@@ -112,8 +123,9 @@ function externalLimits(nominal: number, pitch: number, first: string, second: s
 function internalLimits(nominal: number, pitch: number, first: string, second: string): Limits {
   const [ei, eiMinor] = [deviation(first[1] ?? '', pitch), deviation(second[1] ?? '', pitch)];
   const column = (grade: string | undefined) => (Number(grade) >= 4 && Number(grade) <= 8 ? Number(grade) : NaN);
-  const tolerance2 = internalPitchTolerances.find(inRange(nominal, pitch))?.[column(first[0]) - 1];
-  const tolerance1 = minorTolerances.find(([p]) => p === pitch)?.[column(second[0]) - 3];
+  const [ofPitch, ofMinor] = [internalPitchTolerances.find(inRange(nominal, pitch)), minorTolerances.find(([p]) => p === pitch)];
+  const tolerance2 = ofPitch ? ofPitch[column(first[0]) - 1] : special.pitchTolerance(nominal, pitch, column(first[0]), true);
+  const tolerance1 = ofMinor ? ofMinor[column(second[0]) - 3] : special.minorTolerance(pitch, column(second[0]));
   return {
     major: { max: null, min: ei === undefined ? null : dustless(nominal + ei) },
     pitchDiameter: over(ei === undefined ? undefined : places(nominal - 0.649519 * pitch) + ei, tolerance2),

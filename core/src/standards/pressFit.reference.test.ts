@@ -63,3 +63,58 @@ describe('interference fits', () => {
     expect(() => pressFit({ ...base, inside: 25 })).toThrow(RangeError);
   });
 });
+
+describe('against the radial equilibrium itself, solved by finite differences', () => {
+  /** Radial growth at `at` of a ring from a to b under a pressure of 1 N/mm2 on one of its faces: u'' + u'/r - u/r^2 = 0, plane stress. */
+  function growthOf(a: number, b: number, modulus: number, poisson: number, on: 'inside' | 'outside'): number {
+    const n = 4000;
+    const h = (b - a) / n;
+    // unknowns u0..un, one row each: [before, own, after] and right side
+    const rows = Array.from({ length: n + 1 }, (_, i): [number, number, number, number] => {
+      const r = a + i * h;
+      return [1 / h ** 2 - 1 / (2 * h * r), -2 / h ** 2 - 1 / r ** 2, 1 / h ** 2 + 1 / (2 * h * r), 0];
+    });
+    // at the faces the radial stress E / (1 - nu^2) (u' + nu u / r) is given; the point beyond the face is eliminated
+    const stiff = modulus / (1 - poisson ** 2);
+    const face = (i: number, r: number, outward: 1 | -1, stress: number) => {
+      const row = rows[i];
+      if (!row) return;
+      const [before, own, after] = row;
+      const beyond = outward === 1 ? after : before;
+      // u beyond = u within + outward 2 h (stress / stiff - nu u / r)
+      const shared = beyond;
+      const within = (outward === 1 ? before : after) + shared;
+      const ownNow = own - outward * 2 * h * (poisson / r) * shared;
+      const right = -outward * 2 * h * (stress / stiff) * shared;
+      rows[i] = outward === 1 ? [within, ownNow, 0, right] : [0, ownNow, within, right];
+    };
+    face(0, a, -1, on === 'inside' ? -1 : 0);
+    face(n, b, 1, on === 'outside' ? -1 : 0);
+    // Thomas: forward, then back
+    for (let i = 1; i <= n; i++) {
+      const [up, row] = [rows[i - 1], rows[i]];
+      if (!up || !row) continue;
+      const by = row[0] / up[1];
+      rows[i] = [0, row[1] - by * up[2], row[2], row[3] - by * up[3]];
+    }
+    const u: number[] = Array.from({ length: n + 1 }, () => 0);
+    for (let i = n; i >= 0; i--) {
+      const row = rows[i];
+      if (row) u[i] = (row[3] - row[2] * (u[i + 1] ?? 0)) / row[1];
+    }
+    return on === 'inside' ? (u[0] ?? NaN) : (u[n] ?? NaN);
+  }
+
+  it.each([
+    ['one steel', { modulus: 206000, poisson: 0.3 }, { modulus: 206000, poisson: 0.3 }, 20, 25, 50],
+    ['aluminium on steel', { modulus: 69000, poisson: 0.33 }, { modulus: 206000, poisson: 0.3 }, 10, 40, 70],
+    ['thin bush in iron', { modulus: 100000, poisson: 0.26 }, { modulus: 100000, poisson: 0.34 }, 20, 25, 60],
+  ])('%s', (_, hub, shaft, inside, d, outside) => {
+    // both faces move under the same pressure until they close the interference
+    const opens = growthOf(d / 2, outside / 2, hub.modulus, hub.poisson, 'inside');
+    const closes = -growthOf(inside / 2, d / 2, shaft.modulus, shaft.poisson, 'outside');
+    const pressure = 0.02 / 2 / (opens + closes);
+    const found = pressFit({ interference: 0.02, diameter: d, outside, inside, length: 10, friction: 0.1, hub, shaft });
+    expect(pressure / found.pressure).toBeCloseTo(1, 5);
+  });
+});

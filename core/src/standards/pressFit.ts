@@ -57,3 +57,6 @@ export function pressFit({ interference, diameter: d, outside, inside = 0, lengt
  */
 export const degreesToAssemble = (interference: number, gap: number, diameter: number, alpha: number): number =>
   (interference + gap) / (alpha * 1e-6 * diameter);
+
+/** Growth of a size (mm) by a change of temperature, alpha in millionths a degree. @source linear expansion */
+export const growth = (size: number, alpha: number, degrees: number): number => size * alpha * 1e-6 * degrees;

@@ -23,13 +23,18 @@ export interface TapDrillsAsked {
   readonly material?: string;
 }
 
-/** Percentage of full thread that a drill (mm) leaves. @source definition, 60 degree thread */
-export const percentOfThread = (thread: Pick<Thread, 'nominal' | 'pitch'>, drill: number): number =>
-  (100 * (thread.nominal - drill)) / (1.299038 * thread.pitch);
+type Form = Pick<Thread, 'nominal' | 'pitch' | 'family' | 'basic'>;
+
+/** What 100 % of thread takes off the nominal, mm: 1.5 H for 60 degrees, twice the depth of the form for the rounded ones. @source definition */
+export const fullThreadOf = ({ pitch, family, nominal, basic }: Form): number =>
+  family === 'metric' || family === 'unified' ? 1.299038 * pitch : nominal - (basic.minor ?? nominal);
+
+/** Percentage of full thread that a drill (mm) leaves. @source definition */
+export const percentOfThread = (thread: Form, drill: number): number => (100 * (thread.nominal - drill)) / fullThreadOf(thread);
 
 /** Stock that is tapped towards the largest minor diameter of the class. @source tough-tap, common practice */
-const tough: readonly string[] = ['stainless-303', 'stainless-316', 'alloy-steel', 'silver-steel'];
-const soft: readonly string[] = ['aluminium', 'brass'];
+const tough: readonly string[] = ['stainless-303', 'stainless-304', 'stainless-316', 'alloy-steel', 'silver-steel', 'titanium'];
+const soft: readonly string[] = ['aluminium', 'aluminium-7075', 'brass'];
 
 /**
  * Drills for a thread, best first: of those in class the one nearest to what is wanted, then the rest by how far off they are. A thread
@@ -44,14 +49,16 @@ export function tapDrills(
   if (!read.ok) return read;
   const usual = usualDrill(read);
   const wanted = wantedDiameter(read, percent, material, usual);
+  const at = (share: number) => read.nominal - (share / 100) * fullThreadOf(read);
+  const [smallest, largest] = [at(110), at(40)];
   const ranked = drills
+    .filter(({ diameter }) => diameter > smallest && diameter < largest)
     .map((drill): TapDrill => ({
       ...drill,
       percent: tidy(percentOfThread(read, drill.diameter)),
       within: withinClass(read, drill.diameter),
       standard: isSame(drill.diameter, usual),
     }))
-    .filter((d) => d.percent > 40 && d.percent < 110)
     .toSorted((a, b) => rank(a) - rank(b) || Math.abs(a.diameter - wanted) - Math.abs(b.diameter - wanted));
   return { ok: true, thread: read, drills: ranked };
 }
@@ -62,8 +69,10 @@ const isSame = (a: number, b: number | undefined) => b !== undefined && Math.abs
 function nutOf(designation: string): LookedUp<Thread> {
   const read = threadLimits(designation);
   if (!read.ok || read.internal) return read;
-  if (read.family !== 'metric' && read.family !== 'unified')
+  if (read.family === 'trapezoidal' || read.family === 'acme' || read.basic.minor === null)
     return { ok: false, says: [`tap drills of ${read.designation} are not in this table`], nearest: [] };
+  if (read.family === 'pipe') return threadLimits(read.designation.replace(/ [AB](?= LH$|$)/, ''));
+  if (read.family !== 'metric' && read.family !== 'unified') return read;
   return threadLimits(read.family === 'metric' ? `M${String(read.nominal)}x${String(read.pitch)}-6H` : read.designation.replace(/-[123]A/, '-2B'));
 }
 
@@ -74,13 +83,16 @@ function usualDrill({ family, nominal, pitch, designation }: Thread): number | u
   return row && drillNamed(row[2])?.diameter;
 }
 
+/** For a form without class limits here. @source common practice */
+const USUAL_PERCENT = 77;
+
 function wantedDiameter(thread: Thread, percent: number | undefined, material: string | undefined, usual: number | undefined): number {
-  const at = (share: number) => thread.nominal - (share / 100) * 1.299038 * thread.pitch;
+  const at = (share: number) => thread.nominal - (share / 100) * fullThreadOf(thread);
   const { min, max } = thread.minor;
   if (percent !== undefined) return at(percent);
   if (material !== undefined && tough.includes(material)) return max ?? at(66);
   if (material !== undefined && soft.includes(material)) return at(72.5);
-  return usual ?? (min !== null && max !== null ? (min + max) / 2 : at(75));
+  return usual ?? (min !== null && max !== null ? (min + max) / 2 : at(USUAL_PERCENT));
 }
 
 function withinClass({ minor }: Thread, diameter: number): TapDrill['within'] {

@@ -71,10 +71,10 @@ export const sineBarHeight = (bar: number, angle: number): number => bar * Math.
 /** How much further in a tapered fit still goes, mm, for what is left on diameter. @source taper-from-gauge, common practice */
 export const stillToGoIn = (left: number, slope: number): number => left / slope;
 
-/** A taper by its name, mm: 'Morse 2' or 'MT2', 'Jacobs 6', 'B&S 9', '7/24 40', 'Jarno 5', 'metric 80'. @source ASME B5.10, ISO 296, ISO 297, handbooks, from memory */
+/** A taper by its name, mm: 'Morse 2' or 'MT2', 'Jacobs 6', 'B&S 9', '7/24 40', 'Jarno 5', 'metric 80', 'ER 32' (the seat of a collet). @source ASME B5.10, ISO 296, ISO 297, DIN 6499, handbooks, from memory */
 export function namedTaper(text: string): LookedUp<Taper & { readonly name: string }> {
   const t = text.trim();
-  const m = /^(morse|MT|jacobs|JT|B\s?&\s?S|7\/24|7:24|jarno|metric)\s*(?:no\.?\s*)?([\d.]+S?)$/i.exec(t);
+  const m = /^(morse|MT|jacobs|JT|B\s?&\s?S|7\/24|7:24|jarno|metric|ER)\s*(?:no\.?\s*)?([\d.]+S?)$/i.exec(t);
   const [, family = '', size = ''] = m ?? [];
   const known = knownOf(family.toLowerCase().replace(/\s/g, ''), size.toUpperCase());
   if (!known)
@@ -102,10 +102,14 @@ function knownOf(family: string, size: string): TaperKnown | undefined {
     const row = brownSharpeTapers[size];
     return row && { small: inch(row[1]), perFoot: row[0] };
   }
+  // the seat of this collet: 8 degrees a side; its mouth is not in this table
+  if (family === 'er') return ['8', '11', '16', '20', '25', '32', '40', '50'].includes(size) ? { includedAngle: 16 } : undefined;
   const number = Number(size);
   if (family === '7/24' || family === '7:24')
     return sevenTwentyFour[size] === undefined ? undefined : { large: sevenTwentyFour[size], ratio: 24 / 7 };
   if (family === 'jarno')
-    return Number.isInteger(number) && number >= 1 && number <= 20 ? { large: inch(number / 8), small: inch(number / 10), perFoot: 0.6 } : undefined;
+    return Number.isInteger(number) && number >= 1 && number <= 20
+      ? { large: inch(number / 8), small: inch(number / 10), length: inch(number / 2), perFoot: 0.6 }
+      : undefined;
   return family === 'metric' && metricTapers.includes(number) ? { large: number, ratio: 20 } : undefined;
 }

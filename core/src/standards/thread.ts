@@ -15,11 +15,13 @@ export interface Basic {
 
 /** A thread as designated, mm throughout. */
 export interface Thread {
-  readonly family: 'metric' | 'unified' | 'whitworth' | 'pipe' | 'ba';
+  readonly family: 'metric' | 'unified' | 'whitworth' | 'pipe' | 'ba' | 'trapezoidal' | 'acme';
   /** written in full: 'M12x1.75-6g', '1/2-13 UNC-2A' */
   readonly designation: string;
   readonly nominal: number;
   readonly pitch: number;
+  /** mm a turn, where there are several starts */
+  readonly lead?: number;
   readonly leftHand: boolean;
   readonly internal: boolean;
   readonly basic: Basic;

@@ -1,13 +1,16 @@
-import { MM_PER_INCH, readNumber, say } from '../quantity';
+import { MM_PER_INCH, parseLength, readNumber, say, tidy } from '../quantity';
 import { type Bounds, dustless, FREE, type ReadThread, type Thread } from './thread';
 import { unifiedSizes } from './threadSizes.table';
 
 const pattern =
   /^(#?\d+|#?\d+[ -]\d+\/\d+|\d+\/\d+|\d*\.\d+)\s*-\s*(\d+(?:\.5)?)(?!\s*[/.]|\s*\d+(?!\d|-UN))(?:\s*(UNC|UNF|UNEF|UNS|(?:\d+-)?UN))?(?:\s*-?\s*([123])([AB]))?$/i;
 
-/** Reads '1/2-13', '10-32 UNF-2A', '1-8 UNC-2B', '1 1/8-8 8-UN-2A'; class 2A where none is written. Undefined when the text is no thread at all. */
+/** Reads '1/2-13', '10-32 UNF-2A', '1-8 UNC-2B', '1 1/8-8 8-UN-2A', '1/2-13 UNC-2A LE 1.5'; class 2A where none is written. Undefined when the text is no thread at all. */
 export function readUnified(text: string, leftHand: boolean): ReadThread | undefined {
-  const m = pattern.exec(text);
+  const long = /\s+LE\s*=?\s*(.+)$/i.exec(text);
+  const engagement = long?.[1] === undefined ? undefined : parseLength(long[1], 'in');
+  if (engagement && !engagement.ok) return { ok: false, says: engagement.problems[0]?.says ?? [], nearest: [] };
+  const m = pattern.exec(text.slice(0, long?.index));
   if (m?.[1] === undefined || m[2] === undefined) return undefined;
   const tpi = Number(m[2]);
   const written = m[1].replace('-', ' ').replace('#', '');
@@ -37,19 +40,24 @@ export function readUnified(text: string, leftHand: boolean): ReadThread | undef
   if (1 / tpi >= d / 2) return { ok: false, says: say`${tpi} threads to the inch are too coarse for ${written} in`, nearest: [] };
   const grade = (m[4] ?? '2') as '1' | '2' | '3';
   const internal = m[5]?.toUpperCase() === 'B';
-  const known = withoutTheUnsure(d, tpi, grade, internal, internal ? internalLimits(d, tpi, series, grade) : externalLimits(d, tpi, series, grade));
+  const listed = (size?.slice(2) ?? []).filter((n) => n !== null).join(', ');
+  const le = engagement && engagement.value / MM_PER_INCH;
+  const form: Form = { d, tpi, grade, le: le ?? usualEngagement(d, tpi, series), special: le !== undefined };
+  const known = withoutTheUnsure(form, internal, internal ? internalLimits(form) : externalLimits(form));
   return {
     ok: true,
     thread: {
       family: 'unified',
-      designation: `${size?.[0] ?? written}-${String(tpi)} ${series}-${grade}${internal ? 'B' : 'A'}${leftHand ? ' LH' : ''}`,
+      designation: `${size?.[0] ?? written}-${String(tpi)} ${series}-${grade}${internal ? 'B' : 'A'}${le === undefined ? '' : ` LE ${String(tidy(le))}`}${leftHand ? ' LH' : ''}`,
       nominal: d * MM_PER_INCH,
       pitch: MM_PER_INCH / tpi,
       leftHand,
       internal,
       basic: { major: mm(d), pitchDiameter: mm(places(d - 0.64951905 / tpi, 4)), minor: mm(places(d - 1.08253175 / tpi, 4)) },
       ...known,
-      ...(series === 'UNS' && { remark: say`${tpi} to the inch is no listed series for ${written} in; worked out as a special` }),
+      ...(series === 'UNS' && {
+        remark: say`${tpi} to the inch is no listed series for ${written} in${listed === '' ? '' : `; ${listed}`}; computed as a special`,
+      }),
     },
   };
 }
@@ -60,28 +68,39 @@ type Limits = Pick<Thread, 'major' | 'pitchDiameter' | 'minor' | 'remark'>;
 const places = (value: number, digits: number) => Math.round(value * 10 ** digits + 1e-7) / 10 ** digits;
 const mm = (inch: number) => dustless(inch * MM_PER_INCH);
 
-/** Tolerance of the pitch diameter of class 2A, inches, to six decimals. */
-function td2Of(d: number, tpi: number, series: string): number {
-  const pitch = 1 / tpi;
-  const engagement = series === 'UNC' || series === 'UNF' || (series === 'UN' && tpi <= 8) ? d : 9 * pitch;
-  return places(0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(engagement) + 0.015 * Math.cbrt(pitch * pitch), 6);
+interface Form {
+  /** inches */
+  readonly d: number;
+  readonly tpi: number;
+  readonly grade: '1' | '2' | '3';
+  /** length of engagement, inches, and whether it is one of its own */
+  readonly le: number;
+  readonly special: boolean;
 }
+
+/** Length of engagement that the printed tables suppose: D for the coarse and fine series, 9 P for the rest. */
+const usualEngagement = (d: number, tpi: number, series: string) =>
+  series === 'UNC' || series === 'UNF' || (series === 'UN' && tpi <= 8) ? d : 9 / tpi;
+
+/** Tolerance of the pitch diameter of class 2A, inches, to six decimals. */
+const td2Of = ({ d, tpi, le }: Form): number => places(0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(le) + 0.015 * Math.cbrt(1 / tpi ** 2), 6);
 
 /**
  * Limits of an external unified thread, inches in, mm out. The root is left free.
  * @source ASME B1.1-2003: Td2 to six decimals, then each value half-up to four; length of engagement D for UNC, UNF, 4-, 6- and 8-UN, else 9 P;
  * from memory. Two printed values are known to differ from the formulas and are given as printed.
  */
-function externalLimits(d: number, tpi: number, series: string, grade: '1' | '2' | '3'): Limits {
+function externalLimits(form: Form): Limits {
+  const { d, tpi, grade, special } = form;
   const pitch = 1 / tpi;
-  const td2 = td2Of(d, tpi, series);
-  const printedAllowance = d === 0.625 && tpi === 11 ? 0.0016 : undefined;
+  const td2 = td2Of(form);
+  const printedAllowance = d === 0.625 && tpi === 11 && !special ? 0.0016 : undefined;
   const allowance = grade === '3' ? 0 : (printedAllowance ?? places(0.3 * td2, 4));
   const majorTolerance = places((grade === '1' ? 0.09 : 0.06) * Math.cbrt(pitch * pitch), 4);
   const pitchTolerance = places({ 1: 1.5, 2: 1, 3: 0.75 }[grade] * td2, 4);
   const majorMax = places(d - allowance, 4);
   const pitchMax = places(places(d - 0.64951905 * pitch, 4) - allowance, 4);
-  const pitchMin = d === 1.125 && tpi === 7 && grade === '2' ? 1.0228 : places(pitchMax - pitchTolerance, 4);
+  const pitchMin = d === 1.125 && tpi === 7 && grade === '2' && !special ? 1.0228 : places(pitchMax - pitchTolerance, 4);
   return {
     major: { max: mm(majorMax), min: mm(places(majorMax - majorTolerance, 4)) },
     pitchDiameter: { max: mm(pitchMax), min: mm(pitchMin) },
@@ -93,10 +112,11 @@ function externalLimits(d: number, tpi: number, series: string, grade: '1' | '2'
  * Limits of an internal unified thread, inches in, mm out. The major diameter is left free upwards.
  * @source ASME B1.1-2003, formulas and rounding, from memory: minor limits of 1B and 2B to three decimals from 0.138 in up, 3B its least to three
  */
-function internalLimits(d: number, tpi: number, series: string, grade: '1' | '2' | '3'): Limits {
+function internalLimits(form: Form): Limits {
+  const { d, tpi, grade } = form;
   const pitch = 1 / tpi;
   const pitchMin = places(d - 0.64951905 * pitch, 4);
-  const tolerance = places({ 1: 1.95, 2: 1.3, 3: 0.975 }[grade] * td2Of(d, tpi, series), 4);
+  const tolerance = places({ 1: 1.95, 2: 1.3, 3: 0.975 }[grade] * td2Of(form), 4);
   const basic = places(d - 1.08253175 * pitch, 4);
   const most = places(basic + places(minorTolerance(d, tpi, grade), 4), 4);
   const minor: Bounds =
@@ -118,7 +138,8 @@ function minorTolerance(d: number, tpi: number, grade: '1' | '2' | '3'): number 
 }
 
 /** Values on which recollections of the printed standard differ are left out and said so. */
-function withoutTheUnsure(d: number, tpi: number, grade: string, internal: boolean, limits: Limits): Limits {
+function withoutTheUnsure({ d, tpi, grade, special }: Form, internal: boolean, limits: Limits): Limits {
+  if (special) return limits;
   const remark = say`this limit is not in this table: what the standard prints for it is not sure`;
   if (d === 0.216 && tpi === 32) return { major: FREE, pitchDiameter: FREE, minor: FREE, remark };
   const topUnsure = internal && ((d === 0.138 && tpi === 32 && grade === '3') || (d === 0.25 && tpi === 20 && grade === '2'));

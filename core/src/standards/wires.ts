@@ -61,7 +61,7 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
       says: [`wires lie on an outside thread; “${designation.trim()}” is the class of a nut`],
       nearest: [designation.replace(/H/g, 'g').replace(/B/, 'A')],
     };
-  const { pitch } = thread;
+  const { pitch, lead = pitch } = thread;
   const profile = profiles[thread.family];
   const { half } = profile;
   const best = bestWire(pitch, half);
@@ -80,7 +80,7 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
       ],
       nearest: [],
     };
-  const at = (pitchDiameter: number | null) => (pitchDiameter === null ? null : tidy(overWires({ pitchDiameter, pitch, half }, used)));
+  const at = (pitchDiameter: number | null) => (pitchDiameter === null ? null : tidy(overWires({ pitchDiameter, pitch, half, lead }, used)));
   return { ok: true, thread, wire: used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
 }
 
@@ -105,7 +105,12 @@ const profiles: Readonly<Record<Thread['family'], Profile>> = {
   whitworth: rounded(27.5, 0.6403274, 0.1373291),
   pipe: rounded(27.5, 0.6403274, 0.1373291),
   ba: rounded(23.75, 0.6, 0.180834),
+  trapezoidal: { half: 15, down: 1 / 4, up: 1 / 4, crest: 1 / 4 },
+  acme: { half: 14.5, down: 1 / 4, up: 1 / 4, crest: 1 / 4 },
 };
+
+/** Half of the flank angle of a family, degrees. */
+export const flankHalf = (family: Thread['family']): number => profiles[family].half;
 
 /** Least and largest wire that touch the straight flanks and stand proud of the crests, mm. */
 function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {

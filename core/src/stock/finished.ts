@@ -1,4 +1,4 @@
-import type { Contour } from '../drawing';
+import { type Contour, flattened } from '../drawing';
 import type { Region } from './region';
 
 /** Nearer to the finished contour than this is finished, mm: under any allowance that is left, over half of a usual tolerance. */
@@ -8,8 +8,9 @@ type Segment = readonly [z0: number, r0: number, z1: number, r1: number];
 
 /** The edges of a stock that lie on the finished contour, off the centre line: what is done. Part coordinates, mm. */
 export function finishedEdges(stock: Region, contour: Contour): readonly Segment[] {
-  const wanted = contour.flatMap((a, i): Segment[] => {
-    const b = contour[(i + 1) % contour.length];
+  const points = flattened(contour, 0.01);
+  const wanted = points.flatMap((a, i): Segment[] => {
+    const b = points[(i + 1) % points.length];
     return b && (a.r > 0 || b.r > 0) ? [[a.z, a.r, b.z, b.r]] : [];
   });
   const onOne = (edge: Segment) =>

@@ -1,4 +1,4 @@
-import type { Contour } from '../drawing';
+import { type Contour, flattened } from '../drawing';
 import { polygon, rectangle, type Region } from './region';
 
 /** Far enough out to be beyond any bar, mm. */
@@ -34,5 +34,15 @@ export function drilled(mouth: number, depth: number, radius: number, half: numb
   ]);
 }
 
+/** The part as seen from outside, holes and face grooves filled: between its centre line and the outline from the right end's rim to the left end's. */
+export function silhouetteOf(contour: Contour): Region {
+  const points = flattened(contour, 0.01);
+  const rim = (z: number) => points.reduce((best, p, i) => (Math.abs(p.z - z) < 1e-6 && p.r > (points[best]?.r ?? -1) ? i : best), -1);
+  const [right, left] = [rim(Math.max(...points.map((p) => p.z))), rim(Math.min(...points.map((p) => p.z)))];
+  const outer = right <= left ? points.slice(right, left + 1) : [...points.slice(right), ...points.slice(0, left + 1)];
+  const [first, last] = [outer[0], outer.at(-1)];
+  return first && last ? polygon([[first.z, 0], ...outer.map((p) => [p.z, p.r] as const), [last.z, 0]]) : [];
+}
+
 /** The finished part as a region. */
-export const regionOf = (contour: Contour): Region => (contour.length === 0 ? [] : polygon(contour.map(({ z, r }) => [z, r] as const)));
+export const regionOf = (contour: Contour): Region => (contour.length === 0 ? [] : polygon(flattened(contour).map(({ z, r }) => [z, r] as const)));

@@ -7,6 +7,7 @@ import { UnitsProvider } from './units';
 const Opening = lazy(() => import('../pages/Opening').then((m) => ({ default: m.Opening })));
 const DialQuestion = lazy(() => import('../pages/DialQuestion').then((m) => ({ default: m.DialQuestion })));
 const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
+const Handbook = lazy(() => import('../pages/Handbook').then((m) => ({ default: m.Handbook })));
 const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
 
 export function App() {
@@ -22,6 +23,8 @@ export function App() {
                 <Route path="/jobs" element={<Jobs />} />
                 <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
                 <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                <Route path="/handbook" element={<Handbook />} />
+                <Route path="/handbook/:id" element={<Handbook />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Routes>
             </Suspense>

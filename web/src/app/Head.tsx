@@ -11,6 +11,7 @@ export function Head({ children, bench = false }: { readonly children?: ReactNod
       {!bench && (
         <nav aria-label="Doors">
           <NavLink to="/jobs">Jobs</NavLink>
+          <NavLink to="/handbook">Handbook</NavLink>
         </nav>
       )}
       <div className="right">{children}</div>

@@ -8,10 +8,10 @@ export function download(name: string, text: string, type = 'application/json'):
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const fileName = (name: string): string =>
+export const fileName = (name: string, ending = 'obra.json'): string =>
   `${
     name
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '') || 'job'
-  }.obra.json`;
+  }.${ending}`;

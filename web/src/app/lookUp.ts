@@ -1,2 +1,2 @@
 // loaded when something is first typed in the finder: the tables of the standards are not needed before
-export { lookUp } from '@obra/core';
+export { calculators, lookUp, placeFor } from '@obra/core';

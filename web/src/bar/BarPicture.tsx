@@ -1,6 +1,18 @@
-import { type Feature, finishedEdges, type Part, regionOf, type Region, type Setup, turnedRound, writeWithUnit } from '@obra/core';
+import {
+  type Feature,
+  finishedEdges,
+  type Part,
+  regionOf,
+  type Region,
+  type Setup,
+  silhouetteOf,
+  turnedRound,
+  widestOf,
+  writeWithUnit,
+} from '@obra/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
-import { Dimensions } from './Dimensions';
+import { Dimensions, footOf } from './Dimensions';
+import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
 import { Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
@@ -81,6 +93,7 @@ function Picture(props: PictureProps) {
   const turned = setup?.end === 'left' && show !== 'drawing' && show !== 'inspection';
   const view = (z: number) => (turned ? turnedRound(z, part.length) : z);
   const finished = useMemo(() => regionOf(part.contour), [part.contour]);
+  const seen = useMemo(() => silhouetteOf(part.contour), [part.contour]);
   const held = show !== 'drawing' && show !== 'inspection' && setup !== undefined;
   const map = useMemo(() => mapping(viewOf(props, held, turned)), [props, held, turned]);
   const at = { map, view };
@@ -88,6 +101,8 @@ function Picture(props: PictureProps) {
   const done = useMemo(() => (step ? finishedEdges(step.after, part.contour) : []), [step, part.contour]);
   const gripRadius = held ? gripRadiusOf(props, setup, turned) : 0;
   const zeroX = map.x(0);
+  // a short wide part leaves both sides free: its section larger, and its end
+  const short = !held && (map.x(0) - map.x(-part.length)) * 6 < width * 0.6 && part.length * 2 < largestOf(part);
   return (
     <>
       {held ? (
@@ -110,10 +125,17 @@ function Picture(props: PictureProps) {
         </>
       ) : (
         <>
-          <Metal region={finished} {...at} />
+          <Metal region={finished} seen={seen} {...at} />
           <Shoulders part={part} map={map} />
+          <HiddenHoles part={part} map={map} />
+          <DetailMarks part={part} map={map} />
           <Threads part={part} map={map} view={view} brass={undefined} />
-          <Outline region={finished} strong {...at} />
+          <Outline region={finished} seen={seen} strong {...at} />
+          {short ? (
+            <ShortPart part={part} map={map} width={width} height={height} />
+          ) : (
+            show === 'drawing' && <Ringed part={part} map={map} width={width} />
+          )}
           {props.chosen !== undefined && <Chosen part={part} map={map} row={props.chosen} />}
         </>
       )}
@@ -129,7 +151,6 @@ function Picture(props: PictureProps) {
         strokeWidth={0.8}
         strokeDasharray="14 3 3 3"
       />
-      {show === 'drawing' && <Dimensions {...props} map={map} />}
       {show === 'inspection' && <Characteristics {...props} map={map} />}
       {held && step && <MeasureHere part={part} map={map} step={step} view={view} bench={show === 'bench'} />}
       {held ? (
@@ -142,7 +163,8 @@ function Picture(props: PictureProps) {
       )}
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
       {!turned && props.findings && <CheckMarks part={part} map={map} findings={props.findings} units={units} />}
-      {show === 'drawing' && props.onPick && <Hits part={part} map={map} height={height} onPick={props.onPick} />}
+      {show === 'drawing' && <Dimensions {...props} map={map} />}
+      {show === 'drawing' && props.onPick && <Hits part={part} map={map} onPick={props.onPick} />}
     </>
   );
 }
@@ -159,16 +181,31 @@ function viewOf(props: PictureProps, held: boolean, turned: boolean) {
   const { part, width, height, show } = props;
   const { from, to } = viewEnds(props, held);
   const rows = part.features.filter((f) => f.side === 'outside');
-  const largest = Math.max(...rows.map((f) => f.nearDiameter.nominal), 1);
+  const largest = largestOf(part);
   const radius = held ? Math.max(props.barRadius ?? largest / 2, largest / 2) : largest / 2;
   const stretches: Stretch[] = held
     ? rows.map((f) => stretchOf(f, turned ? (z) => turnedRound(z, part.length) : (z) => z, 2 * radius))
-    : rows.map((f) => stretchOf(f, (z) => z, f.nearDiameter.nominal));
-  const levels = show === 'drawing' ? 1 : 0;
-  const top = held ? (show === 'bench' ? 24 : 42) : show === 'drawing' ? 36 + 6 * levels : 36;
-  const bottom = held ? (show === 'bench' ? 24 : 50) : show === 'drawing' ? 54 : 30;
-  return { from, to, maxRadius: radius, stretches, width, height, top, bottom, side: held && !turned && props.setup?.support.length ? 150 : 110 };
+    : rows.map((f) =>
+        f.form === 'cylinder' && !part.details.some((d) => d.on === f.id)
+          ? stretchOf(f, (z) => z, f.nearDiameter.nominal)
+          : { from: 0, to: 0, diameter: f.nearDiameter.nominal },
+      );
+  const top = held ? (show === 'bench' ? 24 : 42) : show === 'drawing' ? 47 : 36;
+  const bottom = held ? (show === 'bench' ? 24 : 50) : show === 'drawing' ? height - footOf(height, rows.length) + 8 : 30;
+  return {
+    from,
+    to,
+    maxRadius: radius,
+    stretches,
+    width,
+    height,
+    top,
+    bottom,
+    side: (held && !turned && props.setup?.support.length) || (!held && part.features.some((f) => f.side !== 'outside')) ? 160 : 116,
+  };
 }
+
+const largestOf = (part: Part): number => Math.max(...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).nominal), 1);
 
 const stretchOf = (f: Feature, view: (z: number) => number, diameter: number): Stretch => ({
   from: Math.min(view(f.near), view(f.far)),
@@ -189,7 +226,7 @@ function describe({ units, setup, step, show }: BarPictureProps, part: Part): st
     .filter((f) => f.side === 'outside')
     .map(
       (f) =>
-        `${f.thread ?? writeWithUnit({ is: 'diameter', value: f.nearDiameter.nominal }, units)} × ${writeWithUnit({ is: 'length', value: f.near - f.far }, units)}`,
+        `${f.thread ?? (f.nearDiameter.nominal === f.farDiameter.nominal ? '' : `${writeWithUnit({ is: 'diameter', value: f.farDiameter.nominal }, units)} from `) + writeWithUnit({ is: 'diameter', value: f.nearDiameter.nominal }, units)} × ${writeWithUnit({ is: 'length', value: f.near - f.far }, units)}`,
     );
   const held =
     setup && show !== 'drawing' && show !== 'inspection'

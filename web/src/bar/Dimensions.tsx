@@ -1,91 +1,175 @@
-import { type Feature, type Units, write, writeWithUnit } from '@obra/core';
-import { type Label, place, type Placed, widthOf } from './placeLabels';
+import { type Feature, type Part, type PartDetail, type Units, write, writeWithUnit } from '@obra/core';
+import type { SVGProps } from 'react';
 import type { Mapping } from './mapping';
+import { type Label, place, type Placed, widthOf } from './placeLabels';
 import type { PictureProps } from './props';
 
-const trimmed = (f: Feature, units: Units): string => write({ is: 'diameter', value: f.nearDiameter.nominal }, units).text;
-
+const one = (mm: number, units: Units): string => write({ is: 'length', value: mm }, units).text;
 const typedOr = (typed: string | undefined, computed: string): string => (typed === undefined || typed.trim() === '' ? computed : typed.trim());
 
-export function Dimensions({ part, map, units, typed, width, height }: PictureProps & { readonly map: Mapping }) {
+/** What makes a label answer a press; nothing where there is no cell to go to. */
+type Press = SVGProps<SVGGElement>;
+type PressFor = (cell: string, says: string) => Press;
+
+/** Sizes above, lengths below, holes beside their mouths: each clear of the others. A press on one puts the cursor into its cell. */
+export function Dimensions({ part, map, units, typed, width, height, onPick }: PictureProps & { readonly map: Mapping }) {
   const rows = part.features.filter((f) => f.side === 'outside');
-  const above: Label[] = rows.map((f) => {
-    const said = typed?.[f.id]?.size.trim();
-    const text = f.form === 'thread' ? (f.thread ?? '') : said !== undefined && said !== '' ? `Ø ${said.replace(/^[ØO]\s*/, '')}` : trimmed(f, units);
-    return { id: f.id, text, at: (map.x(f.near) + map.x(f.far)) / 2, span: 0 };
-  });
+  const middle = (f: { readonly near: number; readonly far: number }) => (map.x(f.near) + map.x(f.far)) / 2;
+  const above: Label[] = [
+    ...rows.map((f, i): Label => ({ id: f.id, text: sizeText(f, typed?.[f.id]?.size, units), short: String(i + 1), at: middle(f), span: 0 })),
+    ...part.details.flatMap((d): Label[] => {
+      const text = detailText(d, part, units);
+      return text === undefined ? [] : [{ id: d.id, text, at: middle(d), span: 0 }];
+    }),
+  ];
   const below: Label[] = rows.map((f) => ({
     id: f.id,
     text: typedOr(typed?.[f.id]?.length, write({ is: 'length', value: f.near - f.far }, units).text),
-    at: (map.x(f.near) + map.x(f.far)) / 2,
+    at: middle(f),
     span: map.x(f.near) - map.x(f.far),
   }));
-  const holes = part.features.filter((f) => f.side !== 'outside');
-  const foot = height - 46;
+  const foot = footOf(height, rows.length);
+  const radius = (id: string) => {
+    const own = part.features.find((f) => f.id === id);
+    const detail = part.details.find((d) => d.id === id);
+    const row = own ?? part.features.find((f) => f.id === detail?.on);
+    return row ? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2 : 0;
+  };
+  const pick: PressFor = (cell, says) => (onPick ? { role: 'button', 'aria-label': says, onClick: () => onPick(cell) } : {});
   return (
-    <g>
-      {place(above, width).map((label, i) => (
-        <Above key={label.id} label={label} row={rows[i]} map={map} />
+    <g className="dims">
+      {place(above, width).map((label) => (
+        <Above key={label.id} label={label} top={map.y(radius(label.id))} press={pick(`${label.id}.size`, `size ${label.text}`)} />
       ))}
-      {place(below, width).map((label, i) => (
-        <Below key={label.id} label={label} row={rows[i]} map={map} y={foot} />
+      {place(below, width).map((label) => (
+        <Below
+          key={label.id}
+          label={label}
+          row={rows.find((r) => r.id === label.id)}
+          map={map}
+          y={foot}
+          press={pick(`${label.id}.length`, `length ${label.text}`)}
+        />
       ))}
-      <line x1={map.x(-part.length)} x2={map.x(0)} y1={height - 10} y2={height - 10} stroke="var(--ink)" strokeWidth={0.8} markerEnd="none" />
+      <line x1={map.x(-part.length)} x2={map.x(0)} y1={height - 10} y2={height - 10} stroke="var(--ink)" strokeWidth={0.8} />
       <Arrow x={map.x(-part.length)} y={height - 10} to={1} />
       <Arrow x={map.x(0)} y={height - 10} to={-1} />
       <line x1={map.x(-part.length)} x2={map.x(-part.length)} y1={foot + 4} y2={height - 6} stroke="var(--ink)" strokeWidth={0.6} />
       <line x1={map.x(0)} x2={map.x(0)} y1={foot + 4} y2={height - 6} stroke="var(--ink)" strokeWidth={0.6} />
       <Paper text={writeWithUnit({ is: 'length', value: part.length }, units)} x={(map.x(0) + map.x(-part.length)) / 2} y={height - 6} />
-      {holes.map((f) => {
-        const x = map.x(f.near);
-        const right = f.side === 'right';
-        return (
-          <g key={f.id}>
-            <line
-              x1={x}
-              y1={map.axis + (f.nearDiameter.nominal / 2) * map.scale * 0.7}
-              x2={x + (right ? 46 : -46)}
-              y2={map.axis + 34}
-              stroke="var(--ink)"
-              strokeWidth={0.7}
-            />
-            <text
-              x={x + (right ? 48 : -48)}
-              y={map.axis + 38}
-              textAnchor={
-                right ? 'start' : 'end'
-              }>{`${trimmed(f, units)} × ${write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text}`}</text>
-          </g>
-        );
-      })}
+      <Holes part={part} map={map} units={units} {...(typed && { typed })} height={height} pick={pick} />
     </g>
   );
 }
 
-function Above({ label, row, map }: { readonly label: Placed; readonly row: Feature | undefined; readonly map: Mapping }) {
-  const top = map.y((row?.nearDiameter.nominal ?? 0) / 2);
-  const y = Math.max(12, Math.min(top - 8, 32) - 15 * label.level + (top - 8 > 32 ? Math.min(top - 40, 0) : 0));
+/** Where the lengths stand: with room below them for those that do not fit between their own lines. */
+export const footOf = (height: number, rows: number): number => height - (rows > 9 ? 62 : 46);
+
+function sizeText(f: Feature, typed: string | undefined, units: Units): string {
+  const said = typed?.trim() ?? '';
+  if (f.form === 'thread') return f.thread ?? '';
+  if (said === '') return `Ø ${one(f.nearDiameter.nominal, units)}`;
+  return f.form === 'cylinder' || f.form === 'taper' ? `Ø ${said.replace(/^[ØO]\s*/, '')}` : said;
+}
+
+/** What a detail is called on the picture, where it is marked above. */
+function detailText(d: PartDetail, part: Part, units: Units): string | undefined {
+  const outside = part.features.some((f) => f.id === d.on && f.side === 'outside');
+  if (!outside) return undefined;
+  const of = (mm: number | undefined) => one(mm ?? 0, units);
+  switch (d.kind) {
+    case 'groove':
+    case 'ringGroove':
+      return `Ø ${of(d.diameter?.nominal)} × ${of(d.width)}`;
+    case 'crossHole':
+      return `Ø ${of(d.diameter?.nominal)}${(d.count ?? 1) > 1 ? ` (${String(d.count)})` : ''}`;
+    case 'keyway':
+      return `key ${of(d.width)} × ${of(d.depth)}`;
+    case 'flat':
+    case 'hexagon':
+      return `${d.kind === 'hexagon' ? 'hex' : 'flat'} ${of(d.diameter?.nominal)}`;
+    case 'knurl':
+      return `knurl ${of(d.pitch)}`;
+    default:
+      return undefined;
+  }
+}
+
+/** Rows of holes, listed beside their mouth, each with a line to where it is. */
+function Holes({
+  part,
+  map,
+  units,
+  typed,
+  height,
+  pick,
+}: Pick<PictureProps, 'part' | 'units' | 'typed' | 'height'> & { readonly map: Mapping; readonly pick: PressFor }) {
   return (
-    <g>
-      <line x1={label.at} y1={top} x2={label.at} y2={y + 3} stroke="var(--ink)" strokeWidth={0.6} />
+    <>
+      {(['right', 'left'] as const).flatMap((side) => {
+        const rows = part.features.filter((f) => f.side === side);
+        const sign = side === 'right' ? 1 : -1;
+        const x = map.x(side === 'right' ? 0 : -part.length) + sign * 46;
+        const start = Math.min(map.axis + 32, height - 24 - 15 * rows.length);
+        return rows.map((f, i) => {
+          const y = start + 15 * i;
+          const size = f.form === 'thread' ? (f.thread ?? '') : `Ø ${typedOr(typed?.[f.id]?.size, one(f.nearDiameter.nominal, units))}`;
+          const depth = f.through === true ? 'through' : write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text;
+          return (
+            <g key={f.id} {...pick(`${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
+              <line
+                x1={map.x((f.near + f.far) / 2)}
+                y1={map.y((-f.nearDiameter.nominal / 2) * 0.8)}
+                x2={x - sign * 3}
+                y2={y - 4}
+                stroke="var(--ink)"
+                strokeWidth={0.5}
+              />
+              <text className="dim" x={x} y={y} textAnchor={side === 'right' ? 'start' : 'end'}>{`${size} × ${depth}`}</text>
+            </g>
+          );
+        });
+      })}
+    </>
+  );
+}
+
+function Above({ label, top, press }: { readonly label: Placed; readonly top: number; readonly press: Press }) {
+  const y = 39 - 14 * label.level;
+  return (
+    <g {...press}>
+      <path d={`M${label.at} ${top}L${label.at} ${Math.min(top, 44)}L${label.x} ${y + 2}`} fill="none" stroke="var(--ink)" strokeWidth={0.6} />
       <Paper text={label.text} x={label.x} y={y} />
     </g>
   );
 }
 
-function Below({ label, row, map, y }: { readonly label: Placed; readonly row: Feature | undefined; readonly map: Mapping; readonly y: number }) {
+function Below({
+  label,
+  row,
+  map,
+  y,
+  press,
+}: {
+  readonly label: Placed;
+  readonly row: Feature | undefined;
+  readonly map: Mapping;
+  readonly y: number;
+  readonly press: Press;
+}) {
   if (!row) return null;
   const [x0, x1] = [map.x(row.far), map.x(row.near)];
-  const bottom = map.y(-row.nearDiameter.nominal / 2);
+  const bottom = map.y(-Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2);
+  const at = label.level > 0 ? y + 3 + 13 * label.level : y + 4;
   return (
-    <g>
+    <g {...press}>
       <line x1={x0} x2={x0} y1={bottom} y2={y + 6} stroke="var(--ink)" strokeWidth={0.6} />
       <line x1={x1} x2={x1} y1={bottom} y2={y + 6} stroke="var(--ink)" strokeWidth={0.6} />
       <line x1={x0} x2={x1} y1={y} y2={y} stroke="var(--ink)" strokeWidth={0.8} />
-      <Arrow x={x0} y={y} to={1} />
-      <Arrow x={x1} y={y} to={-1} />
-      {label.level > 0 && <line x1={label.at} x2={label.x} y1={y} y2={y + 8} stroke="var(--ink)" strokeWidth={0.6} />}
-      <Paper text={label.text} x={label.x} y={label.level > 0 ? y + 4 + 13 * label.level : y + 4} />
+      {x1 - x0 > 16 && <Arrow x={x0} y={y} to={1} />}
+      {x1 - x0 > 16 && <Arrow x={x1} y={y} to={-1} />}
+      {label.level > 0 && <line x1={label.at} x2={label.x} y1={y} y2={at - 9} stroke="var(--ink)" strokeWidth={0.5} />}
+      <Paper text={label.text} x={label.x} y={at} />
     </g>
   );
 }
@@ -99,8 +183,8 @@ function Paper({ text, x, y }: { readonly text: string; readonly x: number; read
   const half = widthOf(text) / 2 + 2;
   return (
     <g>
-      <rect x={x - half} y={y - 11} width={2 * half} height={14} fill="#fdfcf9" opacity={0.92} />
-      <text x={x} y={y} textAnchor="middle">
+      <rect x={x - half} y={y - 10} width={2 * half} height={12} fill="#fdfcf9" opacity={0.92} />
+      <text className="dim" x={x} y={y} textAnchor="middle">
         {text}
       </text>
     </g>

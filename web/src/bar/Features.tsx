@@ -1,31 +1,23 @@
-import type { Part } from '@obra/core';
+import { type Part, threadOf, widestOf } from '@obra/core';
 import type { Mapping } from './mapping';
 
+/** Edges of the outside as they are seen: where it steps, and where its chamfers begin. */
 export function Shoulders({ part, map }: { readonly part: Part; readonly map: Mapping }) {
   const rows = part.features.filter((f) => f.side === 'outside');
+  const line = (key: string, z: number, r: number, wide: number) => (
+    <line key={key} x1={map.x(z)} x2={map.x(z)} y1={map.y(r)} y2={map.axis} strokeWidth={wide} />
+  );
   return (
-    <g stroke="var(--ink)" strokeWidth={1}>
-      {rows.map((f) => (
-        <g key={f.id}>
-          {(f.chamferNear ?? 0) > 0 && (
-            <line
-              x1={map.x(f.near - (f.chamferNear ?? 0))}
-              x2={map.x(f.near - (f.chamferNear ?? 0))}
-              y1={map.y(f.nearDiameter.nominal / 2)}
-              y2={map.axis}
-              strokeWidth={0.7}
-            />
-          )}
-          {f.far > -part.length + 1e-6 && (
-            <line
-              x1={map.x(f.far)}
-              x2={map.x(f.far)}
-              y1={map.y(Math.max(f.nearDiameter.nominal, rows.find((o) => Math.abs(o.near - f.far) < 1e-6)?.nearDiameter.nominal ?? 0) / 2)}
-              y2={map.axis}
-            />
-          )}
-        </g>
-      ))}
+    <g stroke="var(--ink)">
+      {rows.flatMap((f, i) => {
+        const next = rows[i + 1];
+        const [near, far] = [f.chamferNear ?? 0, f.chamferFar ?? 0];
+        return [
+          ...(near > 0 ? [line(`${f.id}n`, f.near - near, f.nearDiameter.nominal / 2, 0.7)] : []),
+          ...(far > 0 ? [line(`${f.id}f`, f.far + far, f.farDiameter.nominal / 2, 0.7)] : []),
+          ...(next ? [line(f.id, f.far, Math.max(f.farDiameter.nominal, next.nearDiameter.nominal) / 2, 1)] : []),
+        ];
+      })}
     </g>
   );
 }
@@ -47,11 +39,13 @@ export function Threads({
       {part.features
         .filter((f) => f.form === 'thread')
         .map((f) => {
-          const outer = f.near === 0 || brass !== undefined ? f.near : f.near;
-          const long = f.usable ?? Math.abs(f.near - f.far);
-          const [x0, x1] = [map.x(view(outer)), map.x(view(outer - long))];
+          const long = Math.min(f.usable ?? Infinity, Math.abs(f.near - f.far));
+          const inward = f.far < f.near ? -1 : 1;
+          // a thread that ends the part is cut from that end
+          const start = f.side === 'outside' && f.far <= -part.length + 1e-6 && f.near < 0 ? f.far : f.near;
+          const [x0, x1] = [map.x(view(start)), map.x(view(start + (start === f.far ? -inward : inward) * long))];
           const r = f.nearDiameter.nominal / 2;
-          const root = r * 0.86;
+          const root = (threadOf(f)?.root ?? 2 * r) / 2;
           return (
             <g key={f.id}>
               {brass === f.id &&
@@ -66,7 +60,7 @@ export function Threads({
                     data-role="removed"
                   />
                 ))}
-              {[1, -1].map((half) => (
+              {(f.side === 'outside' ? [1, -1] : [-1]).map((half) => (
                 <line key={half} x1={x0} x2={x1} y1={map.y(half * root)} y2={map.y(half * root)} stroke="var(--ink)" strokeWidth={0.9} />
               ))}
             </g>
@@ -79,41 +73,50 @@ export function Threads({
 export function Chosen({ part, map, row }: { readonly part: Part; readonly map: Mapping; readonly row: string }) {
   const f = part.features.find((o) => o.id === row);
   if (!f) return null;
-  const r = f.nearDiameter.nominal / 2;
+  const r = widestOf(f).nominal / 2;
   const [x0, x1] = [map.x(Math.min(f.near, f.far)), map.x(Math.max(f.near, f.far))];
   return <rect x={x0} width={x1 - x0} y={map.y(r) - 2} height={2 * r * map.scale + 4} fill="none" stroke="var(--blue)" strokeWidth={2} />;
 }
 
-export function Hits({
-  part,
-  map,
-  height,
-  onPick,
-}: {
-  readonly part: Part;
-  readonly map: Mapping;
-  readonly height: number;
-  readonly onPick: (row: string) => void;
-}) {
+export function Hits({ part, map, onPick }: { readonly part: Part; readonly map: Mapping; readonly onPick: (cell: string) => void }) {
+  const corners = part.features
+    .filter((f) => f.side === 'outside')
+    .flatMap((f) => [
+      { id: `${f.id}.near`, z: f.near, r: f.nearDiameter.nominal / 2, says: 'edge to A' },
+      { id: `${f.id}.far`, z: f.far, r: f.farDiameter.nominal / 2, says: 'edge to B' },
+    ]);
   return (
     <g>
       {part.features.map((f) => {
         const [x0, x1] = [map.x(Math.min(f.near, f.far)), map.x(Math.max(f.near, f.far))];
-        const tall = f.side === 'outside' ? height : f.nearDiameter.nominal * map.scale;
+        // between the lines of sizes and of lengths, which answer for themselves
+        const tall = f.side === 'outside' ? Math.max(12, 2 * map.scale * (widestOf(f).nominal / 2) + 8) : f.nearDiameter.nominal * map.scale;
         return (
           <rect
             key={f.id}
             x={x0}
             width={x1 - x0}
-            y={f.side === 'outside' ? 0 : map.axis - tall / 2}
+            y={map.axis - tall / 2}
             height={tall}
             fill="transparent"
             role="button"
             aria-label={`row ${f.id}`}
-            onClick={() => onPick(f.id)}
+            onClick={() => onPick(`${f.id}.size`)}
           />
         );
       })}
+      {corners.map((c) => (
+        <circle
+          key={c.id}
+          className="corner"
+          cx={map.x(c.z)}
+          cy={map.y(c.r)}
+          r={6}
+          role="button"
+          aria-label={`${c.says} of row ${c.id.split('.')[0] ?? ''}`}
+          onClick={() => onPick(c.id)}
+        />
+      ))}
     </g>
   );
 }

@@ -1,22 +1,37 @@
-import { type Characteristic, type Finding, gravestFirst, type Part, type Step, subjectOf, type Units, writeSentence } from '@obra/core';
+import { type Finding, gravestFirst, type Part, type Step, subjectOf, type Units, widestOf, writeSentence } from '@obra/core';
 import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
 import type { PictureProps } from './props';
 import { Balloon } from './shapes';
 
+/** A balloon's width and the gap beside it, px. */
+const BESIDE = 22;
+
+/** Where the balloon of each size stands: by its row or what is cut in it, lengths below, each beside the others of its place. */
+function balloons(part: Part, map: Mapping): ReadonlyMap<string, { readonly x: number; readonly y: number }> {
+  const placed = new Map<string, { x: number; y: number }>();
+  const taken: { x: number; y: number }[] = [];
+  for (const c of part.characteristics) {
+    const detail = part.details.find((d) => d.id === c.of);
+    const feature = part.features.find((o) => o.id === (detail ? detail.on : c.of));
+    const span = detail ?? feature ?? { near: 0, far: -part.length };
+    const r = feature ? widestOf(feature).nominal / 2 : 0;
+    const inside = feature !== undefined && feature.side !== 'outside';
+    const y = c.is === 'length' && !detail && !inside ? map.y(-r) + 13 : inside ? map.axis + 13 : map.y(r) - 13;
+    let x = (map.x(span.near) + map.x(span.far)) / 2 + (c.is === 'thread' ? 24 : 0);
+    while (taken.some((t) => Math.abs(t.x - x) < BESIDE && Math.abs(t.y - y) < BESIDE)) x += 4;
+    taken.push({ x, y });
+    placed.set(c.id, { x, y });
+  }
+  return placed;
+}
+
 export function Characteristics({ part, map, marks }: PictureProps & { readonly map: Mapping }) {
-  const where = (c: Characteristic) => {
-    const f = part.features.find((o) => o.id === c.of);
-    if (!f) return { x: 0, y: 0 };
-    const middle = (map.x(f.near) + map.x(f.far)) / 2;
-    return c.is === 'length'
-      ? { x: middle, y: map.y(-f.nearDiameter.nominal / 2) + 13 }
-      : { x: middle + (c.is === 'thread' ? 24 : 0), y: map.y(f.nearDiameter.nominal / 2) - 13 };
-  };
+  const places = balloons(part, map);
   return (
     <g>
       {part.characteristics.map((c) => {
-        const { x, y } = where(c);
+        const { x, y } = places.get(c.id) ?? { x: 0, y: 0 };
         const mark = marks?.[c.id];
         return (
           <g key={c.id}>

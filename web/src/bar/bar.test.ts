@@ -1,4 +1,5 @@
 import { mapping, type View } from './mapping';
+import fc from 'fast-check';
 import { place, widthOf } from './placeLabels';
 
 const view = (length: number, diameter: number, more: Partial<View> = {}): View => ({
@@ -77,5 +78,36 @@ describe('labels', () => {
   it('leave a span that is too short for them', () => {
     expect(place([label('a', '1-1/2 +0 -.010', 300, 20)], 1280)[0]?.level).toBe(1);
     expect(place([label('a', '25', 300, 80)], 1280)[0]?.level).toBe(0);
+  });
+
+  it('a crowd stands clear in a few lines: whole where there is room, short where there is not, never over one another', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.integer({ min: 10, max: 1270 }), fc.integer({ min: 2, max: 16 })), { minLength: 1, maxLength: 60 }), (all) => {
+        const labels = all.map(([at, long], i) => ({ ...label(String(i), 'x'.repeat(long), at), short: String(i + 1) }));
+        const placed = place(labels, 1280);
+        for (const one of placed) {
+          expect(one.level).toBeLessThan(3);
+          expect([labels[Number(one.id)]?.text, labels[Number(one.id)]?.short]).toContain(one.text);
+          expect(Math.abs(one.x - one.at)).toBeLessThanOrEqual(160);
+          const [from, to] = [one.x - widthOf(one.text) / 2, one.x + widthOf(one.text) / 2];
+          expect(from >= 0 && to <= 1280).toBe(true);
+          for (const other of placed)
+            if (other !== one && other.level === one.level)
+              expect(to <= other.x - widthOf(other.text) / 2 || from >= other.x + widthOf(other.text) / 2).toBe(true);
+        }
+      }),
+    );
+  });
+
+  it('forty sizes of a usual length all find a place, in order of what they point at within a line', () => {
+    const labels = Array.from({ length: 40 }, (_, i) => ({ ...label(String(i), `Ø ${String(20 + i)} h7`, 130 + 26 * i), short: String(i + 1) }));
+    const placed = place(labels, 1280);
+    expect(placed).toHaveLength(40);
+    expect(placed.filter((p) => p.text.startsWith('Ø')).length).toBeGreaterThanOrEqual(36);
+  });
+
+  it('one without room and without a short name is left out rather than laid over another', () => {
+    const labels = Array.from({ length: 12 }, (_, i) => label(String(i), 'a long size +0 -0.021', 640));
+    expect(place(labels, 1280).length).toBeLessThan(12);
   });
 });

@@ -23,10 +23,26 @@ function pathOf(region: Region, { map, view }: Props, half: 1 | -1): string {
 }
 
 /** Stock: steel above the centre line as seen, below it cut and hatched. */
-export function Metal({ region, ...at }: Props & { readonly region: Region }) {
+export function Metal({
+  region,
+  seen,
+  only,
+  ...at
+}: Props & {
+  readonly region: Region;
+  /** what the upper half shows */ readonly seen?: Region;
+  /** the section alone, above the line */ readonly only?: 'cut';
+}) {
+  if (only === 'cut')
+    return (
+      <g>
+        <path d={pathOf(region, at, 1)} fill="var(--steel)" fillRule="evenodd" />
+        <path d={pathOf(region, at, 1)} fill="url(#hatch)" fillRule="evenodd" />
+      </g>
+    );
   return (
     <g>
-      <path d={pathOf(region, at, 1)} fill="var(--steel)" fillRule="evenodd" />
+      <path d={pathOf(seen ?? region, at, 1)} fill="var(--steel)" fillRule="evenodd" />
       <path d={pathOf(region, at, -1)} fill="var(--steel)" fillRule="evenodd" />
       <path d={pathOf(region, at, -1)} fill="url(#hatch)" fillRule="evenodd" />
     </g>
@@ -63,10 +79,12 @@ function edgeOf(region: Region, { map, view }: Props, half: 1 | -1): string {
 
 export function Outline({
   region,
+  seen,
   strong,
   dashed,
+  half,
   ...at
-}: Props & { readonly region: Region; readonly strong?: boolean; readonly dashed?: boolean }) {
+}: Props & { readonly region: Region; readonly seen?: Region; readonly strong?: boolean; readonly dashed?: boolean; readonly half?: 1 }) {
   const style = {
     fill: 'none',
     stroke: 'var(--ink)',
@@ -77,8 +95,8 @@ export function Outline({
   };
   return (
     <g>
-      <path d={edgeOf(region, at, 1)} {...style} />
-      <path d={edgeOf(region, at, -1)} {...style} />
+      <path d={edgeOf(seen ?? region, at, 1)} {...style} />
+      {half === undefined && <path d={edgeOf(region, at, -1)} {...style} />}
     </g>
   );
 }

@@ -1,4 +1,15 @@
-import { type Limits, nearestFraction, parseSize, type Units, withGeneralRule, write, writeSentence } from '@obra/core';
+import {
+  type Feature,
+  type Limits,
+  nearestFraction,
+  parseSize,
+  settingOf,
+  type Units,
+  withGeneralRule,
+  write,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 
 /** What a size cell was understood as, small beside it and in the other unit too. */
 export function sizeSaid(
@@ -6,12 +17,38 @@ export function sizeSaid(
   typedIn: Units,
   rule: { readonly text: string; readonly units: Units },
   show: Units,
+  where: 'outside' | 'inside' = 'outside',
+  feature?: Feature,
 ): { readonly text: string; readonly bad: boolean } {
-  const size = parseSize(text, typedIn);
-  if (size.kind === 'unknown') return { text: writeSentence(size.says, show), bad: text.trim() !== '' };
-  if (size.kind === 'thread') return { text: size.designation, bad: false };
-  if (size.kind !== 'diameter') return { text: 'kept, not drawn yet', bad: true };
-  return { text: limitsSaid(withGeneralRule(size.limits, rule.text, rule.units), show), bad: false };
+  const size = parseSize(text, typedIn, where);
+  const whole = (limits: Limits) => limitsSaid(withGeneralRule(limits, rule.text, rule.units), show);
+  const one = (mm: number) => write({ is: 'length', value: mm }, show).text;
+  switch (size.kind) {
+    case 'unknown':
+      return { text: writeSentence(size.says, show), bad: text.trim() !== '' };
+    case 'thread':
+      return {
+        text: `${size.designation}${where === 'inside' && feature ? `, hole ${one(feature.nearDiameter.min)} to ${one(feature.nearDiameter.max)}` : ''}`,
+        bad: false,
+      };
+    case 'diameter':
+      return { text: whole(feature?.nearDiameter.from === 'mate' ? feature.nearDiameter : size.limits), bad: false };
+    case 'bar':
+      return { text: `${whole(size.across)}, as drawn`, bad: false };
+    case 'ball':
+      return { text: `ball ${whole(size.limits)}`, bad: false };
+    case 'polygon':
+      return { text: `${size.sides === 6 ? 'hexagon' : 'square'} ${whole(size.across)}`, bad: false };
+    case 'arc':
+      return { text: `${one(size.near.nominal)} to ${one(size.far.nominal)}, radius ${one(size.radius)}${size.hollow ? ' hollow' : ''}`, bad: false };
+    case 'taper': {
+      if (!feature) return { text: size.name ?? 'taper', bad: false };
+      return {
+        text: `${one(feature.nearDiameter.nominal)} to ${one(feature.farDiameter.nominal)}, 1 : ${write({ is: 'ratio', value: 1 / (feature.slope ?? 0) }, show).text}, set ${writeWithUnit({ is: 'angle', value: settingOf(feature), step: 0.01 }, show)}`,
+        bad: false,
+      };
+    }
+  }
 }
 
 export function limitsSaid(limits: Limits, show: Units): string {

@@ -63,6 +63,7 @@ export function Jobs() {
     guarded(async () => {
       const back = await deleteJob(job.id);
       forget(job.id);
+      await mutate();
       setUndo({
         says: `${job.job.name} is deleted.`,
         act: async () => {

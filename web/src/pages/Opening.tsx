@@ -1,5 +1,5 @@
 import { applyEdits, blankJob, type Edit, readDrawing, readLine, type Units, unitsOfLine, writeSentence, writeWithUnit } from '@obra/core';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import { FirstStart } from '../app/FirstStart';
@@ -12,10 +12,13 @@ import { useTitle } from '../app/useTitle';
 import { BarPicture, SmallPart } from '../bar';
 import { createJob } from '../data/jobs';
 import { useShop } from '../data/session';
-import { Assumptions } from '../fields';
-import { OperationSheet } from '../sheet';
 import { Big, Checks, FigureNumber } from '../slate';
 import { usePlan } from '../work/usePlan';
+
+// nothing to plan until a line is typed: the sheet comes with the first plan
+const OperationSheet = lazy(() => import('../sheet').then((m) => ({ default: m.OperationSheet })));
+
+const Assumptions = lazy(() => import('../fields').then((m) => ({ default: m.Assumptions })));
 
 const KEPT = 'obra-line';
 const samples: readonly { readonly line: string; readonly units: Units; readonly says: string }[] = [
@@ -156,14 +159,23 @@ export function Opening() {
             <>
               <div className="d-flex flex-wrap gap-3 mb-2 align-items-baseline">
                 <span className="quiet">assumed:</span>
-                <Assumptions job={drawn} shop={shop} plan={plan} units={units} apply={apply} />
+                <Suspense fallback={null}>
+                  <Assumptions job={drawn} shop={shop} plan={plan} units={units} apply={apply} />
+                </Suspense>
                 <Button className="ms-auto" disabled={!job} onClick={() => void keep()}>
                   keep as a job
                 </Button>
               </div>
               {route && part && plan && (
                 <div className={older ? 'older' : ''}>
-                  <OperationSheet route={route} part={plan.part} units={units} nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id} />
+                  <Suspense fallback={null}>
+                    <OperationSheet
+                      route={route}
+                      part={plan.part}
+                      units={units}
+                      nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
+                    />
+                  </Suspense>
                 </div>
               )}
             </>

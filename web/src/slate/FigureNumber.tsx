@@ -1,6 +1,9 @@
-import { type Figure, formulaNamed, type Units, write, writeWithUnit } from '@obra/core';
-import { useId, useRef, useState } from 'react';
+import { type Figure, type Formula, formulaNamed, type Units, write, writeWithUnit } from '@obra/core';
+import { createContext, useContext, useId, useRef, useState } from 'react';
 import { Overlay, Popover } from 'react-bootstrap';
+
+/** Where a figure's formula is looked up; the Handbook has more of them. */
+export const FormulaBook = createContext<(name: string) => Formula | undefined>(formulaNamed);
 
 /** A number shown: pressed, it opens its formula, the values put in and the source. */
 export function FigureNumber({
@@ -20,7 +23,7 @@ export function FigureNumber({
   const target = useRef<HTMLButtonElement>(null);
   const id = useId();
   const text = given ?? (withUnit ? writeWithUnit(figure, units) : write(figure, units).text.replace(/^Ø/, ''));
-  const formula = formulaNamed(figure.formula);
+  const formula = useContext(FormulaBook)(figure.formula);
   return (
     <>
       <button
@@ -39,7 +42,7 @@ export function FigureNumber({
         }}>
         {text}
       </button>
-      <Overlay target={target} show={open} placement="auto" rootClose onHide={() => setOpen(false)}>
+      <Overlay target={target} show={open} placement="bottom" flip rootClose onHide={() => setOpen(false)}>
         <Popover id={id} role="dialog" aria-label="formula">
           <Popover.Body>
             <div>
@@ -67,7 +70,7 @@ export function FigureNumber({
                 })}
               </tbody>
             </table>
-            <div className="quiet">{formula?.source}</div>
+            <div className="quiet">{figure.source ?? formula?.source}</div>
           </Popover.Body>
         </Popover>
       </Overlay>

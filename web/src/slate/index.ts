@@ -1,5 +1,5 @@
 export { AdviceCard } from './AdviceCard';
 export { Big } from './Big';
 export { Checks } from './Checks';
-export { FigureNumber } from './FigureNumber';
+export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';

@@ -69,7 +69,10 @@ describe('what a size cell understood', () => {
     ['M12', 'mm', 'in', 'M12x1.75-6g', false],
     ['', 'mm', 'mm', 'no size yet', false],
     ['round', 'mm', 'mm', '“round” is not a size; write 25, 25 h6, 13/16, .548 -.002 or M12x1.5', true],
-    ['hex 17', 'mm', 'mm', 'kept, not drawn yet', true],
+    ['hex 17', 'mm', 'mm', 'hexagon 17 mm (.669 in)', false],
+    ['20 > 15', 'mm', 'mm', 'taper', false],
+    ['ball 20', 'mm', 'mm', 'ball 20 mm (.787 in)', false],
+    ['20 > 15 R30 hollow', 'mm', 'mm', '20 to 15, radius 30 hollow', false],
   ] as const)('%s typed in %s, shown in %s', (text, typed, shown, said, bad) => {
     expect(sizeSaid(text, typed, rule, shown)).toEqual({ text: said, bad });
   });

@@ -9,6 +9,7 @@ import {
   write,
   writeSentence,
   writeWithUnit,
+  detailWords,
 } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -115,8 +116,7 @@ function SizeLine({
   readonly verdict: Verdict | undefined;
 }) {
   const { units, part } = view;
-  const row = view.job.drawing.outside.findIndex((r) => r.id === size.of);
-  const where = row >= 0 ? `row ${row + 1}` : 'hole';
+  const where = whereOf(view, size.of);
   const nominal = size.limits ? writeWithUnit({ is: size.is === 'diameter' ? 'diameter' : 'length', value: size.limits.nominal }, units) : '';
   const fine = size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2) ? 0.001 : 0.01;
   const between = size.limits ?? size.pitchDiameter;
@@ -128,7 +128,7 @@ function SizeLine({
     <tr data-size={size.id}>
       <td className="fig">{size.balloon}</td>
       <td>
-        {size.is === 'thread' ? size.text : `${size.is} ${nominal}`}{' '}
+        {size.is === 'thread' ? size.text : size.is === 'runout' ? 'runs true' : `${size.is} ${nominal}`}{' '}
         <span className="quiet">
           {where}
           {size.pitchDiameter ? ', pitch diameter' : ''}
@@ -153,6 +153,18 @@ function SizeLine({
       </td>
     </tr>
   );
+}
+
+/** Row, hole or detail that a size belongs to, in words. */
+function whereOf({ job, part }: JobView, of: string): string {
+  const { outside, boreRight, boreLeft } = job.drawing;
+  const detail = part.details.find((d) => d.id === of);
+  if (detail) return detailWords[detail.kind];
+  if (of === 'overall') return 'overall';
+  const row = outside.findIndex((r) => r.id === of);
+  if (row >= 0) return `row ${String(row + 1)}`;
+  const [list, end] = boreRight.some((r) => r.id === of) ? [boreRight, 'A'] : [boreLeft, 'B'];
+  return list.length > 1 ? `hole ${end}, row ${String(list.findIndex((r) => r.id === of) + 1)}` : 'hole';
 }
 
 function Enter({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number; readonly problemIn: number }) {

@@ -1,8 +1,7 @@
-import { findingKey, materialOf, readDrawing, stagesOf, writeJobFile } from '@obra/core';
+import { findingKey, materialOf, readDrawing, stagesOf } from '@obra/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { download, fileName } from '../../app/download';
 import { Head } from '../../app/Head';
 import { useKeys } from '../../app/keys';
 import { Notice } from '../../app/Notice';
@@ -14,11 +13,12 @@ import { useLog } from '../../data/log';
 import { useJob, useShop } from '../../data/session';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
-import { Drawing } from './Drawing';
+import { Drawing } from './drawing';
 import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
 import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
+import { TakeOut } from './TakeOut';
 import { barRadius, type JobView } from './view';
 
 /** One job, five stages, the bar across all of them. */
@@ -38,12 +38,14 @@ export function JobPage() {
   const route = planned.plan?.routes[0];
   const steps = useMemo(() => route?.setups.flatMap((s) => s.steps) ?? [], [route]);
   const asksFor = search.get('at') ?? undefined;
+  const [said, setSaid] = useState<string>();
   const here = `${id}/${stage}`;
   const [chosen, setChosen] = useState(asksFor);
   const [seen, setSeen] = useState(here);
   if (seen !== here) {
     setSeen(here);
     setChosen(asksFor);
+    setSaid(undefined);
   }
   const undo = open?.undo;
   const redo = open?.redo;
@@ -154,9 +156,7 @@ export function JobPage() {
             <Dropdown.Item as="button" disabled={!open.canRedo} onClick={open.redo}>
               redo
             </Dropdown.Item>
-            <Dropdown.Item as="button" onClick={() => download(fileName(job.name), writeJobFile(open.stored, log))}>
-              export as a file
-            </Dropdown.Item>
+            <TakeOut view={view} onSaid={setSaid} />
             <Dropdown.Item as="button" onClick={() => window.print()}>
               print this sheet
             </Dropdown.Item>
@@ -165,6 +165,7 @@ export function JobPage() {
       </Head>
       <ShopRefused refused={shopRefused} />
       {open.says !== undefined && <Notice onClose={open.dismiss}>{open.says}</Notice>}
+      {said !== undefined && <Notice onClose={() => setSaid(undefined)}>{said}</Notice>}
       {planned.failed !== undefined && <Notice>The last change could not be worked out; the last good plan stays. ({planned.failed})</Notice>}
       <PictureOf view={view} stage={stage} />
       <Stages id={id} stage={stage} view={view} />
@@ -179,8 +180,11 @@ export function JobPage() {
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
   const typed = useMemo(
-    () => Object.fromEntries(job.drawing.outside.map((r) => [r.id, { size: r.size.text, length: r.length.text }])),
-    [job.drawing.outside],
+    () =>
+      Object.fromEntries(
+        [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => [r.id, { size: r.size.text, length: r.length.text }]),
+      ),
+    [job.drawing.outside, job.drawing.boreRight, job.drawing.boreLeft],
   );
   const marks = useMemo(() => (stage === 'inspection' ? marksOf(view) : undefined), [view, stage]);
   const held = stage === 'holding' || stage === 'route';
@@ -200,7 +204,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       {...(radius !== undefined && { barRadius: radius })}
       {...(marks && { marks })}
       chosen={stage === 'drawing' ? view.chosen : undefined}
-      onPick={(row) => document.querySelector<HTMLInputElement>(`[data-cell="${row}.size"]`)?.focus()}
+      onPick={(cell) => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus()}
     />
   );
 }

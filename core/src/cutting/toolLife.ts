@@ -1,0 +1,10 @@
+/** Taylor's law through two tests: speeds in m/min, lives in minutes. @throws RangeError where the two do not differ as they must @source v T^n = C */
+export function taylor(v1: number, t1: number, v2: number, t2: number): { readonly n: number; readonly C: number } {
+  if (!(v1 > 0 && v2 > 0 && t1 > 0 && t2 > 0 && v1 !== v2 && v1 > v2 === t1 < t2))
+    throw new RangeError(`${v1} m/min for ${t1} min and ${v2} for ${t2}: the faster must wear sooner`);
+  const n = Math.log(v1 / v2) / Math.log(t2 / t1);
+  return { n, C: v1 * t1 ** n };
+}
+
+/** Minutes of tool life at a speed. @source v T^n = C */
+export const toolLife = (v: number, { n, C }: { readonly n: number; readonly C: number }): number => (C / v) ** (1 / n);

@@ -1,0 +1,189 @@
+import type { Drawing, Mate } from '../document';
+import type { Finding } from '../finding';
+import { diameter, length, MM_PER_INCH, parseLength, pressure, readLength, say, type Sentence, temperature, tidy, type Units } from '../quantity';
+import { fit, fitHabits, growth, type Intent, materialOf, sizeLimits, suggestFit } from '../standards';
+import type { Feature, MateLimits } from './types';
+
+/** What is wanted between a feature and its mate; mm on diameter, negative is interference. */
+export type Want =
+  | { readonly kind: 'clearance'; readonly max: number; readonly min: number; readonly by: Sentence }
+  | { readonly kind: 'class'; readonly text: string; readonly by: Sentence }
+  | { readonly kind: 'trial'; readonly feel: string }
+  | { readonly kind: 'unknown'; readonly says: Sentence };
+
+/** Words that people use for an intent, beside its own name. */
+const aliases: Readonly<Record<string, Intent>> = {
+  'runs freely': 'running-free',
+  slides: 'sliding',
+  slip: 'location',
+  locates: 'location',
+  'press fit': 'press',
+  'shrink fit': 'shrink',
+  tap: 'push',
+};
+
+/** 'clearance 0.05', 'clearance 0.02 to 0.05', 'interference 0.02', 'H7/p6', 'light press', 'trial: slides'. A single number is kept within a quarter of itself, 0.005 mm at least. */
+export function parseWant(text: string, units: Units): Want {
+  const t = text.trim();
+  if (t === '') return { kind: 'unknown', says: say`what fit is wanted? clearance 0.05, H7/g6, light press, or trial: slides` };
+  const trial = /^(?:by\s+)?trial\s*:?\s*(.*)$/i.exec(t);
+  if (trial) return { kind: 'trial', feel: trial[1]?.trim() ?? '' };
+  const number =
+    /^(clearance|interference|play|press)\s+(\S.*?)(?:\s*(?:to|\.\.|–)\s*(\S.*))?$/i.exec(t) ??
+    /^(\S.*?)(?:\s*(?:to|–)\s*(\S.*?))?\s+(clearance|interference|play)$/i.exec(t);
+  if (number) {
+    const word = [number[1], number[3]].find((w) => /^(clearance|interference|play|press)$/i.test(w ?? '')) ?? '';
+    const [first, second] = word === number[1] ? [number[2], number[3]] : [number[1], number[2]];
+    const a = readLength(first ?? '', units);
+    const b = second === undefined ? undefined : readLength(second, units);
+    if (a?.rest === '' && (second === undefined || b?.rest === '')) {
+      const spread = Math.max(0.005, a.value / 4);
+      const [lo, hi] = b ? [Math.min(a.value, b.value), Math.max(a.value, b.value)] : [Math.max(0, a.value - spread), a.value + spread];
+      const tight = /^(interference|press)$/i.test(word);
+      return {
+        kind: 'clearance',
+        max: tidy(tight ? -lo : hi),
+        min: tidy(tight ? -hi : lo),
+        by: b ? say`as asked` : say`${length(a.value)}, within ${length(spread)}`,
+      };
+    }
+  }
+  if (/^[A-Z]{1,2}\d{1,2}\s*[/ ]\s*[a-z]{1,2}\d{1,2}$/.test(t) || /^(RC|LC|LT|LN|FN)\s?\d$/i.test(t))
+    return { kind: 'class', text: t, by: say`${t}` };
+  const words = t.toLowerCase();
+  const intent = (Object.keys(fitHabits) as Intent[]).find((i) => i === words.replace(/\s+/g, '-')) ?? aliases[words];
+  if (intent) return { kind: 'class', text: intent, by: say`${fitHabits[intent].words}` };
+  return { kind: 'unknown', says: say`“${t}” is no fit; write clearance 0.05, H7/g6, light press, or trial: slides` };
+}
+
+/** Limits that a mate gives to its feature; undefined by trial or while it is not understood. */
+export function limitsByMate(mate: Mate, feature: Feature, material: string): MateLimits | undefined {
+  if (mate.fixed) {
+    const { max, min, why } = mate.fixed;
+    return { limits: { nominal: tidy((max + min) / 2), max, min, from: 'mate' }, mate: measuredCold(mate, material), says: say`fixed: ${why}` };
+  }
+  const want = parseWant(mate.want.text, mate.want.units);
+  if (want.kind === 'trial' || want.kind === 'unknown') return undefined;
+  const measured = measuredCold(mate, material);
+  const inside = feature.side !== 'outside';
+  const nominal = feature.nearDiameter.nominal;
+  if (want.kind === 'clearance') {
+    if (measured === undefined) return undefined;
+    // a shaft is smaller than its hole by the clearance, a hole larger than its shaft
+    const [max, min] = inside ? [measured + want.max, measured + want.min] : [measured - want.min, measured - want.max];
+    return byLimits(max, min, measured, want.by);
+  }
+  const named = fitNamed(want.text, nominal);
+  const found = named === undefined ? undefined : fit(named);
+  if (named === undefined || !found?.ok) {
+    // the seat of a bearing has a class of its own; the ring's limits are its maker's
+    const seat = named === undefined ? undefined : sizeLimits(named);
+    return seat?.ok ? byLimits(seat.max, seat.min, measured, say`${named ?? ''}`) : undefined;
+  }
+  const own = inside ? found.hole : found.shaft;
+  if (measured === undefined) return byLimits(own.max, own.min, undefined, say`${named}`);
+  // the middle of the fit's clearance from the mate as measured, with the tolerance of this half
+  const clearance = (found.clearance.max + found.clearance.min) / 2;
+  const middle = inside ? measured + clearance : measured - clearance;
+  const half = (own.max - own.min) / 2;
+  return byLimits(middle + half, middle - half, measured, say`${named}, from the piece as measured`);
+}
+
+/** A fit with its size as the standards name it: millimetres before H7/g6, inches before RC4. */
+function fitNamed(want: string, nominal: number): string | undefined {
+  const intent = (Object.keys(fitHabits) as Intent[]).find((i) => i === want);
+  if (intent) {
+    const suggested = suggestFit(intent, tidy(nominal));
+    return suggested.ok ? suggested.text : undefined;
+  }
+  const american = /^(?:RC|LC|LT|LN|FN)/i.test(want);
+  return `${String(tidy(american ? nominal / MM_PER_INCH : nominal))} ${want}`;
+}
+
+function byLimits(max: number, min: number, mate: number | undefined, says: Sentence): MateLimits {
+  const places = (v: number) => Math.round(v * 10_000) / 10_000;
+  return { limits: { nominal: places((max + min) / 2), max: places(max), min: places(min), from: 'mate' }, mate, says };
+}
+
+/** Mean of the readings, corrected to 20 C as if it were of the part's own material. */
+function measuredCold(mate: Mate, material: string): number | undefined {
+  const readings = mate.measured?.readings.flatMap((cell) => {
+    const read = parseLength(cell.text, cell.units);
+    return read.ok ? [read.value] : [];
+  });
+  if (!readings || readings.length === 0) return undefined;
+  const mean = readings.reduce((sum, v) => sum + v, 0) / readings.length;
+  return tidy(mean - growth(mean, materialOf(material).alpha, (mate.measured?.celsius ?? 20) - 20));
+}
+
+/** Features with the limits that their mates give them, and what each mate comes to by its id; what disagrees or cannot hold is a finding. */
+export function applyMates(
+  drawing: Drawing,
+  features: readonly Feature[],
+  findings: Finding[],
+): { readonly features: readonly Feature[]; readonly mates: Readonly<Record<string, MateLimits>> } {
+  let out = features;
+  const mates: Record<string, MateLimits> = {};
+  for (const mate of drawing.mates) {
+    const id = mate.of.split('.')[0] ?? '';
+    const feature = out.find((f) => f.id === id);
+    const tell = (code: string, severity: Finding['severity'], says: Sentence, why: Sentence, mends: Finding['mends'] = []) =>
+      findings.push({ code, about: mate.id, severity, says, why, mends });
+    if (!feature) {
+      const typed = [...drawing.outside, ...drawing.boreRight, ...drawing.boreLeft].some((r) => r.id === id);
+      if (!typed)
+        tell('mate-orphaned', 'note', say`the row that ${mate.piece} fits is not there now`, say`it is kept in case that comes back`, [
+          { says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `drawing/mates/#${mate.id}` }] },
+        ]);
+      continue;
+    }
+    const want = parseWant(mate.want.text, mate.want.units);
+    if (want.kind === 'unknown') tell('mate-unknown', 'caution', want.says, say`until then the row keeps its own limits`);
+    const got = limitsByMate(mate, feature, drawing.material);
+    if (!got) {
+      if (want.kind === 'clearance')
+        tell('mate-not-measured', 'caution', say`${mate.piece} has no reading yet`, say`a clearance by number counts from the piece as measured`);
+      continue;
+    }
+    mates[mate.id] = got;
+    checkMate(drawing, mate, feature, got, tell);
+    out = out.map((f) => (f.id === id ? { ...f, nearDiameter: got.limits, farDiameter: f.form === 'cylinder' ? got.limits : f.farDiameter } : f));
+  }
+  return { features: out, mates };
+}
+
+type Tell = (code: string, severity: Finding['severity'], says: Sentence, why: Sentence, mends?: Finding['mends']) => void;
+
+function checkMate(drawing: Drawing, mate: Mate, feature: Feature, got: MateLimits, tell: Tell): void {
+  const own = feature.nearDiameter;
+  const { limits } = got;
+  if (own.from !== 'general' && (Math.abs(own.max - limits.max) > 5e-4 || Math.abs(own.min - limits.min) > 5e-4))
+    tell(
+      'limits-disagree',
+      'caution',
+      say`the cell says ${diameter(own.min, 0.001)} to ${diameter(own.max, 0.001)}, the mate ${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+      say`the mate holds; take the tolerance out of the cell, or the mate out of the drawing`,
+      [{ says: say`take the mate out`, to: 'job', edits: [{ op: 'remove', at: `drawing/mates/#${mate.id}` }] }],
+    );
+  const celsius = mate.measured?.celsius ?? 20;
+  const others = drawing.mates.map((m) => m.measured?.celsius ?? 20).filter((c) => Math.abs(c - celsius) > 5);
+  const size = got.mate ?? limits.nominal;
+  if (Math.abs(celsius - 20) > 5 || others.length > 0)
+    tell(
+      'mate-temperature',
+      'caution',
+      say`${mate.piece} was measured at ${temperature(celsius)}: corrected by ${length(growth(size, materialOf(drawing.material).alpha, celsius - 20), 0.001)} to 20 degrees, as if of this material`,
+      say`measure both at one temperature where the fit is close`,
+    );
+  const material = materialOf(drawing.material);
+  const mated = got.mate ?? limits.nominal;
+  const most = got.mate === undefined ? 0 : feature.side === 'outside' ? limits.max - mated : mated - limits.min;
+  const stress = (material.modulus * 1000 * most) / mated;
+  if (material.yield !== null && most > 0 && stress > material.yield)
+    tell(
+      'press-exceeds-yield',
+      'caution',
+      say`an interference of ${length(most, 0.001)} on ${diameter(mated)} stresses a hub of ${material.name} to ${pressure(stress)}; it yields at about ${pressure(material.yield)}`,
+      say`solid shaft and hub of one material: E times interference over diameter, whatever the hub’s wall (Lame, largest shear)`,
+    );
+}

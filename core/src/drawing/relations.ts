@@ -1,0 +1,51 @@
+import type { Drawing, Relation } from '../document';
+import type { Finding } from '../finding';
+import { say } from '../quantity';
+import { parseLengthCell } from './parseSize';
+import type { Feature, PartDetail } from './types';
+
+export interface ReadRelation {
+  readonly id: string;
+  readonly kind: Relation['kind'];
+  readonly of: string;
+  readonly to: string;
+  /** mm, indicator reading high to low; of a distance its limits */
+  readonly value: number;
+}
+
+const subject = (ref: string) => ref.split('.')[0] ?? '';
+
+/** Relations between features of the part, with their value; one that names what is not there is a finding. */
+export function readRelations(
+  drawing: Drawing,
+  features: readonly Feature[],
+  details: readonly PartDetail[],
+  findings: Finding[],
+): readonly ReadRelation[] {
+  const known = new Set(['axis', 'right', 'left', ...features.map((f) => f.id), ...details.map((d) => d.id)]);
+  return drawing.relations.flatMap((relation): ReadRelation[] => {
+    const refuse = (code: string, says: Finding['says'], gone = false): [] => {
+      findings.push({
+        code,
+        about: relation.id,
+        severity: 'caution',
+        says,
+        why: say`it is kept, and nothing is planned or measured by it`,
+        mends: gone ? [{ says: say`take it out`, to: 'job', edits: [{ op: 'remove', at: `drawing/relations/#${relation.id}` }] }] : [],
+      });
+      return [];
+    };
+    const there = (ref: string) => known.has(subject(ref));
+    const typed = (ref: string) => lists(drawing).some((r) => r.id === subject(ref)) || drawing.details.some((d) => d.id === subject(ref));
+    if (!there(relation.of) || !there(relation.to)) {
+      const missing = there(relation.of) ? relation.to : relation.of;
+      return typed(missing) ? [] : refuse('relation-orphaned', say`this relation names a row that is not there now`, true);
+    }
+    if (relation.of === relation.to) return refuse('relation-unknown', say`a row cannot be ${relation.kind} to itself`, true);
+    const value = parseLengthCell(relation.value.text, relation.value.units);
+    if (!value.ok) return refuse('relation-unknown', say`how far off may it be? type a value, 0.02`);
+    return [{ id: relation.id, kind: relation.kind, of: relation.of, to: relation.to, value: value.value.nominal }];
+  });
+}
+
+const lists = (drawing: Drawing) => [...drawing.outside, ...drawing.boreRight, ...drawing.boreLeft];

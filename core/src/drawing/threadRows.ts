@@ -1,0 +1,108 @@
+import type { Drawing, Section } from '../document';
+import type { Finding } from '../finding';
+import { length, say, tidy, writeExact } from '../quantity';
+import { type DrawnThread, threadUndercut } from '../standards';
+import { type ListName, pathOf } from './faces';
+import { parseLengthCell } from './parseSize';
+import { threadOf } from './rows';
+import type { Edge, Feature } from './types';
+
+/** Lead chamfer, undercut at a shoulder and length of full thread of every threaded row: what the cells leave open is assumed. */
+export function finishThreads(drawing: Drawing, features: readonly Feature[], findings: Finding[]): readonly Feature[] {
+  return features.map((feature) => {
+    const thread = threadOf(feature);
+    const list: ListName = feature.side === 'outside' ? 'outside' : feature.side === 'right' ? 'boreRight' : 'boreLeft';
+    const row = drawing[list].find((r) => r.id === feature.id);
+    if (!thread || !row) return feature;
+    if (thread.remark)
+      findings.push({
+        code: 'thread-special',
+        about: `${row.id}.thread`,
+        severity: 'note',
+        says: thread.remark,
+        why: say`taps, dies and gauges for it may be hard to find`,
+        mends: [],
+      });
+    const rows = features.filter((f) => f.side === feature.side);
+    const at = rows.indexOf(feature);
+    // a neighbour that is not understood is none: nothing is assumed of it
+    const beside = (other: Feature | undefined, z: number, end: 'near' | 'far') => (other && Math.abs(other[end] - z) < 1e-9 ? other : undefined);
+    const [before, after] = [beside(rows[at - 1], feature.near, 'far'), beside(rows[at + 1], feature.far, 'near')];
+    const blocks = (other: Feature | undefined, end: 'nearDiameter' | 'farDiameter') =>
+      other !== undefined && (thread.internal ? other[end].nominal < thread.root - 1e-9 : other[end].nominal > feature.nearDiameter.nominal + 1e-9);
+    const atFar = blocks(after, 'nearDiameter') || (thread.internal && after === undefined && feature.through !== true);
+    const atNear = blocks(before, 'farDiameter');
+    const first = thread.internal ? at === 0 : feature.near === 0 && feature.nearDiameter.nominal > 0;
+    // the usual lead: to just below the root outside, to just over the major diameter inside
+    const lead = thread.internal ? Math.ceil(5 * (thread.root - thread.crest) + 1) / 10 : Math.ceil(6.5 * thread.pitch) / 10;
+    const leading: Edge | undefined = first && feature.edgeNear.kind === 'none' ? { kind: 'chamfer', along: lead, degrees: 45 } : undefined;
+    const relief = (edge: Edge, blocked: boolean): Edge =>
+      !thread.internal && blocked && edge.kind === 'none' && threadUndercut(thread.pitch) ? { kind: 'threadUndercut', form: 'A' } : edge;
+    // a thread that ends the part is begun from that end
+    const endsHere = !thread.internal && rows.at(-1) === feature && before !== undefined && !atFar && feature.edgeFar.kind === 'none';
+    const edgeFar: Edge = endsHere ? { kind: 'chamfer', along: lead, degrees: 45 } : relief(feature.edgeFar, atFar);
+    const usable = usableOf(row, list, thread, edgeFar, Math.abs(feature.near - feature.far), atFar || atNear, findings);
+    if (!thread.internal && ((atFar && !relieved(edgeFar)) || (atNear && !atFar && !relieved(feature.edgeNear) && feature.edgeNear.kind !== 'none')))
+      findings.push({
+        code: 'thread-without-relief',
+        about: `${row.id}.${atFar ? 'far' : 'near'}`,
+        severity: 'caution',
+        says: say`${feature.thread ?? ''} runs up to a shoulder without an undercut`,
+        why: say`the tool has nowhere to run out and the mating piece will not seat on the shoulder`,
+        mends: [
+          {
+            says: say`undercut it, DIN 76`,
+            to: 'job',
+            edits: [{ op: 'put', at: `${pathOf(list, row.id)}/${atFar ? 'far' : 'near'}`, value: { text: 'DIN 76', units: row.size.units } }],
+          },
+        ],
+      });
+    return {
+      ...feature,
+      edgeFar,
+      edgeNear: leading ?? relief(feature.edgeNear, atNear && !atFar),
+      ...(leading && { chamferNear: lead }),
+      ...(endsHere && { chamferFar: lead }),
+      usable,
+    };
+  });
+}
+
+const relieved = (edge: Edge) => edge.kind === 'threadUndercut' || edge.kind === 'shoulderUndercut';
+
+/** Full thread wanted, mm: the usable cell, else the row less its run-out or undercut. */
+function usableOf(row: Section, list: ListName, thread: DrawnThread, far: Edge, long: number, blocked: boolean, findings: Finding[]): number {
+  const { pitch } = thread;
+  const form = far.kind === 'threadUndercut' ? far.form : 'A';
+  const runOut = !blocked ? 0 : list === 'outside' ? (threadUndercut(pitch, form)?.overall ?? 3.5 * pitch) : 3 * pitch;
+  const most = tidy(Math.max(0, long - runOut));
+  const read = row.usable && row.usable.text.trim() !== '' ? parseLengthCell(row.usable.text, row.usable.units) : undefined;
+  const wanted = read?.ok ? read.value.nominal : most;
+  if (wanted <= long - (blocked ? pitch : 0) + 1e-9 && most >= 2 * pitch) return wanted;
+  const needed = tidy(Math.max(wanted, 3 * pitch) + runOut);
+  const at = pathOf(list, row.id);
+  findings.push({
+    code: 'thread-longer-than-row',
+    about: `${row.id}.thread`,
+    severity: 'stop',
+    says: say`${length(wanted)} of full thread and its ${list === 'outside' ? 'undercut' : 'run-out'} of ${length(runOut)} do not fit in a row ${length(long)} long`,
+    why: say`the tool needs room to run out before the shoulder`,
+    mends: [
+      {
+        says: say`make the row ${length(needed)} long`,
+        to: 'job',
+        edits: [{ op: 'put', at: `${at}/length/text`, value: writeExact(needed, row.length.units) }],
+      },
+      ...(most >= 2 * pitch
+        ? [
+            {
+              says: say`ask for ${length(most)} of full thread`,
+              to: 'job' as const,
+              edits: [{ op: 'put' as const, at: `${at}/usable`, value: { text: writeExact(most, row.length.units), units: row.length.units } }],
+            },
+          ]
+        : []),
+    ],
+  });
+  return wanted;
+}

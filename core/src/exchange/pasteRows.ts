@@ -1,0 +1,68 @@
+import Papa from 'papaparse';
+import type { Section } from '../document';
+import type { ListName } from '../drawing';
+import type { Units } from '../quantity';
+import { listWords } from './rows';
+
+/** Columns by the words people head them with; without a head the order is size, length, edge to A, edge to B, full thread, finish, note. */
+const heads: readonly (readonly [column: Column, words: RegExp])[] = [
+  ['size', /^(size|dia(meter)?|ø|od|d)$/i],
+  ['length', /^(length|long|l|depth)$/i],
+  ['near', /^(edge near|edge to a|near|right edge)$/i],
+  ['far', /^(edge far|edge to b|far|left edge|bottom)$/i],
+  ['usable', /^(full thread|usable)$/i],
+  ['finish', /^(finish|ra|roughness)$/i],
+  ['note', /^(note|notes|remark|comment)$/i],
+];
+type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
+const inOrder: readonly Column[] = ['size', 'length', 'near', 'far', 'usable', 'finish', 'note'];
+
+/** Most rows that are taken at once. */
+const MOST = 200;
+
+/**
+ * Rows copied from a spreadsheet (tabs) or a CSV, with or without a head line; undefined for a text that is one cell only. An apostrophe
+ * that a spreadsheet put before a sign is taken off.
+ * @param idOf makes ids, handed in
+ * @param list of a table that names its lists, as our own CSV does, only these rows are taken
+ */
+export function pastedRows(text: string, units: Units, idOf: () => string, list: ListName = 'outside'): readonly Section[] | undefined {
+  if (!/[\t\n]/.test(text.trim())) return undefined;
+  const { data } = Papa.parse<string[]>(text.trim(), { delimiter: text.includes('\t') ? '\t' : '', skipEmptyLines: 'greedy' });
+  const rows = data
+    .filter((r) => Array.isArray(r))
+    .map((r) =>
+      r.map((c) =>
+        c
+          .trim()
+          .replace(/^'(?=[=@+-])/, '')
+          .slice(0, 200),
+      ),
+    );
+  const first = rows[0] ?? [];
+  const headed = first.map((word) => heads.find(([, words]) => words.test(word))?.[0]);
+  const isHead = headed.filter((c) => c !== undefined).length >= 2 && headed.includes('size');
+  const columns = isHead ? headed : inOrder;
+  const listColumn = isHead ? first.findIndex((w) => /^list$/i.test(w)) : -1;
+  const unitColumns = isHead ? first.map((w) => /unit/i.test(w)) : [];
+  return rows
+    .slice(isHead ? 1 : 0, MOST + (isHead ? 1 : 0))
+    .filter((r) => r.some((c) => c !== '') && (listColumn < 0 || r[listColumn] === listWords[list]))
+    .map((r) => {
+      const said = r.find((c, i) => unitColumns[i] === true && /^(mm|in)$/.test(c));
+      const own: Units = said === 'mm' || said === 'in' ? said : units;
+      const of = (column: Column) => r[columns.indexOf(column)] ?? '';
+      const cell = (column: Column) => ({ text: of(column), units: own });
+      const optional = (column: 'near' | 'far' | 'usable' | 'finish') => (of(column) === '' ? {} : { [column]: cell(column) });
+      return {
+        id: idOf(),
+        size: cell('size'),
+        length: cell('length'),
+        ...optional('near'),
+        ...optional('far'),
+        ...optional('usable'),
+        ...optional('finish'),
+        ...(of('note') !== '' && { note: of('note') }),
+      };
+    });
+}

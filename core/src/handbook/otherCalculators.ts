@@ -1,0 +1,321 @@
+import { likelyNominals, unworn } from '../drawing';
+import { length, say } from '../quantity';
+import { boltCircle, commonPlates, flats, indexing, pinClasses, pinsProve, type PinClass } from '../standards';
+import { aLength, aLengthOrNone, aNumber, aNumberOrNone, calculator, lengths, numbers, oneOf } from './fields';
+import { zonesOf } from './figures';
+import { flatsOf, holesOf, marksOf } from './figuresOfWork';
+import { fig } from './formulas';
+import { area, circle, dim, line, polar, type Shape } from './sketch';
+
+const FINE = 0.001;
+
+const finish = calculator({
+  id: 'finish',
+  group: 'Finish',
+  title: 'Finish from feed and nose',
+  words: 'roughness Ra Rz Rt nose radius feed surface',
+  fields: {
+    f: aNumber('Feed', '0.15', { from: 0.001, to: 3 }, 'mm/rev'),
+    r: aLength('Nose radius', '0.4'),
+    Ra: aNumberOrNone('Wanted Ra', { from: 0.01, to: 50 }, 'µm'),
+    Rz: aNumberOrNone('or wanted Rz', { from: 0.05, to: 200 }, 'µm'),
+  },
+  answer: ({ f, r, Ra, Rz }) => {
+    if (f > r) return { ok: false, at: 'f', says: say`a feed over the nose radius cuts a thread, not a finish` };
+    const Rt = fig('roughness', 'Rt', { f, r }, { step: 0.01 });
+    return {
+      ok: true,
+      rows: [
+        { label: 'Ra, ideal', value: fig('roughness', 'Ra', { f, r }, { step: 0.01 }) },
+        { label: 'Rt and Rz, ideal', value: Rt },
+        { label: 'Rt of the arc itself', value: fig('roughness', 'RtExact', { f, r }, { step: 0.01 }) },
+        { label: 'stands proud on diameter', value: fig('length', 'crestsStand', { Rt: Rt.value }, { step: FINE }) },
+        ...(Rz === undefined ? [] : [{ label: `feed for Rz ${String(Rz)}`, value: fig('feed', 'feedOfRz', { Rz, r }, { step: FINE }) }]),
+        ...(Ra === undefined ? [] : [{ label: `feed for Ra ${String(Ra)}`, value: fig('feed', 'feedOfRa', { Ra, r }, { step: FINE }) }]),
+      ],
+      remarks: [
+        say`what is cut is rougher: built-up edge, chatter, a worn tip; a micrometer reads the crests, so take the finish feed before measuring`,
+      ],
+      sketch: marksOf(f, r),
+      source: 'geometry of a round nose',
+    };
+  },
+});
+
+const bolts = calculator({
+  id: 'bolt-circle',
+  group: 'On the mill or drill',
+  title: 'Bolt circle',
+  words: 'pcd holes on a circle coordinates chord over pins between pins',
+  fields: {
+    n: aNumber('Holes', '6', { from: 1, to: 200, whole: true }),
+    D: aLength('Circle', '80'),
+    start: aNumber('First hole at', '90', { from: -360, to: 360 }, 'degrees'),
+    over: aLengthOrNone('or measured over two pins'),
+    between: aLengthOrNone('and between them'),
+    apart: aNumber('those two are apart by', '1', { from: 1, to: 100, whole: true }, 'holes'),
+  },
+  answer: ({ n, D, start, over, between, apart }) => {
+    if ((over === undefined) !== (between === undefined))
+      return { ok: false, at: over === undefined ? 'over' : 'between', says: say`over the pins and between them: both are wanted` };
+    if (over !== undefined && between !== undefined && over <= between)
+      return { ok: false, at: 'over', says: say`over the pins is more than between them` };
+    const measured = over !== undefined && between !== undefined;
+    if (measured && (apart % n === 0 || n < 2)) return { ok: false, at: 'apart', says: say`these are not two holes of ${n}` };
+    const distance = measured ? fig('length', 'centresFromPins', { over, between }, { step: FINE }) : undefined;
+    const found = distance ? fig('diameter', 'circleThrough', { distance: distance.value, apart, holes: n }, { step: FINE }) : undefined;
+    const circleOf = found?.value ?? D;
+    const holes = boltCircle(n, circleOf, start);
+    return {
+      ok: true,
+      rows: [
+        ...(found && distance
+          ? [
+              { label: 'circle found', value: found },
+              { label: 'centres apart', value: distance },
+            ]
+          : []),
+        ...(n > 1 ? [{ label: 'hole to the next', value: fig('length', 'chord', { D: circleOf, apart: 1, holes: n }, { step: FINE }) }] : []),
+        ...(n > 3 ? [{ label: 'to the next but one', value: fig('length', 'chord', { D: circleOf, apart: 2, holes: n }, { step: FINE }) }] : []),
+        ...(n % 2 === 1 && n > 1
+          ? [{ label: 'longest chord', value: fig('length', 'chord', { D: circleOf, apart: (n - 1) / 2, holes: n }, { step: FINE }) }]
+          : []),
+      ],
+      table: {
+        head: ['hole', 'angle', 'x', 'y'],
+        rows: holes.map((h) => {
+          const angle = fig('angle', 'holeAngle', { start, place: h.number - 1, holes: n }, { step: FINE });
+          return [
+            say`${h.number}`,
+            angle,
+            fig('length', 'holeX', { D: circleOf, angle: angle.value }, { step: FINE }),
+            fig('length', 'holeY', { D: circleOf, angle: angle.value }, { step: FINE }),
+          ];
+        }),
+      },
+      remarks: [
+        say`x to the right, y up from the centre, anticlockwise${n % 2 === 1 && n > 1 ? '; an odd circle has no opposite hole to measure across: use the chord' : ''}`,
+      ],
+      cautions: [say`where several sizes share a circle the smallest goes through all; plug the finished ones`],
+      sketch: holesOf(circleOf, holes),
+      source: 'bolt-circle: x = r cos, y = r sin',
+    };
+  },
+});
+
+const flat = calculator({
+  id: 'flats',
+  group: 'On the mill or drill',
+  title: 'Flats and hexagon on a round',
+  words: 'hexagon square spanner across flats depth',
+  fields: {
+    d: aLength('Round', '21.87'),
+    sides: aNumber('Sides', '6', { from: 1, to: 24, whole: true }),
+    across: aLengthOrNone('Across the flats (empty: the largest)'),
+  },
+  answer: ({ d, sides, across }) => {
+    if (across !== undefined && across >= d) return { ok: false, at: 'across', says: say`across the flats must be less than the round` };
+    if (across === undefined && sides < 3) return { ok: false, at: 'across', says: say`for one or two flats type how far apart they are` };
+    const largest = sides > 2 ? fig('length', 'largestAcross', { d, sides }, { step: 0.01 }) : undefined;
+    const F = across ?? largest?.value ?? d;
+    const read = flats(d, F, sides);
+    return {
+      ok: true,
+      rows: [
+        { label: 'depth of each flat', value: fig('length', 'flatDepth', { d, F }, { step: FINE }) },
+        ...(across === undefined && largest ? [{ label: 'across the flats', value: largest }] : []),
+        { label: 'width of a flat', value: fig('length', 'flatWidth', { d, F, sides }, { step: 0.01 }) },
+        ...(sides > 2 ? [{ label: 'across sharp corners', value: fig('length', 'corners', { F, sides }, { step: 0.01 }) }] : []),
+        ...(largest && across !== undefined ? [{ label: 'largest with full corners', value: largest }] : []),
+      ],
+      remarks: read.full || sides < 3 ? [] : [say`the corners stay round: the figure is larger than the round holds`],
+      sketch: flatsOf(d, F, sides),
+      source: 'flats, common practice; geometry',
+    };
+  },
+});
+
+const dividing = calculator({
+  id: 'indexing',
+  group: 'On the mill or drill',
+  title: 'Dividing with plates',
+  words: 'indexing plate dividing head rotary table divisions crank',
+  fields: {
+    n: aNumber('Divisions', '7', { from: 1, to: 1000, whole: true }),
+    ratio: aNumber('Head, turns of the crank for one', '40', { from: 1, to: 360, whole: true }),
+    plates: numbers('Holes of the plates', commonPlates.join(' '), { from: 2, to: 400, whole: true }),
+  },
+  answer: ({ n, ratio, plates }) => {
+    const found = indexing(n, plates, ratio);
+    const [best] = found;
+    const turns = fig('ratio', 'crankTurns', { ratio, divisions: n }, { step: 0.0001 });
+    if (!best) return { ok: false, at: 'plates', says: say`${n} divisions come out on none of these plates: ${turns} turns each` };
+    return {
+      ok: true,
+      rows: [
+        { label: 'turns of the crank', value: turns },
+        { label: 'that is', says: say`${best.turns} turns and ${best.holes} holes of ${best.plate}` },
+      ],
+      table: { head: ['plate', 'turns', 'holes'], rows: found.map((f) => [say`${f.plate}`, say`${f.turns}`, say`${f.holes}`]) },
+      sketch: plateOf(best.plate, best.holes),
+      source: 'arithmetic; plates commonly supplied',
+    };
+  },
+});
+
+function plateOf(plate: number, holes: number) {
+  return {
+    about: `the ring of ${String(plate)} holes with the sector over ${String(holes)} spaces`,
+    shapes: [
+      circle('chain', [0, 0], 10),
+      ...Array.from({ length: plate }, (_, i): Shape =>
+        circle(i <= holes && holes > 0 ? 'gauge' : 'line', polar([0, 0], 10, 90 - (360 * i) / plate), Math.min(0.45, 20 / plate)),
+      ),
+      line('ink', [0, 0], polar([0, 0], 9, 90)),
+      ...(holes > 0 ? [line('ink', [0, 0], polar([0, 0], 9, 90 - (360 * holes) / plate))] : []),
+    ],
+  };
+}
+
+const pins = calculator({
+  id: 'plug-pins',
+  group: 'Measuring',
+  title: 'What plug pins prove',
+  words: 'go no-go gauge pins minus plus class hole',
+  fields: {
+    go: aLength('Goes', '6.35'),
+    stop: aLength('Does not go', '6.375'),
+    sign: oneOf('Pins are', [
+      ['minus', 'minus'],
+      ['plus', 'plus'],
+    ]),
+    class: oneOf(
+      'Class',
+      (Object.keys(pinClasses) as PinClass[]).toReversed().map((c) => [c, c] as const),
+    ),
+  },
+  answer: ({ go, stop, sign, class: of }) => {
+    if (stop <= go) return { ok: false, at: 'stop', says: say`the pin that does not go must be the larger` };
+    const read = pinsProve(go, stop, sign, of);
+    const source = 'classes of ASME B89.1.5 to 0.825 in, from memory';
+    return {
+      ok: true,
+      rows: [
+        { label: 'hole, most', value: fig('diameter', 'pinBound', { pin: stop, allows: read.most - stop }, { step: FINE, source }) },
+        { label: 'hole, least', value: fig('diameter', 'pinBound', { pin: go, allows: read.least - go }, { step: FINE, source }) },
+        { label: 'known within', value: fig('length', 'width', { max: read.most, min: read.least }, { step: FINE }) },
+      ],
+      remarks: [read.says, say`a pin finds the smallest place only; a waisted or oval hole hides`],
+      sketch: zonesOf(go, [{ name: 'hole', max: read.most, min: read.least, as: 'hole zone' }]),
+      source: 'gauge-class, common practice',
+    };
+  },
+});
+
+const runout = calculator({
+  id: 'runout',
+  group: 'Measuring',
+  title: 'Runout, centre and offset',
+  words: 'tir eccentricity four jaw indicator centring offset packing three-jaw eccentric',
+  fields: { tir: aLength('Reading, high to low', '0.1'), e: aLengthOrNone('Offset wanted in a three-jaw'), d: aLength('Diameter gripped', '25') },
+  answer: ({ tir, e, d }) => {
+    if (e !== undefined && e > d / 2)
+      return { ok: false, at: 'e', says: say`an offset of more than half of the diameter does not hold in three jaws` };
+    const off = fig('length', 'eccentricity', { tir }, { step: FINE });
+    return {
+      ok: true,
+      rows: [
+        { label: 'off centre by', value: off },
+        ...(e === undefined ? [] : [{ label: 'packing under one jaw', value: fig('length', 'packing', { e, d }, { step: 0.01 }) }]),
+      ],
+      remarks: [
+        say`to centre in a four-jaw, move half of the difference of opposite readings: ${length(off.value, FINE)}`,
+        ...(e === undefined
+          ? []
+          : [say`packing for jaws that touch in points; wide jaws grip lower: check with an indicator, it should read ${length(2 * e, FINE)}`]),
+      ],
+      ...(e !== undefined && { cautions: [say`an offset blank is out of balance: slow, and turn it round by hand first`] }),
+      sketch: {
+        about: 'the work from the end, its centre off the axis, enlarged where it is small',
+        shapes: [
+          circle('metal', [shown(e ?? off.value, d), 0], d / 2),
+          line('chain', [-d * 0.7, 0], [d * 0.7, 0]),
+          line('chain', [0, -d * 0.7], [0, d * 0.7]),
+          ...jaws(e ?? 0, d),
+          dim([0, -d * 0.62], [shown(e ?? off.value, d), -d * 0.62], -12, say`${length(e ?? off.value, FINE)}`),
+        ],
+      },
+      source: 'tir, common practice; geometry',
+    };
+  },
+});
+
+const sample = calculator({
+  id: 'sample',
+  group: 'Measuring',
+  title: 'What a worn piece was made to',
+  words: 'sample copy worn nominal identify likely size reverse thread pitch',
+  fields: {
+    readings: lengths('Readings of one size', '24.93; 24.96; 24.95'),
+    side: oneOf('It is', [
+      ['outside', 'an outside'],
+      ['bore', 'a bore'],
+      ['length', 'a length'],
+    ]),
+    doubt: aLength('Gauge and hand are good to', '0.03'),
+    pitch: aLengthOrNone('Pitch, if it is a thread'),
+  },
+  answer: ({ readings, side, doubt, pitch }) => {
+    const found = likelyNominals({ readings, side, doubt, ...(pitch !== undefined && { pitch }) });
+    const reading = unworn({ readings, side });
+    const [best] = found;
+    if (!best)
+      return {
+        ok: false,
+        at: 'doubt',
+        says: say`no usual size within three times ${length(doubt, FINE)} of ${length(reading, FINE)}: more readings, or more doubt`,
+      };
+    const size = (nominal: number) =>
+      fig('length', 'asTable', { value: nominal }, { step: FINE, source: 'fractions, millimetres, drill, bearing and thread tables' });
+    const off = (nominal: number) => fig('length', 'offDrill', { drill: reading, size: nominal }, { step: FINE });
+    return {
+      ok: true,
+      rows: [
+        { label: 'likeliest', says: say`${best.text}` },
+        { label: 'that is', value: size(best.nominal) },
+        { label: 'the reading is off by', value: off(best.nominal) },
+        {
+          label: side === 'outside' ? 'least worn, the largest' : side === 'bore' ? 'least worn, the smallest' : 'middle reading',
+          value: fig('length', 'asTyped', { value: reading }, { step: FINE }),
+        },
+      ],
+      table: {
+        head: ['likely', 'what', 'size', 'reading off by'],
+        rows: found.map((f) => [say`${f.text}`, say`${f.what}`, size(f.nominal), off(f.nominal)]),
+      },
+      remarks: [
+        say`measure where it is not worn, in several places; say on the drawing which was chosen. A size is copied to its mate, not to a number, where the mate is at hand`,
+      ],
+      sketch: zonesOf(best.nominal, [
+        { name: 'reading', max: reading + doubt, min: reading - doubt, as: side === 'bore' ? 'hole zone' : 'shaft zone' },
+      ]),
+      uses: found.slice(0, 3).map((f) => ({ text: f.text, words: f.text })),
+      source: 'copy, common practice',
+    };
+  },
+});
+
+/** An offset as drawn: never so small that it is not seen. */
+const shown = (e: number, d: number) => Math.max(e, d * 0.03);
+
+/** Three jaws about the axis, the first at the left, packed by the offset. */
+function jaws(e: number, d: number): readonly Shape[] {
+  if (e === 0) return [];
+  const reach = Math.sqrt(d ** 2 / 4 - 0.75 * e ** 2) + e / 2;
+  return [180, 60, 300].map((at) => {
+    const [a, b, c] = [polar([0, 0], reach, at), polar([0, 0], reach + d * 0.2, at - 9), polar([0, 0], reach + d * 0.2, at + 9)];
+    return area('gauge', a, b, c);
+  });
+}
+
+export const otherCalculators = [finish, bolts, flat, dividing, pins, runout, sample];

@@ -1,0 +1,1 @@
+export { bentLine, deflectionAt, type PlainBar, secondMoment, weakestPlace } from './plainBar';

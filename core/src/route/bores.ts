@@ -1,0 +1,196 @@
+import { speedFor } from '../cutting';
+import type { Tool } from '../document';
+import { type Feature, settingOf, threadOf } from '../drawing';
+import { angle, diameter, figure, length, say, tidy } from '../quantity';
+import { boreGaugeFor, mmOf } from '../shop';
+import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId } from './context';
+import { checkDepth, drillHole, oneDrill } from './holes';
+import { spareIn } from './shapes';
+import { toolForThread } from './threadTools';
+
+/** What a boring bar is left to take, on diameter, mm. @source drill-bore-ream, common practice */
+const TO_BORE = 1;
+/** What a reamer is left to take, on diameter, mm. @source common practice */
+const TO_REAM = 0.25;
+
+/** The hole of this setup's end: one drill where it makes the size; else the deepest through hole drilled, then bored, reamed or tapped row by row. */
+export function makeHole(ctx: Context, setup: SetupDraft): void {
+  const rows = ctx.part.features.filter((f) => f.side === setup.end);
+  const [first] = rows;
+  if (!first) return;
+  const simple = rows.length === 1 && first.form === 'cylinder' && first.through !== true && first.met !== true && plain(first);
+  // without a boring bar a plain hole is what a drill makes it: the nearest ones are offered
+  if (simple && (drillFor(ctx, first) || !ctx.shop.tools.some((t) => t.kind === 'bore'))) {
+    drillHole(ctx, setup, first);
+    return;
+  }
+  const narrowest = rows.reduce((least, f) => (coreOf(f) < coreOf(least) ? f : least), first);
+  const last = rows.at(-1) ?? first;
+  const core = drillAtMost(ctx, coreOf(narrowest));
+  const id = stepId(setup, 'drill', last.id);
+  if (core) {
+    const half = Math.min(59, last.bottom ?? 59);
+    const point = mmOf(core.size) / 2 / Math.tan((half * Math.PI) / 180);
+    // through: the point clears the far face; flat: it stops where its tip reaches the bottom
+    const full = Math.abs(last.far - (setup.end === 'right' ? 0 : -ctx.part.length));
+    const depth =
+      last.through === true || last.met === true
+        ? full + (last.through === true ? 1 : 0)
+        : Math.max(0.5, full - ((last.bottom ?? 59) >= 90 ? point : 0));
+    const asDrilled: Feature = {
+      ...last,
+      near: first.near,
+      far: first.near + inward(setup.end) * depth,
+      nearDiameter: { nominal: mmOf(core.size), max: mmOf(core.size), min: mmOf(core.size), from: 'general' },
+    };
+    checkDepth(ctx, setup.end, asDrilled, core, id, depth, point);
+    const pilot = mmOf(core.size) > 12 ? drillAtMost(ctx, 0.6 * mmOf(core.size)) : undefined;
+    if (pilot) oneDrill(ctx, setup, asDrilled, pilot, 'pilot', depth, half);
+    oneDrill(ctx, setup, asDrilled, core, 'drill', depth, half);
+  } else {
+    ctx.toGet.push({ what: say`drill up to ${length(coreOf(narrowest))}`, how: 'buy', holdsUp: [id] });
+    ctx.findings.push({
+      code: 'no-drill',
+      about: id,
+      severity: 'caution',
+      says: say`the shop has no drill up to ${diameter(coreOf(narrowest))} to open this hole with`,
+      why: say`a boring bar needs a hole to enter`,
+      mends: [],
+    });
+  }
+  const drilledTo = core ? mmOf(core.size) : 0;
+  for (const row of rows.toReversed()) finishRow(ctx, setup, row, drilledTo);
+}
+
+/** As wide as its drill may be, mm. */
+function coreOf(row: Feature): number {
+  const thread = threadOf(row);
+  if (thread) return tidy(Math.max(thread.crest, thread.minor?.max ?? thread.crest));
+  const least = Math.min(row.nearDiameter.min, row.farDiameter.min);
+  if (row.form !== 'cylinder') return least - TO_BORE;
+  return plain(row) ? row.nearDiameter.max : least - (row.made === 'reamed' ? TO_REAM : TO_BORE);
+}
+
+/** Nothing finer than a drill makes is asked of it. */
+const plain = (row: Feature) => row.made === 'drilled' || (row.nearDiameter.from === 'general' && row.made === undefined && row.finish === undefined);
+
+const drillFor = (ctx: Context, row: Feature) =>
+  ctx.shop.tools.some(
+    (t) =>
+      t.kind === 'drill' && Math.abs(mmOf(t.size) - row.nearDiameter.nominal) <= Math.max(0.06, (row.nearDiameter.max - row.nearDiameter.min) / 2),
+  );
+
+function drillAtMost(ctx: Context, size: number): Tool | undefined {
+  return ctx.shop.tools.filter((t) => t.kind === 'drill' && mmOf(t.size) <= size + 1e-6).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0];
+}
+
+function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: number): void {
+  const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal);
+  const thread = threadOf(row);
+  if (Math.max(row.nearDiameter.max, widest) > drilledTo + 1e-6 && !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06))
+    bore(ctx, setup, row, drilledTo);
+  if (thread) {
+    const id = stepId(setup, 'tap', row.id);
+    const tap = toolForThread(ctx.shop, 'tap', thread);
+    if (!tap) ctx.toGet.push({ what: say`tap ${thread.designation}`, how: 'buy', holdsUp: [id] });
+    addStep(ctx, setup, {
+      verb: 'tap',
+      about: row.id,
+      does: [row.id, `${row.id}.thread`],
+      tool: tap,
+      says: say`${thread.designation} × ${length(row.usable ?? long(row))}`,
+      because: [
+        reason('tap', say`started true under a centre; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`, row.id),
+      ],
+      figures: { feed: figure('feed', 'feedOfThread', { P: thread.lead }), minutes: byHand(4) },
+    });
+  }
+  mouth(ctx, setup, row);
+}
+
+function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void {
+  const verb = row.made === 'reamed' ? ('ream' as const) : ('bore' as const);
+  const id = stepId(setup, verb, row.id);
+  const tool =
+    verb === 'ream'
+      ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
+      : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`);
+  const limits = row.nearDiameter;
+  const out = Math.abs(row.far - (setup.end === 'right' ? 0 : -ctx.part.length));
+  const shank = tool ? mmOf(tool.shank, mmOf(tool.size, 0)) : 0;
+  if (verb === 'bore' && shank > 0 && out / shank > 4)
+    ctx.findings.push({
+      code: 'bar-too-slender',
+      about: id,
+      severity: 'caution',
+      says: say`${tool?.name ?? ''} reaches ${length(out)} on a shank of ${length(shank)}: ${tidy(Math.round((10 * out) / shank) / 10)} to 1`,
+      why: say`a steel boring bar is good to 4, a carbide one to 6 or 7`,
+      mends: [],
+    });
+  const gauge = limits.from === 'general' ? undefined : boreGaugeFor(ctx.shop, limits.nominal, limits.max - limits.min);
+  const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
+  addStep(ctx, setup, {
+    verb,
+    about: row.id,
+    does: [`${row.id}.diameter`],
+    tool,
+    gauge: gauge?.id,
+    says:
+      row.form === 'taper'
+        ? say`${diameter(row.nearDiameter.nominal)} to ${diameter(row.farDiameter.nominal)}, compound at ${angle(settingOf(row), 0.01)}`
+        : limits.from === 'general'
+          ? say`${diameter(limits.nominal)} × ${length(out)} deep`
+          : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+    because: [
+      verb === 'ream'
+        ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it; never reversed, withdrawn turning forward`, row.id)
+        : reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
+    ],
+    figures: {
+      speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
+      feed: figure('feed', 'feedByHand', { asked: 0.08 }),
+      ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
+      minutes: byHand(3 + long(row) / 15),
+    },
+    sweeps: spareIn(
+      ctx,
+      row.near - inward(setup.end) * (row.near === 0 || row.near <= -ctx.part.length + 1e-6 ? 2 : 0),
+      row.far + inward(setup.end) * (row.through === true ? 1 : 0),
+      -1,
+      radius,
+    ),
+  });
+}
+
+const long = (row: Feature) => Math.abs(row.near - row.far);
+
+/** Chamfer, countersink or radius at the mouth of a row of a hole. */
+function mouth(ctx: Context, setup: SetupDraft, row: Feature): void {
+  const edge = row.edgeNear;
+  const [along, up] =
+    edge.kind === 'chamfer'
+      ? [edge.along, edge.along * Math.tan((edge.degrees * Math.PI) / 180)]
+      : edge.kind === 'break'
+        ? [edge.size, edge.size]
+        : edge.kind === 'radius'
+          ? [edge.radius, edge.radius]
+          : [0, 0];
+  if (along === 0) return;
+  const about = `${row.id}.near`;
+  const id = stepId(setup, 'chamfer', about);
+  const tool = needTool(ctx, id, 'form', say`chamfering tool`);
+  const r = row.nearDiameter.nominal / 2;
+  addStep(ctx, setup, {
+    verb: 'chamfer',
+    about,
+    tool,
+    says: edge.kind === 'radius' ? say`mouth, radius ${length(along)}` : say`mouth to ${diameter(2 * (r + up))}`,
+    because: [reason('relief-first', say`so that what goes in starts clean`, row.id)],
+    figures: {
+      speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'form', 2 * (r + up))),
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      minutes: byHand(0.8),
+    },
+    sweeps: spareIn(ctx, row.near, row.near + inward(setup.end) * along, r - 1, r + up),
+  });
+}

@@ -1,0 +1,268 @@
+import { speedFor, type Work } from '../cutting';
+import type { Tool } from '../document';
+import { detailWords, type Edge, type Feature, type PartDetail, settingOf } from '../drawing';
+import { angle, diameter, figure, length, say, type Sentence, tidy } from '../quantity';
+import { mmOf } from '../shop';
+import { compoundTravel } from '../standards';
+import { combine, rectangle, type Region } from '../stock';
+import { addStep, byHand, type Context, data, type End, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
+import type { Verb } from './verbs.table';
+
+/** What lies in a window of z and r and does not belong to the finished part. */
+export function spareIn(ctx: Context, zFrom: number, zTo: number, rFrom: number, rTo: number): Region {
+  return combine('difference', rectangle(zFrom, zTo, rFrom, rTo), ctx.finished);
+}
+
+/** A step that cuts what is spare in a window with a tool of a kind. */
+function cutWindow(
+  ctx: Context,
+  setup: SetupDraft,
+  parts: {
+    verb: Verb;
+    about: string;
+    says: Sentence;
+    why: ReturnType<typeof reason>;
+    kind: Tool['kind'];
+    work: Work;
+    words: Sentence;
+    at: number;
+    minutes: number;
+    sweeps: Region;
+  },
+): void {
+  const id = stepId(setup, parts.verb, parts.about);
+  const tool = needTool(ctx, id, parts.kind, parts.words);
+  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, parts.work, Math.max(1, parts.at)));
+  addStep(ctx, setup, {
+    verb: parts.verb,
+    about: parts.about,
+    tool,
+    says: parts.says,
+    because: [parts.why],
+    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.05 }), minutes: byHand(parts.minutes) },
+    sweeps: parts.sweeps,
+  });
+}
+
+/** Tapers by the compound, arcs and balls by hand or form tool, after their envelope is roughed. */
+export function shapeRow(ctx: Context, setup: SetupDraft, row: Feature): void {
+  const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal, row.across?.nominal ?? 0);
+  const long = Math.abs(row.near - row.far);
+  const sweeps = spareIn(ctx, row.near, row.far, -1, widest / 2 + 5);
+  if (row.form === 'taper') {
+    const half = settingOf(row);
+    const travel = compoundTravel(long, half);
+    const compound = mmOf(ctx.machine.dials.compound?.travel, 60);
+    cutWindow(ctx, setup, {
+      verb: 'taper',
+      about: row.id,
+      says: say`${diameter(row.nearDiameter.nominal)} to ${diameter(row.farDiameter.nominal)}, compound at ${angle(half, 0.01)}`,
+      why: reason(
+        travel > compound ? 'compound' : 'taper-from-gauge',
+        travel > compound
+          ? say`${length(travel)} along the taper is more than the compound’s ${length(compound)}: by set-over, or in two bites joined with care`
+          : say`set it from a known taper by indicator, tool exactly at centre height; prove it before size`,
+        row.id,
+      ),
+      kind: 'turn',
+      work: 'turn',
+      words: say`turning tool`,
+      at: widest,
+      minutes: 4 + long / 20,
+      sweeps,
+    });
+    return;
+  }
+  cutWindow(ctx, setup, {
+    verb: 'form',
+    about: row.id,
+    says: say`${row.form === 'ball' ? 'ball' : row.hollow === true ? 'hollow' : 'round'}, radius ${length(row.radius ?? 0)}`,
+    why: reason('plunge-form', say`stepped off to the outline, then blended by form tool or both hands, to a template`, row.id),
+    kind: 'form',
+    work: 'form',
+    words: say`radius form tool`,
+    at: widest,
+    minutes: 6 + long / 10,
+    sweeps,
+  });
+}
+
+/** Radii, chamfers of other angles than 45 degrees and reliefs of a row, at the corners that this setup reaches. */
+export function shapeEdges(ctx: Context, setup: SetupDraft, row: Feature): void {
+  for (const end of ['near', 'far'] as const) {
+    const edge = end === 'near' ? row.edgeNear : row.edgeFar;
+    const z = end === 'near' ? row.near : row.far;
+    const away = end === 'near' ? -1 : 1;
+    const d = end === 'near' ? row.nearDiameter.nominal : row.farDiameter.nominal;
+    const window = windowOf(edge);
+    if (!window) continue;
+    cutWindow(ctx, setup, {
+      verb: edge.kind === 'shoulderUndercut' ? 'undercut' : 'form',
+      about: `${row.id}.${end}`,
+      says: window.says,
+      why:
+        edge.kind === 'shoulderUndercut'
+          ? reason('relief-first', say`room for the mate’s corner and a grinding wheel (DIN 509, from memory)`, row.id)
+          : reason('chamfer-before-severing', say`while it still runs true`, row.id),
+      kind: edge.kind === 'shoulderUndercut' ? 'groove' : 'form',
+      work: 'form',
+      words: window.tool,
+      at: d,
+      minutes: 1,
+      sweeps: spareIn(ctx, z + away * window.along, z - away * window.beyond, d / 2 - window.into, d / 2 + window.up),
+    });
+  }
+}
+
+interface Window {
+  readonly along: number;
+  readonly beyond: number;
+  readonly into: number;
+  readonly up: number;
+  readonly says: Sentence;
+  readonly tool: Sentence;
+}
+
+function windowOf(edge: Edge): Window | undefined {
+  if (edge.kind === 'radius')
+    return {
+      along: edge.radius,
+      beyond: 0.2,
+      into: edge.radius,
+      up: 0.1,
+      says: say`radius ${length(edge.radius)}`,
+      tool: say`radius form tool ${length(edge.radius)}`,
+    };
+  if (edge.kind === 'chamfer' && edge.degrees !== 45) {
+    const into = edge.along * Math.tan((edge.degrees * Math.PI) / 180);
+    return {
+      along: edge.along,
+      beyond: 0.2,
+      into,
+      up: 0.1,
+      says: say`${length(edge.along)} × ${angle(edge.degrees)}`,
+      tool: say`chamfering tool ${angle(edge.degrees)}`,
+    };
+  }
+  if (edge.kind !== 'shoulderUndercut') return undefined;
+  const { width, depth, faceDepth, faceLength } = edge.undercut;
+  return { along: width, beyond: faceDepth ?? 0, into: depth, up: faceLength ?? 0, says: say`relief ${edge.name}`, tool: say`undercutting tool` };
+}
+
+const isGroove = (kind: PartDetail['kind']) => kind === 'groove' || kind === 'ringGroove' || kind === 'faceGroove';
+const away = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
+
+/** Grooves and knurls of the rows that this setup turned, and what is cut in its end face. */
+export function detailSteps(ctx: Context, setup: SetupDraft, rows: readonly Feature[]): void {
+  const mine = ctx.part.details.filter((d) => d.on === setup.end || rows.some((r) => r.id === d.on));
+  for (const detail of mine) {
+    const row = rows.find((r) => r.id === detail.on);
+    const surface = row ? row.nearDiameter.nominal / 2 : 0;
+    const bottom = (detail.diameter?.nominal ?? 0) / 2;
+    if (isGroove(detail.kind)) {
+      const inside = row !== undefined && row.side !== 'outside';
+      const face = detail.kind === 'faceGroove';
+      const depth = detail.depth ?? 0;
+      const into = inward(setup.end);
+      const window: readonly [number, number, number, number] = face
+        ? [detail.near, detail.near + into * depth, bottom - (detail.width ?? 0), bottom]
+        : inside
+          ? [detail.near, detail.far, surface - 0.5, bottom]
+          : [detail.near, detail.far, bottom, surface + 0.5];
+      cutWindow(ctx, setup, {
+        verb: 'groove',
+        about: detail.id,
+        says: detail.says,
+        why: reason('tool-width', say`${detailWords[detail.kind]}: the blade’s edge touched on the face, then moved`, detail.id),
+        kind: 'groove',
+        work: 'part',
+        words: say`grooving tool up to ${length(detail.width ?? 0)}`,
+        at: 2 * Math.max(surface, bottom),
+        minutes: 1.5,
+        sweeps: spareIn(ctx, ...window),
+      });
+    }
+    if (detail.kind === 'knurl' && row) knurl(ctx, setup, row, detail);
+  }
+}
+
+/** How far under its finished size a row is turned that is knurled from end to end, mm on diameter. @source knurl-blank, common practice */
+export function knurlUnder(ctx: Context, row: Feature): number {
+  const over = ctx.part.details.find((d) => d.kind === 'knurl' && d.on === row.id && coversRow(d, row));
+  return over ? tidy(row.nearDiameter.nominal - (over.diameter?.nominal ?? row.nearDiameter.nominal)) : 0;
+}
+
+const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - Math.abs(row.near - row.far)) < 1e-6;
+
+/** The blank of a knurl that is shorter than its row, and the knurl, which raises it to its size. */
+function knurl(ctx: Context, setup: SetupDraft, row: Feature, detail: PartDetail): void {
+  const [surface, blank] = [row.nearDiameter.nominal / 2, (detail.diameter?.nominal ?? row.nearDiameter.nominal) / 2];
+  if (!coversRow(detail, row))
+    cutWindow(ctx, setup, {
+      verb: 'neck',
+      about: detail.id,
+      says: say`${diameter(2 * blank)} × ${length(Math.abs(detail.near - detail.far))}, the blank of the knurl`,
+      why: reason('knurl-blank', say`${length(2 * (surface - blank))} under on diameter: it grows to ${diameter(2 * surface)}`, detail.id),
+      kind: 'turn',
+      work: 'turn',
+      words: say`turning tool`,
+      at: 2 * surface,
+      minutes: 1,
+      sweeps: rectangle(detail.near, detail.far, blank, surface + 5),
+    });
+  const id = stepId(setup, 'knurl', detail.id);
+  const tool = needTool(ctx, id, 'knurl', say`knurling wheels, pitch ${length(detail.pitch ?? 0)}`);
+  addStep(ctx, setup, {
+    verb: 'knurl',
+    about: detail.id,
+    tool,
+    says: detail.says,
+    because: [reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id)],
+    figures: { speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'knurl', 2 * surface)), minutes: byHand(3) },
+    raises: combine('intersection', rectangle(detail.near, detail.far, blank - 0.01, surface), ctx.finished),
+  });
+}
+
+/** What is cut elsewhere, after the last turning. */
+export function awaySteps(ctx: Context, setup: SetupDraft): void {
+  for (const detail of ctx.part.details) {
+    if (!away.has(detail.kind)) continue;
+    addStep(ctx, setup, {
+      verb: 'away',
+      about: detail.id,
+      says: say`${detailWords[detail.kind]}: ${detail.says}`,
+      because: [reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id)],
+      figures: { minutes: byHand(8) },
+    });
+  }
+}
+
+/** Centre holes that the drawing asks for in this end. */
+export function drawnCentre(ctx: Context, setup: SetupDraft, face: number): void {
+  const centre = ctx.part.details.find((d) => d.kind === 'centre' && d.on === setup.end);
+  if (!centre || ctx.part.features.some((f) => f.side === setup.end || f.through === true)) return;
+  const depth = centre.depth ?? 0;
+  cutWindow(ctx, setup, {
+    verb: 'centre-drill',
+    about: centre.id,
+    says: centre.says,
+    why: reason('centre-allowed', say`the drawing asks for it`, centre.id),
+    kind: 'centreDrill',
+    work: 'centreDrill',
+    words: say`centre drill ${length(centre.diameter?.nominal ?? 0)}`,
+    at: centre.diameter?.nominal ?? 1,
+    minutes: 0.8,
+    sweeps: spareIn(ctx, face - inward(setup.end) * 0.2, face + inward(setup.end) * (depth + 0.1), -1, (centre.width ?? 0) / 2),
+  });
+}
+
+/** What finish-turning leaves at its inner corner: the metal of a radius there. */
+export function cornerKept(ctx: Context, feature: Feature, end: End): Region {
+  const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
+  if (edge.kind !== 'radius') return [];
+  const inner = end === 'right' ? feature.far : feature.near;
+  const r = feature.nearDiameter.nominal / 2;
+  const box = rectangle(inner, inner - inward(end) * edge.radius, r + 1e-3, tidy(r + edge.radius));
+  const mouth = mouthOf(feature, end);
+  return mouth === inner ? [] : combine('intersection', box, ctx.finished);
+}

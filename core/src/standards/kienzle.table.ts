@@ -1,0 +1,20 @@
+/* Specific cutting force after Kienzle: kc1.1 in N/mm2 (chip 1 x 1 mm) and exponent mc; the usual type list, from memory. */
+export const kienzle: readonly (readonly [name: string, kc: number, mc: number, sure: 'high' | 'medium'])[] = [
+  ['S235JR', 1780, 0.17, 'high'],
+  ['E295', 1990, 0.26, 'high'],
+  ['E335', 2110, 0.17, 'high'],
+  ['E360', 2260, 0.3, 'high'],
+  ['C45E', 2220, 0.14, 'high'],
+  ['C60E', 2130, 0.18, 'high'],
+  ['16MnCr5', 2100, 0.26, 'high'],
+  ['18CrNi6', 2260, 0.3, 'high'],
+  ['34CrMo4', 2240, 0.21, 'high'],
+  ['42CrMo4', 2500, 0.26, 'high'],
+  ['50CrV4', 2220, 0.26, 'high'],
+  ['EN-GJL-250', 1160, 0.26, 'high'],
+  ['EN-GJL-200', 1020, 0.25, 'medium'],
+  ['11SMn30', 1200, 0.18, 'medium'],
+  ['X5CrNi18-10', 2350, 0.21, 'medium'],
+  ['CuZn40Pb2', 780, 0.18, 'medium'],
+  ['TiAl6V4', 1370, 0.21, 'medium'],
+];

@@ -1,0 +1,141 @@
+import { type Units, writeSentence } from '@obra/core';
+import { Form, ListGroup, Modal } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import useSWR from 'swr';
+import { listJobs } from '../data/jobs';
+import { useUnits } from './units';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['1 – 5', 'stages of a job'],
+  ['[  ]', 'previous, next step'],
+  ['u', 'millimetres or inches'],
+  ['/', 'find anything'],
+  ['0', 'fit the picture'],
+  ['Esc', 'leave a cell, keep its text'],
+  ['Enter', 'next row; at the Bench: next'],
+  ['i', 'at the Bench: the formula'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['Alt+Up, Alt+Down', 'move a row'],
+  ['Shift+Up, Shift+Down', 'mark rows: typing in one types in all'],
+  ['Ctrl+D', 'fill down'],
+  ['r, a, b, g', 'drawing: a row, a hole in A, in B, a groove'],
+  ['?', 'these keys'],
+];
+
+interface Place {
+  readonly to: string;
+  readonly says: string;
+}
+
+/** What the standards say of a text, the page of the Handbook it belongs to, and every page by its words. */
+async function answersTo(text: string, units: Units) {
+  const { calculators, lookUp, placeFor } = await import('./lookUp');
+  const place = placeFor(text);
+  const title = calculators.find((c) => c.id === place?.calculator)?.title ?? '';
+  return {
+    text,
+    results: lookUp(text, units),
+    place: place && {
+      to: `/handbook/${place.calculator}?${new URLSearchParams({ d: place.d, ...(units === 'in' && { u: 'in' }) }).toString()}`,
+      says: `Handbook: ${title}, ${place.d}`,
+    },
+    calculators: calculators.map((c) => ({
+      to: `/handbook/${c.id}`,
+      says: `Handbook: ${c.title}`,
+      words: `handbook ${c.title} ${c.words}`.toLowerCase(),
+    })),
+  };
+}
+
+interface Props {
+  readonly open: 'find' | 'keys';
+  readonly text: string;
+  readonly setText: (text: string) => void;
+  readonly close: () => void;
+}
+
+/** Jobs and places by any word, what the standards know; or the keys. */
+export function FinderDialog({ open, text, setText, close }: Props) {
+  const navigate = useNavigate();
+  const { units } = useUnits('mm');
+  const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listJobs());
+  const places = [
+    { to: '/', says: 'Type a part on one line' },
+    { to: '/dial', says: 'What do I dial now?' },
+    { to: '/jobs', says: 'Jobs' },
+    { to: '/handbook', says: 'Handbook' },
+    ...(data?.jobs ?? []).flatMap((j) =>
+      ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),
+    ),
+  ];
+  // what the standards answer stays while the next letter is looked up
+  const { data: known } = useSWR(open === 'find' && text.trim() !== '' ? ['look-up', text, units] : null, () => answersTo(text, units), {
+    keepPreviousData: true,
+  });
+  const results = text.trim() === '' ? [] : (known?.results ?? []);
+  const words = text
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((w) => w !== '');
+  const found: readonly Place[] = [
+    ...(known?.text === text && known.place ? [known.place] : []),
+    ...places.filter((p) => words.every((w) => p.says.toLowerCase().includes(w))),
+    ...(words.length === 0 ? [] : (known?.calculators ?? []).filter((c) => words.every((w) => c.words.includes(w)))),
+  ].slice(0, 9);
+  const go = (to: string | undefined) => {
+    if (to === undefined) return;
+    close();
+    void navigate(to);
+  };
+  return (
+    <Modal show onHide={close} animation={false} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
+      <Modal.Body>
+        {open === 'find' ? (
+          <>
+            <Form
+              onSubmit={(e) => {
+                e.preventDefault();
+                go(found[0]?.to);
+              }}>
+              <Form.Control
+                autoFocus
+                value={text}
+                onChange={(e) => setText(e.target.value)}
+                aria-label="Find a job, a place or a size"
+                placeholder="a job, a stage, M12x1.5, 25 H7/g6, 10-32 tap, #7"
+              />
+            </Form>
+            {results.length > 0 && (
+              <ul className="found" aria-label="From the standards" aria-live="polite">
+                {results.map((r) => (
+                  <li key={r.source + writeSentence(r.says, 'mm')}>
+                    {writeSentence(r.says, units)} <span className="quiet">{r.source}</span>
+                  </li>
+                ))}
+              </ul>
+            )}
+            <ListGroup variant="flush" className="mt-2">
+              {found.map((p) => (
+                <ListGroup.Item action key={p.to} onClick={() => go(p.to)}>
+                  {p.says}
+                </ListGroup.Item>
+              ))}
+            </ListGroup>
+            {found.length === 0 && results.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
+          </>
+        ) : (
+          <table className="plain">
+            <tbody>
+              {KEYS.map(([k, w]) => (
+                <tr key={k}>
+                  <td className="fig">{k}</td>
+                  <td>{w}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Modal.Body>
+    </Modal>
+  );
+}

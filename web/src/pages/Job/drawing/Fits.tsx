@@ -1,0 +1,183 @@
+import { type Edit, type Mate, parseLength, parseWant, write, writeExact, writeSentence } from '@obra/core';
+import { Button, Form } from 'react-bootstrap';
+import { newId, now } from '../../../data/ids';
+import type { JobView } from '../view';
+import { Delete, PlaceSelect, ReadingsCell, TextCell } from './Cell';
+import { focusSoon, usualGauge } from './cells';
+import { placesFor } from './DetailsTable';
+
+/** What fits what: a measured piece, the fit that is wanted, the limits that come of it. */
+export function Fits({ view }: { readonly view: JobView }) {
+  const { job, part, open, shop, units } = view;
+  const { mates } = job.drawing;
+  if (mates.length === 0) return null;
+  const at = (mate: Mate, key: string) => `drawing/mates/#${mate.id}/${key}`;
+  const edit = (edits: readonly Edit[], typing?: string) => open.edit(edits, 'job', typing);
+  const measured = (mate: Mate) => mate.measured ?? { readings: [{ text: '', units }], gauge: usualGauge(shop) };
+  const one = (mm: number) => write({ is: 'length', value: mm, step: 0.001 }, units).text;
+  return (
+    <table className="rows mb-2" aria-label="Fits">
+      <thead>
+        <tr>
+          <th style={{ width: '16%' }}>fit of</th>
+          <th style={{ width: '15%' }}>to which piece</th>
+          <th style={{ width: '17%' }}>measured</th>
+          <th style={{ width: '15%' }}>with</th>
+          <th style={{ width: '7%' }}>°C</th>
+          <th>what fit</th>
+          <th style={{ width: 72 }}>
+            <span className="visually-hidden">actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {mates.map((mate, i) => {
+          const name = `fit ${String(i + 1)}`;
+          const got = part.mates[mate.id];
+          const want = parseWant(mate.want.text, mate.want.units);
+          const readings = mate.measured?.readings.filter((r) => r.text.trim() !== '') ?? [];
+          const bad = readings.some((r) => !parseLength(r.text, r.units).ok);
+          return (
+            <tr key={mate.id}>
+              <td>
+                <PlaceSelect
+                  label={`row, ${name}`}
+                  places={placesFor('row', job.drawing)}
+                  value={mate.of.split('.')[0] ?? ''}
+                  onChoose={(ref) => edit([{ op: 'put', at: at(mate, 'of'), value: ref }])}
+                />
+              </td>
+              <td>
+                <Form.Control
+                  aria-label={`piece, ${name}`}
+                  data-cell={`${mate.id}.piece`}
+                  value={mate.piece}
+                  maxLength={120}
+                  placeholder="the wheel"
+                  onChange={(e) => edit([{ op: 'put', at: at(mate, 'piece'), value: e.target.value }], `${mate.id}.piece`)}
+                />
+              </td>
+              <td>
+                <ReadingsCell
+                  id={`${mate.id}.readings`}
+                  label={`readings, ${name}`}
+                  readings={measured(mate).readings}
+                  units={units}
+                  onType={(r) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), readings: r } }], `${mate.id}.readings`)}
+                />
+                <div className={`said ${bad ? 'bad' : ''}`}>{bad ? 'not a reading' : got?.mate === undefined ? '' : `${one(got.mate)} cold`}</div>
+              </td>
+              <td>
+                <Form.Select
+                  aria-label={`gauge, ${name}`}
+                  value={measured(mate).gauge}
+                  onChange={(e) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), gauge: e.target.value } }])}>
+                  {shop.gauges.map((g) => (
+                    <option key={g.id} value={g.id}>
+                      {g.name}
+                    </option>
+                  ))}
+                </Form.Select>
+              </td>
+              <td>
+                <Form.Control
+                  type="number"
+                  aria-label={`temperature, ${name}`}
+                  value={measured(mate).celsius ?? 20}
+                  min={-20}
+                  max={200}
+                  onChange={(e) => {
+                    const celsius = Number(e.target.value);
+                    if (Number.isFinite(celsius) && Math.abs(celsius) <= 300)
+                      edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), celsius } }], `${mate.id}.celsius`);
+                  }}
+                />
+              </td>
+              <td>
+                <TextCell
+                  id={`${mate.id}.want`}
+                  label={`wanted, ${name}`}
+                  cell={mate.want}
+                  units={units}
+                  placeholder="clearance 0.05, H7/g6, light press, trial: slides"
+                  bad={want.kind === 'unknown'}
+                  onType={(c) => edit([{ op: 'put', at: at(mate, 'want'), value: c }], `${mate.id}.want`)}
+                />
+                <div className={`said ${want.kind === 'unknown' ? 'bad' : ''}`} data-said={mate.id}>
+                  {want.kind === 'unknown'
+                    ? writeSentence(want.says, units)
+                    : want.kind === 'trial'
+                      ? `by trial to the ${mate.piece || 'piece'}: ${want.feel || 'what feel?'}`
+                      : got
+                        ? `${one(got.limits.min)} to ${one(got.limits.max)} ${units}, ${writeSentence(got.says, units)}`
+                        : 'measure the piece first'}
+                </div>
+                {mate.fixed && <Fixed mate={mate} view={view} />}
+              </td>
+              <td className="acts">
+                <Button
+                  size="sm"
+                  variant="link"
+                  disabled={!got}
+                  onClick={() => {
+                    if (mate.fixed) edit([{ op: 'remove', at: at(mate, 'fixed') }]);
+                    else if (got)
+                      edit([
+                        {
+                          op: 'put',
+                          at: at(mate, 'fixed'),
+                          value: { max: got.limits.max, min: got.limits.min, at: now(), why: writeSentence(got.says, 'mm').slice(0, 200) },
+                        },
+                      ]);
+                  }}>
+                  {mate.fixed ? 'let go' : 'fix'}
+                </Button>
+                <Delete name={name} onDelete={() => edit([{ op: 'remove', at: `drawing/mates/#${mate.id}` }])} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** The target, once fixed: changed only here, with a reason. */
+function Fixed({ mate, view }: { readonly mate: Mate; readonly view: JobView }) {
+  const { open, units } = view;
+  const { fixed } = mate;
+  if (!fixed) return null;
+  const number = (key: 'min' | 'max') => (
+    <Form.Control
+      aria-label={`${key}, fixed limits of ${mate.piece || 'the fit'}`}
+      key={`${mate.id}${key}${String(fixed[key])}`}
+      defaultValue={writeExact(fixed[key], units)}
+      style={{ width: 92 }}
+      onBlur={(e) => {
+        const read = parseLength(e.target.value, units);
+        if (read.ok && read.value !== fixed[key])
+          open.edit([{ op: 'put', at: `drawing/mates/#${mate.id}/fixed`, value: { ...fixed, [key]: read.value, at: now() } }]);
+      }}
+    />
+  );
+  return (
+    <div className="d-flex gap-1 align-items-center">
+      {number('min')} {number('max')}
+      <Form.Control
+        aria-label={`why, fixed limits of ${mate.piece || 'the fit'}`}
+        value={fixed.why}
+        maxLength={200}
+        onChange={(e) =>
+          open.edit([{ op: 'put', at: `drawing/mates/#${mate.id}/fixed`, value: { ...fixed, why: e.target.value } }], 'job', `${mate.id}.why`)
+        }
+      />
+    </div>
+  );
+}
+
+/** A new fit of a row. */
+export function addFit({ open, units }: JobView, row: string): void {
+  const id = newId();
+  open.edit([{ op: 'put', at: `drawing/mates/#${id}`, value: { id, of: row, piece: '', want: { text: '', units } } satisfies Mate }]);
+  focusSoon(`${id}.piece`);
+}

@@ -1,0 +1,68 @@
+import { stackOf, workingLengths, write, writeSentence } from '@obra/core';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import type { JobView } from '../view';
+
+/** The tolerance stack of any distance, and what to cut to when lengths are cut from another face than they are drawn from. */
+export function Lengths({ view }: { readonly view: JobView }) {
+  const { job, part, units } = view;
+  const faces = facesOf(view);
+  const [a, setA] = useState('right');
+  const [b, setB] = useState('left');
+  const [from, setFrom] = useState('right');
+  const stack = stackOf(part, a, b);
+  const working = workingLengths(part, from);
+  const says = (face: string) => faces.find((f) => f.ref === face)?.says ?? face;
+  const one = (mm: number) => write({ is: 'length', value: mm, step: 0.01 }, units).text;
+  if (job.drawing.outside.length === 0) return null;
+  const choose = (label: string, value: string, set: (v: string) => void) => (
+    <Form.Select aria-label={label} value={value} onChange={(e) => set(e.target.value)} style={{ width: 150 }}>
+      {faces.map((f) => (
+        <option key={f.ref} value={f.ref}>
+          {f.says}
+        </option>
+      ))}
+    </Form.Select>
+  );
+  return (
+    <section className="mb-3" aria-label="Lengths and tolerances">
+      <div className="d-flex gap-2 align-items-center flex-wrap mb-2">
+        <span>from</span> {choose('stack from', a, setA)} <span>to</span> {choose('stack to', b, setB)}
+        <span data-testid="stack">
+          {stack ? `${one(stack.limits.nominal)} ${units}: ${writeSentence(stack.says, units)}` : 'no lengths connect these faces'}
+        </span>
+      </div>
+      <div className="d-flex gap-2 align-items-center flex-wrap mb-1">
+        <span>cut everything from</span> {choose('work from', from, setFrom)}
+        <span className="quiet">so that every drawn length holds, whatever the others do within theirs</span>
+      </div>
+      <table className="plain" aria-label="Working lengths">
+        <tbody>
+          {working.map((w) => (
+            <tr key={w.face}>
+              <td>{says(w.face)}</td>
+              <td className="fig">
+                {one(w.limits.min)} to {one(w.limits.max)} {units}
+              </td>
+              <td className="quiet">
+                {w.direct ? 'drawn so' : w.limits.max - w.limits.min <= 0 ? 'no room left: another length takes it all' : 'worked out'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function facesOf({ job, part }: JobView): readonly { readonly ref: string; readonly says: string }[] {
+  const { outside, boreRight, boreLeft } = job.drawing;
+  const known = (ref: string) => ref in part.faces;
+  return [
+    { ref: 'right', says: 'face A' },
+    ...outside.slice(0, -1).map((r, i) => ({ ref: `${r.id}.far`, says: `shoulder ${String(i + 1)} | ${String(i + 2)}` })),
+    { ref: 'left', says: 'face B' },
+    ...boreRight.map((r, i) => ({ ref: `${r.id}.far`, says: `hole A, end of row ${String(i + 1)}` })),
+    ...boreLeft.map((r, i) => ({ ref: `${r.id}.far`, says: `hole B, end of row ${String(i + 1)}` })),
+  ].filter((f) => known(f.ref));
+}

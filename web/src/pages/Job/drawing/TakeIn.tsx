@@ -1,0 +1,128 @@
+import { type Axis, type Drawing, readDrawing, type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core';
+import { useEffect, useRef, useState } from 'react';
+import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
+import { SmallPart } from '../../../bar';
+import { type DxfAnswer, readingOf, type Stoppable } from '../../../work/readDxf';
+
+interface Props {
+  readonly units: Units;
+  readonly replaces: boolean;
+  readonly onTake: (drawing: Drawing) => void;
+  readonly onClose: () => void;
+}
+
+type Now =
+  | { readonly kind: 'ask' }
+  | { readonly kind: 'reading'; readonly share: number }
+  | { readonly kind: 'read'; readonly answer: Extract<DxfAnswer, { ok: true }> }
+  | { readonly kind: 'refused'; readonly says: Sentence };
+
+/** A drawing from a DXF: read in a worker, looked at, taken. */
+export function TakeIn({ units, replaces, onTake, onClose }: Props) {
+  const [now, setNow] = useState<Now>({ kind: 'ask' });
+  const [text, setText] = useState<string>();
+  const running = useRef<Stoppable>(undefined);
+  useEffect(() => () => running.current?.stop(), []);
+  const read = (content: string, axis?: Pick<Axis, 'along' | 'at'>) => {
+    running.current?.stop();
+    setText(content);
+    setNow({ kind: 'reading', share: 0 });
+    const job = readingOf(content, { units, ...(axis && { axis }) }, (done, total) =>
+      setNow({ kind: 'reading', share: total > 0 ? done / total : 0 }),
+    );
+    running.current = job;
+    job.answer.then(
+      (answer) => setNow(answer.ok ? { kind: 'read', answer } : { kind: 'refused', says: answer.says }),
+      () => setNow({ kind: 'refused', says: ['The file could not be read; the job is untouched.'] }),
+    );
+  };
+  const stop = () => {
+    running.current?.stop();
+    setNow({ kind: 'ask' });
+  };
+  return (
+    <Modal show onHide={onClose} animation={false} size="lg" aria-label="Drawing from a DXF" className="low">
+      <Modal.Body>
+        <Form.Group controlId="dxf-file" className="mb-3">
+          <Form.Label className="m-0">DXF of a half profile or a full outline</Form.Label>
+          <Form.Control
+            type="file"
+            accept=".dxf"
+            onChange={(e) => {
+              const file = (e.target as HTMLInputElement).files?.[0];
+              if (file) void file.text().then((content) => read(content));
+            }}
+          />
+        </Form.Group>
+        {now.kind === 'reading' && (
+          <div className="d-flex gap-3 align-items-center">
+            <ProgressBar now={100 * now.share} label="" aria-label="reading" style={{ flex: 1 }} />
+            <Button variant="outline-dark" onClick={stop}>
+              stop
+            </Button>
+          </div>
+        )}
+        {now.kind === 'refused' && (
+          <p className="out" role="alert">
+            {writeSentence(now.says, units)}
+          </p>
+        )}
+        {now.kind === 'read' && <Found answer={now.answer} units={units} onAxis={(axis) => text !== undefined && read(text, axis)} />}
+        <div className="d-flex gap-2 mt-3">
+          <Button disabled={now.kind !== 'read'} onClick={() => now.kind === 'read' && onTake(now.answer.drawing)}>
+            {replaces ? 'put in place of the rows' : 'take these rows'}
+          </Button>
+          <Button variant="outline-dark" onClick={onClose}>
+            cancel
+          </Button>
+        </div>
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+function Found({
+  answer,
+  units,
+  onAxis,
+}: {
+  readonly answer: Extract<DxfAnswer, { ok: true }>;
+  readonly units: Units;
+  readonly onAxis: (axis: Axis) => void;
+}) {
+  const part = readDrawing(answer.drawing);
+  const { outside, boreRight, boreLeft } = answer.drawing;
+  return (
+    <>
+      <div className="d-flex gap-3">
+        <SmallPart part={part} width={300} height={120} />
+        <div>
+          <p className="m-0">
+            {outside.length} rows outside, {boreRight.length + boreLeft.length} in holes; {writeWithUnit({ is: 'length', value: part.length }, units)}{' '}
+            long
+          </p>
+          <Form.Group controlId="dxf-axis">
+            <Form.Label className="m-0 quiet">centre line</Form.Label>
+            <Form.Select
+              value="0"
+              onChange={(e) => {
+                const axis = answer.axes[Number(e.target.value)];
+                if (axis) onAxis(axis);
+              }}>
+              {answer.axes.map((a, i) => (
+                <option key={i} value={i}>
+                  {a.along === 'x' ? 'level' : 'upright'}, at {writeWithUnit({ is: 'length', value: a.at }, units)}: {writeSentence(a.why, units)}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        </div>
+      </div>
+      <ul className="quiet mt-2 mb-0" aria-label="Not taken from the file">
+        {answer.leftOut.map((s, i) => (
+          <li key={i}>{writeSentence(s, units)}</li>
+        ))}
+      </ul>
+    </>
+  );
+}

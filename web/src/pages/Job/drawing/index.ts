@@ -1,0 +1,1 @@
+export { Drawing } from './Drawing';
