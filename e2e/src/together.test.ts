@@ -62,7 +62,7 @@ describe('two windows of one browser', () => {
     await one.bringToFront();
     await press(one, 'give out to the Bench');
     await one.waitForSelector('[data-testid="step-number"]');
-    await goTo(two, demoUrl(), '/jobs/mast-dowel/bench', 'Chuck the bar');
+    await goTo(two, demoUrl(), '/jobs/mast-dowel/bench', 'Chuck ');
     await two.bringToFront();
     await pressNext(two);
     await one.bringToFront();

@@ -1,4 +1,4 @@
-import type { Drawing, Job } from './types';
+import type { Drawing, Job, Section } from './types';
 import type { Units } from '../quantity';
 
 export function blankDrawing(): Drawing {
@@ -21,3 +21,6 @@ export function blankDrawing(): Drawing {
 export function blankJob(name: string, units: Units): Job {
   return { name, pieces: 1, units, drawing: blankDrawing(), choices: [] };
 }
+
+/** A row of which nothing is typed yet. */
+export const blankRow = (id: string, units: Units): Section => ({ id, size: { text: '', units }, length: { text: '', units } });

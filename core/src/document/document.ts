@@ -99,15 +99,18 @@ export const Shop = thing({ machines: z.array(Machine), holdings: z.array(Holdin
   bars: z.array(Bar), ways: z.record(z.string(), z.string()), lessons: z.array(Lesson) })   // ways: keys and choices in shop/ways.table.ts
 
 // ── job, and what happened at the machine ────────────────────────────────────────────────────────
+/** What was there before, typed like a drawing. `beyondRight`: metal to the right of the finished right face. */
+export const StartsAs = thing({ outside: z.array(Section), boreRight: z.array(Section), boreLeft: z.array(Section), overall: Cell.exactOptional(),
+  details: z.array(Detail), beyondRight: Cell })
 export const Job = thing({
   name: z.string(), pieces: z.int().min(1).max(50), units: Units, machine: Id.exactOptional(), customer: z.string().exactOptional(),
   drawing: Drawing, choices: z.array(Choice),
   /** A piece already started, its sizes as measured now: it is the stock, in place of the bar. */
-  startsAs: thing({ outside: z.array(Section), boreRight: z.array(Section), boreLeft: z.array(Section), overall: Cell.exactOptional(),
-    details: z.array(Detail), beyondRight: Cell }).exactOptional(),        // beyondRight: metal to the right of the finished right face
+  startsAs: StartsAs.exactOptional(),
   /** Given out to the Bench: every choice of the route taken, a Shop of only what it names, and the drawing it was made from
    *  (so that a later edit of the drawing can be told apart and does not move the Bench). */
-  issue: thing({ at: Moment, app: z.string(), choices: z.array(Choice), kit: Shop, drawing: Drawing.exactOptional() }).exactOptional(),
+  issue: thing({ at: Moment, app: z.string(), choices: z.array(Choice), kit: Shop, drawing: Drawing.exactOptional(),
+    startsAs: StartsAs.exactOptional() }).exactOptional(),
 })
 /** What the app advised before this entry, so that its promises can be audited: mm on diameter (or length). */
 const Told = thing({ expects: mm, deviation: z.number(), chanceIn: z.number(), chancePast: z.number() })

@@ -1,4 +1,5 @@
-export { blankDrawing, blankJob } from './blank';
+export { liveEntries } from './live';
+export { blankDrawing, blankJob, blankRow } from './blank';
 export { migrate, SCHEMA } from './migrate';
 export { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
 export { fileSchemas } from './schemas';

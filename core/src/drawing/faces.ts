@@ -6,8 +6,8 @@ import type { Distance, Limits } from './types';
 
 export type ListName = 'outside' | 'boreRight' | 'boreLeft';
 export const lists: readonly ListName[] = ['outside', 'boreRight', 'boreLeft'];
-/** Where a row of a drawing is kept: 'drawing/outside/#s3'. */
-export const pathOf = (list: ListName, id: string): string => `drawing/${list}/#${id}`;
+/** Where a row is kept: 'drawing/outside/#s3'; of a piece already started 'startsAs/outside/#s3'. */
+export const pathOf = (list: ListName, id: string, of: 'drawing' | 'startsAs' = 'drawing'): string => `${of}/${list}/#${id}`;
 
 export interface Faces {
   readonly faces: Readonly<Record<string, number>>;

@@ -1,11 +1,11 @@
-import type { Drawing } from '../document';
+import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
 import { say, tidy } from '../quantity';
 import { characteristicsOf } from './characteristics';
 import { checkDrawing } from './checks';
 import { outline } from './contour';
 import { readDetails } from './details';
-import { facesOf, lists, pathOf } from './faces';
+import { facesOf, type ListName, lists, pathOf } from './faces';
 import { applyMates } from './mates';
 import { readRelations } from './relations';
 import { readRow } from './rows';
@@ -17,8 +17,9 @@ import type { Edge, Feature, Part, PartDetail } from './types';
  * Fast and without the shop, so that it runs on the page while one types. What cannot be read is left out of the
  * contour and named in a finding. Never throws.
  */
-export function readDrawing(drawing: Drawing): Part {
+export function readDrawing(typed: Drawing): Part {
   const findings: Finding[] = [];
+  const drawing = withoutBlanks(typed);
   const { faces, distances, placed, through } = facesOf(drawing, findings);
   const rows = lists.flatMap((list) =>
     drawing[list].flatMap((row, i): Feature[] => {
@@ -61,6 +62,14 @@ export function readDrawing(drawing: Drawing): Part {
       .filter((f) => f.severity === 'stop' || drawing.care[f.about] !== 'byEye')
       .map((f) => (f.code === 'edge-does-not-fit' ? leftSharp(drawing, f) : f)),
   };
+}
+
+/** A row in which nothing is typed yet is not there yet: it waits without a word. */
+function withoutBlanks(drawing: Drawing): Drawing {
+  const blank = (row: Section) => [row.size, row.length, row.near, row.far, row.usable, row.finish].every((cell) => (cell?.text ?? '').trim() === '');
+  if (!lists.some((list) => drawing[list].some(blank))) return drawing;
+  const kept = (list: ListName) => drawing[list].filter((row) => !blank(row));
+  return { ...drawing, outside: kept('outside'), boreRight: kept('boreRight'), boreLeft: kept('boreLeft') };
 }
 
 /** The fix of an edge that does not fit leaves it sharp. */

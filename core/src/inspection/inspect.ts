@@ -1,4 +1,4 @@
-import type { Entry, Shop } from '../document';
+import { type Entry, liveEntries, type Shop } from '../document';
 import type { Part } from '../drawing';
 import { figure, type Figure, parseLength } from '../quantity';
 import { doubtOf } from '../shop';
@@ -17,11 +17,10 @@ export interface Verdict {
  * (two standard deviations) is more than half of the tolerance.
  */
 export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly Verdict[] {
-  const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
   const alpha = materialOf(part.material).alpha;
   const verdicts = new Map<string, Verdict>();
-  for (const entry of log) {
-    if (entry.kind !== 'reading' || withdrawn.has(entry.id)) continue;
+  for (const entry of liveEntries(log)) {
+    if (entry.kind !== 'reading') continue;
     const limits = part.characteristics.find((c) => c.id === entry.of)?.limits;
     const read = parseLength(entry.value.text, entry.value.units);
     if (!limits || !read.ok) continue;

@@ -1,4 +1,4 @@
-import type { Entry, Job } from '../document';
+import { type Entry, type Job, liveEntries } from '../document';
 import type { Limits } from '../drawing';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
@@ -26,8 +26,7 @@ export function sizedBy(step: Step, plan: Plan): Limits | undefined {
 
 /** Where the Bench stands, from the log alone: piece by piece, step by step; nothing of it is stored. */
 export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchState {
-  const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
-  const live = log.filter((e) => !withdrawn.has(e.id));
+  const live = liveEntries(log);
   const done = new Set(live.flatMap((e) => ((e.kind === 'done' || e.kind === 'skipped') && e.step !== null ? [`${String(e.piece)}/${e.step}`] : [])));
   const scrapped = new Set(live.flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : [])));
   const steps = plan.routes[0]?.setups.flatMap((s) => s.steps) ?? [];

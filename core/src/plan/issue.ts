@@ -6,7 +6,17 @@ import { machineOf } from '../shop';
 
 /** Gives a route out to the Bench: every choice of it, the shop items it names, and the drawing it was made from. */
 export function issued(job: Job, route: Route, shop: Shop, at: string, app: string): Job {
-  return { ...job, issue: { at, app, choices: [...choicesOf(route, job)], kit: kitOf(route, shop, job), drawing: job.drawing } };
+  return {
+    ...job,
+    issue: {
+      at,
+      app,
+      choices: [...choicesOf(route, job)],
+      kit: kitOf(route, shop, job),
+      drawing: job.drawing,
+      ...(job.startsAs && { startsAs: job.startsAs }),
+    },
+  };
 }
 
 function kitOf(route: Route, shop: Shop, job: Job): Shop {
@@ -38,7 +48,8 @@ export function changedSinceIssue(job: Job, shop: Shop): readonly Finding[] {
   const issue = job.issue;
   if (!issue) return [];
   const rows = issue.drawing ? changedRows(issue.drawing, job.drawing) : [];
-  const items = changedItems(issue.kit, shop);
+  const piece = issue.drawing && JSON.stringify(issue.startsAs) !== JSON.stringify(job.startsAs) ? ['the piece it starts from'] : [];
+  const items = [...piece, ...changedItems(issue.kit, shop)];
   if (rows.length === 0 && items.length === 0) return [];
   return [
     {

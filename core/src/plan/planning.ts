@@ -1,9 +1,23 @@
 import type { Choice, Job, Shop } from '../document';
 import { readDrawing } from '../drawing';
 import type { Finding } from '../finding';
-import { chooseBar, type HoldingChoice, takeHolding, weighHoldings } from '../holding';
+import { asBar, chooseBar, type HoldingChoice, startedPiece, takeHolding, weighHoldings } from '../holding';
 import { figure, say, type Sentence } from '../quantity';
-import { barSheet, chosenIn, type Context, grippingOf, leftSetup, reachOf, rightSetup, type Route, type Setup, severingOf } from '../route';
+import {
+  barSheet,
+  chosenIn,
+  type Context,
+  gripDiameter,
+  grippingOf,
+  leftSetup,
+  reachBesideJaws,
+  reachOf,
+  rightSetup,
+  type Route,
+  type Setup,
+  severingOf,
+  startedSheet,
+} from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, startingShop } from '../shop';
 import { materialOf } from '../standards';
 import { rectangle, regionOf } from '../stock';
@@ -17,7 +31,7 @@ import type { Plan } from './types';
  */
 export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const issue = job.issue;
-  const asIssued: Job = issue ? { ...job, drawing: issue.drawing ?? job.drawing, choices: [...issue.choices] } : job;
+  const asIssued = issue ? issuedOf(job, issue) : job;
   const kit: Shop = issue ? issue.kit : shop;
   const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
   const part = readDrawing(asIssued.drawing);
@@ -28,9 +42,10 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   if (!machine) findings.push(nothingInShop('no-machine', 'machine', say`the shop has no lathe`, shop));
   if (part.findings.some((f) => f.severity === 'stop') || !machine) return { ...empty, findings };
 
-  const { bar, findings: ofBar } = chooseBar(asIssued, part, kit);
+  const started = startedPiece(asIssued, part);
+  const { bar, findings: ofBar } = started ? { bar: asBar(started, part.material), findings: started.findings } : chooseBar(asIssued, part, kit);
   findings.push(...ofBar);
-  if (!bar) return { ...empty, reached: 'holding', findings };
+  if (!bar || started?.findings.some((f) => f.severity === 'stop')) return { ...empty, reached: started ? 'drawing' : 'holding', findings };
   const chosen = chosenIn(asIssued);
   const context: Context = {
     job: asIssued,
@@ -43,24 +58,30 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     chosen,
     findings,
     toGet: [],
+    ...(started && { started }),
   };
-  const reach = reachOf(part.features);
   const across = mmOf(bar.across);
   const severing = severingOf(context, across / 2);
-  const sheetWith = (holding: string) =>
-    barSheet(
-      asIssued,
-      part,
-      bar,
-      holdingOf(kit, holding),
-      severing.width,
-      chosen.hold.get('right-1')?.grip && mmOf(chosen.hold.get('right-1')?.grip),
-    );
-  const gripping = grippingOf(part, reach);
+  const sheetWith = (holding: string) => {
+    const asked = chosen.hold.get('right-1')?.grip;
+    const sheetOf = started ? startedSheet(started) : barSheet;
+    return sheetOf(asIssued, part, bar, holdingOf(kit, holding), severing.width, asked && mmOf(asked));
+  };
   const right = weighHoldings(
-    { setup: 'right-1', diameter: across, finished: false, stickOut: (h) => sheetWith(h.id).stickOut.value, face: 0, centreAllowed: true },
+    {
+      setup: 'right-1',
+      diameter: started ? gripDiameter(started, part, sheetWith('')) : across,
+      finished: false,
+      stickOut: (h) => sheetWith(h.id).stickOut.value,
+      face: 0,
+      centreAllowed: true,
+    },
     kit,
   );
+  const heldRight = takeHolding(right, chosen.hold.get('right-1'));
+  const sheet = sheetWith(heldRight?.holding ?? '');
+  const reach = started ? reachBesideJaws(reachOf(part.features), part, started, sheet, findings) : reachOf(part.features);
+  const gripping = grippingOf(part, reach);
   const left = weighHoldings(
     {
       setup: 'left-1',
@@ -71,12 +92,14 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
       stickOut: (h) =>
         Math.max(
           0.1,
-          part.length + 1.5 - Math.min(mmOf(h.jaw?.length, 25), gripping.room) - gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room)),
+          part.length +
+            sheet.faceB -
+            Math.min(mmOf(h.jaw?.length, 25), gripping.room) -
+            gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room)),
         ),
     },
     kit,
   );
-  const heldRight = takeHolding(right, chosen.hold.get('right-1'));
   const heldLeft = takeHolding(left, chosen.hold.get('left-1'));
   if (!heldRight || !heldLeft) {
     findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
@@ -95,7 +118,6 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const holdings = [...right, ...left];
   yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
 
-  const sheet = sheetWith(heldRight.holding);
   const makings = { ctx: context, sheet, severing, ids: new Map<string, string>(), reach };
   if (sheet.cut.value > mmOf(bar.length) + 1e-6) {
     findings.push({
@@ -107,12 +129,19 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
       mends: [],
     });
   }
-  const blank = rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
+  const blank = started?.region ?? rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
   const first = rightSetup(makings, heldRight, blank);
   const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
   const route = routeOf(asIssued, bar.id, sheet.cut, [first, second]);
   findings.push(...orphans(asIssued, route, kit));
   return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
+}
+
+/** The job as it was given out: later edits of the drawing do not move the Bench. */
+function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
+  const { startsAs, ...rest } = job;
+  const was = issue.drawing ? issue.startsAs : startsAs;
+  return { ...rest, drawing: issue.drawing ?? job.drawing, choices: [...issue.choices], ...(was && { startsAs: was }) };
 }
 
 /** Drains `planning`. Never throws for anything the document schemas let through. */

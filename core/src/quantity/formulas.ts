@@ -171,6 +171,24 @@ export const formulas = {
     },
     ({ part, faceA, faceB, blade, gap }) => tidy(part + faceA + faceB + blade + gap),
   ),
+  beyondLeft: define(
+    'length of the piece - what stands beyond face A - part',
+    'arithmetic',
+    { whole: ['length', 'the piece'], beyond: ['length', 'beyond face A'], part: ['length', 'part'] },
+    ({ whole, beyond, part }) => tidy(whole - beyond - part),
+  ),
+  barLeft: define(
+    'bar - pieces x what each takes of it',
+    'arithmetic',
+    { bar: ['length', 'bar'], cut: ['length', 'one piece takes'], pieces: ['count', 'pieces'] },
+    ({ bar, cut, pieces }) => tidy(bar - cut * pieces),
+  ),
+  stickOutStarted: define(
+    'length of the piece - grip',
+    'arithmetic',
+    { whole: ['length', 'the piece'], grip: ['length', 'grip'] },
+    ({ whole, grip }) => tidy(whole - grip),
+  ),
   stickOutTurned: define(
     'part + facing at B - grip - what lies inside the chuck beyond the grip',
     'arithmetic',

@@ -16,12 +16,14 @@ export interface BarSheet {
   readonly cut: Figure;
   readonly surfaceStays: boolean;
   readonly whips: boolean;
+  /** the piece is parted or sawn off what holds it */
+  readonly severs: boolean;
 }
 
 /** Allowances of the bar sheet, mm. @source bar-length, common practice */
 const FACE_A = 1;
-const FACE_B = 1.5;
-const GAP = 8;
+export const FACE_B = 1.5;
+export const GAP = 8;
 const SPARE = 10;
 
 /** How much bar to cut, what sticks out and what is gripped. */
@@ -36,5 +38,16 @@ export function barSheet(job: Job, part: Part, bar: Bar, holding: Holding | unde
     figure('length', 'barLength', { ...lengths, grip: grip.value, spare: SPARE }, { step: 0.1 }),
     typed?.ok ? typed.value : undefined,
   );
-  return { faceA: FACE_A, faceB: FACE_B, blade, gap: GAP, grip, stickOut, cut, surfaceStays: surfaceStays(part, bar), whips: mmOf(bar.across) < 12 };
+  return {
+    faceA: FACE_A,
+    faceB: FACE_B,
+    blade,
+    gap: GAP,
+    grip,
+    stickOut,
+    cut,
+    surfaceStays: surfaceStays(part, bar),
+    whips: mmOf(bar.across) < 12,
+    severs: true,
+  };
 }

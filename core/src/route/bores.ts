@@ -6,6 +6,7 @@ import { boreGaugeFor, mmOf } from '../shop';
 import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId } from './context';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
+import { alreadyMade } from './started';
 import { toolForThread } from './threadTools';
 
 /** What a boring bar is left to take, on diameter, mm. @source drill-bore-ream, common practice */
@@ -17,7 +18,8 @@ const TO_REAM = 0.25;
 export function makeHole(ctx: Context, setup: SetupDraft): void {
   const rows = ctx.part.features.filter((f) => f.side === setup.end);
   const [first] = rows;
-  if (!first) return;
+  const { started } = ctx;
+  if (!first || (started && rows.every((f) => alreadyMade(f, started)))) return;
   const simple = rows.length === 1 && first.form === 'cylinder' && first.through !== true && first.met !== true && plain(first);
   // without a boring bar a plain hole is what a drill makes it: the nearest ones are offered
   if (simple && (drillFor(ctx, first) || !ctx.shop.tools.some((t) => t.kind === 'bore'))) {

@@ -1,4 +1,5 @@
 import type { Choice, Job } from '../document';
+import { STARTED } from '../holding';
 import { writeExact } from '../quantity';
 import { chosenIn } from './choices';
 import type { Route } from './types';
@@ -12,7 +13,8 @@ const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as c
 export function choicesOf(route: Route, job: Job): readonly Choice[] {
   const own = job.choices.filter((c) => c.kind === 'way' || c.kind === 'ownStep' || c.kind === 'overrule');
   const methods = chosenIn(job).method;
-  const made: Choice[] = [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];
+  // a piece already started is no choice: the job itself says so
+  const made: Choice[] = route.bar.id === STARTED ? [] : [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];
   let n = 0;
   for (const setup of route.setups) {
     made.push({

@@ -1,15 +1,19 @@
 import type { Bar, Job, Machine, Shop, Tool } from '../document';
 import type { Feature, Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
+import type { StartedPiece } from '../holding';
 import type { Place } from '../cutting';
 import { type Figure, figure, say, type Sentence } from '../quantity';
-import { combine, type Region } from '../stock';
+import { area, combine, type Region } from '../stock';
 import { toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
 import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
 import type { Pass, Step } from './types';
 import type { Verb } from './verbs.table';
+
+/** Less than this of the section is no cut, mm2. */
+const AIR = 0.002;
 
 export type End = 'right' | 'left';
 
@@ -30,6 +34,8 @@ export interface Context {
   /** the finished part, for cuts that follow its outline */
   readonly finished: Region;
   readonly chosen: Chosen;
+  /** the piece that is worked on where it is no fresh bar */
+  readonly started?: StartedPiece;
   readonly findings: Finding[];
   readonly toGet: ToGet[];
 }
@@ -65,6 +71,8 @@ export interface StepParts {
 export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
   const id = stepId(setup, parts.verb, parts.about);
   const removes = parts.sweeps ? combine('intersection', setup.stock, parts.sweeps) : [];
+  // a piece already started has some of it done: nothing is cut in air
+  if (ctx.started && parts.sweeps && parts.sweeps.length > 0 && area(removes) < AIR) return;
   const cut = removes.length > 0 && parts.sweeps ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
   const after = parts.raises ? combine('union', cut, parts.raises) : cut;
   const figures: Record<string, Figure> = {};

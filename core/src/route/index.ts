@@ -5,6 +5,7 @@ export type { Context, ToGet } from './context';
 export { leftSetup, rightSetup } from './makeRoute';
 export { grippingOf, reachOf } from './reach';
 export { severingOf } from './sever';
+export { gripDiameter, reachBesideJaws, startedSheet } from './started';
 export { toolForThread } from './threadTools';
 export type { Pass, Route, Setup, Step } from './types';
 export { type Verb, verbs } from './verbs.table';

@@ -2,7 +2,7 @@ import { envelopeOf, type Feature, isShaped, threadOf } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say, tidy, time } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
-import { combine, rectangle, type Region, turned } from '../stock';
+import { combine, outsideOf, rectangle, type Region, turned } from '../stock';
 import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { orChosen } from './choices';
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
@@ -10,6 +10,7 @@ import { makeHole } from './bores';
 import { centreDrill } from './holes';
 import { awaySteps, detailSteps, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
+import { alreadyMade } from './started';
 import { faceEnd, finishTurn, roughTurn } from './turning';
 import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';
@@ -37,13 +38,19 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     about: 'right',
     says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
     because: [
-      reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`, 'bar'),
+      ctx.started
+        ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(ctx.part.length)}`, 'bar')
+        : reason(
+            'bar-length',
+            say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`,
+            'bar',
+          ),
       ...held.because,
     ],
     cautions: sheet.whips ? ['A slender bar past the headstock whips: support it or cut it short.'] : [],
     figures: { minutes: byHand(1.5) },
   });
-  faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
+  if (sheet.faceA > 0) faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
   if (centre) {
     centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'support');
     addStep(ctx, draft, {
@@ -61,7 +68,7 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     makeHole(ctx, draft);
   } else drawnCentre(ctx, draft, 0);
   turnRows(making, draft, mine, barDiameter, 0, sheet.surfaceStays);
-  for (const neck of rows.filter((f) => making.reach[f.id] === 'neck')) cutNeck(ctx, draft, neck, rows);
+  for (const neck of rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f))) cutNeck(ctx, draft, neck, rows);
   finishEdges(making, draft, mine, rows);
   shapeRows(
     making,
@@ -81,26 +88,19 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const last = rows.at(-1);
   const edge = -(ctx.part.length + sheet.faceB);
   const widest = last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal / 2 : barDiameter / 2;
-  if (last && making.reach[last.id] === 'right' && making.severing.method === 'part') {
+  if (last && making.reach[last.id] === 'right' && sheet.severs && making.severing.method === 'part') {
     chamferInner(ctx, draft, last, backGroove(edge, making.severing.width, widest - (last.chamferFar ?? 0) - sheet.faceB - 1));
   }
   releaseCheck(ctx, draft);
-  sever(ctx, draft, making.severing, edge, barDiameter / 2);
-  return setupOf(
-    making,
-    draft,
-    held,
-    sheet.grip,
-    sheet.stickOut,
-    [edge - making.severing.width - sheet.gap, edge - making.severing.width - sheet.gap - sheet.grip.value],
-    stock,
-  );
+  if (sheet.severs) sever(ctx, draft, making.severing, edge, barDiameter / 2);
+  const jaws = sheet.severs ? edge - making.severing.width - sheet.gap : edge + sheet.grip.value;
+  return setupOf(making, draft, held, sheet.grip, sheet.stickOut, [jaws, jaws - sheet.grip.value], stock);
 }
 
 export function leftSetup(making: Making, held: HoldingChoice, gripping: Gripping, stock: Region): Setup {
   const { ctx, sheet } = making;
   const edge = -(ctx.part.length + sheet.faceB);
-  const piece = combine('intersection', stock, rectangle(edge, 1000, -1, 1000));
+  const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, 1000, -1, 1000)) : stock;
   const typed = ctx.chosen.hold.get('left-1')?.grip;
   const jaws = mmOf(holdingOf(ctx.shop, held.holding)?.jaw?.length, 25);
   const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: gripping.room }, { step: 0.1 }), typed && mmOf(typed));
@@ -127,7 +127,8 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
     figures: { minutes: byHand(2.5) },
   });
   const last = rows.at(-1);
-  faceEnd(ctx, draft, -ctx.part.length, sheet.faceB, last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter, 'length');
+  if (sheet.faceB > 0)
+    faceEnd(ctx, draft, -ctx.part.length, sheet.faceB, last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter, 'length');
   if (hole) {
     centreDrill(ctx, draft, -ctx.part.length, last?.nearDiameter.nominal ?? barDiameter, 'drill');
     makeHole(ctx, draft);
@@ -135,15 +136,16 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   turnRows(making, draft, mine, barDiameter, -ctx.part.length, false);
   finishEdges(making, draft, mine, rows);
   shapeRows(making, draft, mine);
-  if (last && making.reach[last.id] === 'right' && making.severing.method === 'saw') chamferMouth(ctx, draft, last);
+  if (last && making.reach[last.id] === 'right' && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
   awaySteps(ctx, draft);
   releaseCheck(ctx, draft);
   const face = gripping.z;
   return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece);
 }
 
-function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], from: number, face: number, surfaceStays: boolean): void {
+function turnRows(making: Making, draft: SetupDraft, rows: readonly Feature[], from: number, face: number, surfaceStays: boolean): void {
   const { ctx } = making;
+  const mine = rows.filter((f) => !madeAlready(ctx, f));
   const bigFirst = mine.toSorted(
     (a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)),
   );
@@ -153,7 +155,9 @@ function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], f
   let done: Feature | undefined;
   for (const row of bigFirst) {
     if (asBar(row) || (done && Math.abs(done.nearDiameter.nominal - row.nearDiameter.nominal) < 1e-9)) continue;
-    standing = roughTurn(ctx, draft, row, standing, face);
+    // a piece already started may stand lower here
+    const stands = ctx.started ? 2 * outsideOf(draft.stock, innerOf(row, draft.end), face).most : standing;
+    standing = roughTurn(ctx, draft, row, Math.min(standing, stands), face);
     done = row;
   }
   const turnedRows = bigFirst.filter((f) => !asBar(f));
@@ -169,13 +173,15 @@ function turnRows(making: Making, draft: SetupDraft, mine: readonly Feature[], f
   for (const row of turnedRows) if (!isShaped(row)) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : knurlUnder(ctx, row));
 }
 
+const madeAlready = ({ started }: Context, row: Feature): boolean => started !== undefined && alreadyMade(row, started);
+
 function finishEdges(making: Making, draft: SetupDraft, mine: readonly Feature[], rows: readonly Feature[]): void {
   const { ctx } = making;
   for (const row of mine) chamferMouth(ctx, draft, row);
   for (const row of mine) {
     const behind = rows.find((f) => Math.abs(mouthOf(f, draft.end) - innerOf(row, draft.end)) < 1e-6);
     if (behind && making.reach[behind.id] === 'neck') chamferInner(ctx, draft, row, []);
-    if (row.form !== 'thread') continue;
+    if (row.form !== 'thread' || madeAlready(ctx, row)) continue;
     const relief = draft.end === 'right' ? row.edgeFar : row.edgeNear;
     if (relief.kind === 'threadUndercut') undercut(ctx, draft, row, pitchOf(row));
     cutThread(ctx, draft, row);
@@ -300,6 +306,7 @@ function setupOf(
     grip,
     stickOut,
     gripped,
+    gripDiameter: 2 * outsideOf(before, ...gripped).most,
     before,
     minutes: figure('time', 'totalMinutes', { minutes: steps.map((s) => s.figures['minutes']?.value ?? 0) }),
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),

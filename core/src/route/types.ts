@@ -40,6 +40,8 @@ export interface Setup {
   readonly minutes: Figure;
   /** z of the bar or piece that the jaws hold: from, to */
   readonly gripped: readonly [number, number];
+  /** what they close on, mm */
+  readonly gripDiameter: number;
   readonly before: Region;
   readonly steps: readonly Step[];
   readonly lengths: readonly { readonly of: string; readonly from: string; readonly limits: Limits; readonly set: Figure }[];

@@ -1,6 +1,6 @@
 /** The closed table of what a step can be, in the order of an ordinary job, with its words on the sheet. */
 export const verbs = {
-  load: 'Chuck the bar',
+  load: 'Chuck',
   face: 'Face',
   'centre-drill': 'Centre drill',
   support: 'Bring the centre up',

@@ -21,6 +21,10 @@ export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number
   ]);
 }
 
+/** The same region moved along the axis, mm. */
+export const shifted = (region: Region, by: number): Region =>
+  region.map((rings) => rings.map((ring) => ring.map((v, i) => (i % 2 === 0 ? snap(v + by) : v))));
+
 /** Signed area of one ring. */
 export function ringArea(ring: Float64Array): number {
   return overEdges(ring, (z0, r0, z1, r1) => z0 * r1 - z1 * r0) / 2;

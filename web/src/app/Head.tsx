@@ -1,10 +1,9 @@
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { NavLink } from 'react-router';
 
-/** The one head line: the name, the doors that lead somewhere, then what belongs to the page. */
-export function Head({ children, bench = false }: { readonly children?: ReactNode; readonly bench?: boolean }) {
+const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
   return (
-    <header className="head noprint">
+    <>
       <NavLink className="name" to="/">
         Obra
       </NavLink>
@@ -14,6 +13,15 @@ export function Head({ children, bench = false }: { readonly children?: ReactNod
           <NavLink to="/handbook">Handbook</NavLink>
         </nav>
       )}
+    </>
+  );
+});
+
+/** The one head line: the name, the doors that lead somewhere, then what belongs to the page. */
+export function Head({ children, bench = false }: { readonly children?: ReactNode; readonly bench?: boolean }) {
+  return (
+    <header className="head noprint">
+      <Doors bench={bench} />
       <div className="right">{children}</div>
     </header>
   );

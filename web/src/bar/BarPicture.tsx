@@ -1,16 +1,6 @@
-import {
-  type Feature,
-  finishedEdges,
-  type Part,
-  regionOf,
-  type Region,
-  type Setup,
-  silhouetteOf,
-  turnedRound,
-  widestOf,
-  writeWithUnit,
-} from '@obra/core';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { type Feature, finishedEdges, type Part, regionOf, type Region, silhouetteOf, turnedRound, widestOf, writeWithUnit } from '@obra/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { still } from '../app/useSteady';
 import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
@@ -21,7 +11,7 @@ import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed } f
 import { usePanZoom } from './usePanZoom';
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
-export const BarPicture = memo(function BarPicture(props: BarPictureProps) {
+export const BarPicture = still(function BarPicture(props: BarPictureProps) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1280);
   const [tall, setTall] = useState<number>();
@@ -99,7 +89,7 @@ function Picture(props: PictureProps) {
   const at = { map, view };
   const stock: Region = step ? step.after : (setup?.before ?? []);
   const done = useMemo(() => (step ? finishedEdges(step.after, part.contour) : []), [step, part.contour]);
-  const gripRadius = held ? gripRadiusOf(props, setup, turned) : 0;
+  const gripRadius = held ? setup.gripDiameter / 2 : 0;
   const zeroX = map.x(0);
   // a short wide part leaves both sides free: its section larger, and its end
   const short = !held && (map.x(0) - map.x(-part.length)) * 6 < width * 0.6 && part.length * 2 < largestOf(part);
@@ -126,6 +116,7 @@ function Picture(props: PictureProps) {
       ) : (
         <>
           <Metal region={finished} seen={seen} {...at} />
+          {props.stock && show === 'drawing' && <Outline region={props.stock} dashed {...at} />}
           <Shoulders part={part} map={map} />
           <HiddenHoles part={part} map={map} />
           <DetailMarks part={part} map={map} />
@@ -157,8 +148,8 @@ function Picture(props: PictureProps) {
         <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={setup.support.length > 0} />
       ) : (
         <>
-          <Balloon x={map.x(-part.length) - 26} y={map.axis} letter="B" />
-          <Balloon x={map.x(0) + 26} y={map.axis} letter="A" />
+          <Balloon x={map.x(viewEnds(props, held).from) - 26} y={map.axis} letter="B" />
+          <Balloon x={map.x(viewEnds(props, held).to) + 26} y={map.axis} letter="A" />
         </>
       )}
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
@@ -170,19 +161,27 @@ function Picture(props: PictureProps) {
 }
 
 function viewEnds(props: PictureProps, held: boolean): { readonly from: number; readonly to: number } {
-  const { part, setup } = props;
-  if (!held || !setup) return { from: -part.length, to: 0 };
+  const { part, setup, show } = props;
+  if (!held || !setup) {
+    const ends = show === 'drawing' ? endsOf(props.stock ?? []) : [];
+    return { from: Math.min(-part.length, ...ends), to: Math.max(0, ...ends) };
+  }
   const turned = setup.end === 'left';
   const all = [...setup.gripped].map((z) => (turned ? turnedRound(z, part.length) : z));
   return { from: Math.min(...all, -part.length) - (turned ? 0 : 3), to: 2 };
 }
+
+const endsOf = (region: Region): readonly number[] => region.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 0)));
+const radiiOf = (region: Region): readonly number[] => region.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)));
 
 function viewOf(props: PictureProps, held: boolean, turned: boolean) {
   const { part, width, height, show } = props;
   const { from, to } = viewEnds(props, held);
   const rows = part.features.filter((f) => f.side === 'outside');
   const largest = largestOf(part);
-  const radius = held ? Math.max(props.barRadius ?? largest / 2, largest / 2) : largest / 2;
+  const radius = held
+    ? Math.max(props.barRadius ?? largest / 2, largest / 2)
+    : Math.max(largest / 2, ...(show === 'drawing' ? radiiOf(props.stock ?? []) : []));
   const stretches: Stretch[] = held
     ? rows.map((f) => stretchOf(f, turned ? (z) => turnedRound(z, part.length) : (z) => z, 2 * radius))
     : rows.map((f) =>
@@ -212,13 +211,6 @@ const stretchOf = (f: Feature, view: (z: number) => number, diameter: number): S
   to: Math.max(view(f.near), view(f.far)),
   diameter,
 });
-
-function gripRadiusOf(props: PictureProps, setup: Setup, turned: boolean): number {
-  if (!turned) return props.barRadius ?? 10;
-  const middle = (setup.gripped[0] + setup.gripped[1]) / 2;
-  const row = props.part.features.find((f) => f.side === 'outside' && middle <= f.near && middle >= f.far);
-  return (row?.nearDiameter.nominal ?? 10) / 2;
-}
 
 /** What the picture shows, in words. */
 function describe({ units, setup, step, show }: BarPictureProps, part: Part): string {

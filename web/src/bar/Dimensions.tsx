@@ -1,7 +1,7 @@
 import { type Feature, type Part, type PartDetail, type Units, write, writeWithUnit } from '@obra/core';
 import type { SVGProps } from 'react';
 import type { Mapping } from './mapping';
-import { type Label, place, type Placed, widthOf } from './placeLabels';
+import { type Label, place, type Placed } from './placeLabels';
 import type { PictureProps } from './props';
 
 const one = (mm: number, units: Units): string => write({ is: 'length', value: mm }, units).text;
@@ -51,11 +51,9 @@ export function Dimensions({ part, map, units, typed, width, height, onPick }: P
           press={pick(`${label.id}.length`, `length ${label.text}`)}
         />
       ))}
-      <line x1={map.x(-part.length)} x2={map.x(0)} y1={height - 10} y2={height - 10} stroke="var(--ink)" strokeWidth={0.8} />
-      <Arrow x={map.x(-part.length)} y={height - 10} to={1} />
-      <Arrow x={map.x(0)} y={height - 10} to={-1} />
-      <line x1={map.x(-part.length)} x2={map.x(-part.length)} y1={foot + 4} y2={height - 6} stroke="var(--ink)" strokeWidth={0.6} />
-      <line x1={map.x(0)} x2={map.x(0)} y1={foot + 4} y2={height - 6} stroke="var(--ink)" strokeWidth={0.6} />
+      <path d={span(map.x(-part.length), map.x(0), height - 10)} />
+      <path d={arrow(map.x(-part.length), height - 10, 1) + arrow(map.x(0), height - 10, -1)} className="arrow" />
+      <path d={fence(map.x(-part.length), foot + 4, height - 6) + fence(map.x(0), foot + 4, height - 6)} />
       <Paper text={writeWithUnit({ is: 'length', value: part.length }, units)} x={(map.x(0) + map.x(-part.length)) / 2} y={height - 6} />
       <Holes part={part} map={map} units={units} {...(typed && { typed })} height={height} pick={pick} />
     </g>
@@ -117,14 +115,7 @@ function Holes({
           const depth = f.through === true ? 'through' : write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text;
           return (
             <g key={f.id} {...pick(`${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
-              <line
-                x1={map.x((f.near + f.far) / 2)}
-                y1={map.y((-f.nearDiameter.nominal / 2) * 0.8)}
-                x2={x - sign * 3}
-                y2={y - 4}
-                stroke="var(--ink)"
-                strokeWidth={0.5}
-              />
+              <path d={`M${px(map.x((f.near + f.far) / 2))} ${px(map.y((-f.nearDiameter.nominal / 2) * 0.8))}L${px(x - sign * 3)} ${px(y - 4)}`} />
               <text className="dim" x={x} y={y} textAnchor={side === 'right' ? 'start' : 'end'}>{`${size} × ${depth}`}</text>
             </g>
           );
@@ -138,7 +129,7 @@ function Above({ label, top, press }: { readonly label: Placed; readonly top: nu
   const y = 39 - 14 * label.level;
   return (
     <g {...press}>
-      <path d={`M${label.at} ${top}L${label.at} ${Math.min(top, 44)}L${label.x} ${y + 2}`} fill="none" stroke="var(--ink)" strokeWidth={0.6} />
+      <path d={`M${px(label.at)} ${px(top)}L${px(label.at)} ${px(Math.min(top, 44))}L${px(label.x)} ${y + 2}`} />
       <Paper text={label.text} x={label.x} y={y} />
     </g>
   );
@@ -163,30 +154,23 @@ function Below({
   const at = label.level > 0 ? y + 3 + 13 * label.level : y + 4;
   return (
     <g {...press}>
-      <line x1={x0} x2={x0} y1={bottom} y2={y + 6} stroke="var(--ink)" strokeWidth={0.6} />
-      <line x1={x1} x2={x1} y1={bottom} y2={y + 6} stroke="var(--ink)" strokeWidth={0.6} />
-      <line x1={x0} x2={x1} y1={y} y2={y} stroke="var(--ink)" strokeWidth={0.8} />
-      {x1 - x0 > 16 && <Arrow x={x0} y={y} to={1} />}
-      {x1 - x0 > 16 && <Arrow x={x1} y={y} to={-1} />}
-      {label.level > 0 && <line x1={label.at} x2={label.x} y1={y} y2={at - 9} stroke="var(--ink)" strokeWidth={0.5} />}
+      <path
+        d={`${fence(x0, bottom, y + 6)}${fence(x1, bottom, y + 6)}${span(x0, x1, y)}${label.level > 0 ? `M${px(label.at)} ${y}L${px(label.x)} ${at - 9}` : ''}`}
+      />
+      {x1 - x0 > 16 && <path d={arrow(x0, y, 1) + arrow(x1, y, -1)} className="arrow" />}
       <Paper text={label.text} x={label.x} y={at} />
     </g>
   );
 }
 
-const Arrow = ({ x, y, to }: { readonly x: number; readonly y: number; readonly to: 1 | -1 }) => (
-  <path d={`M${x} ${y}l${7 * to} -2.2v4.4z`} fill="var(--ink)" />
-);
+const px = (v: number): string => v.toFixed(1);
+const span = (from: number, to: number, y: number): string => `M${px(from)} ${y}H${px(to)}`;
+const fence = (x: number, from: number, to: number): string => `M${px(x)} ${px(from)}V${to}`;
+const arrow = (x: number, y: number, to: 1 | -1): string => `M${px(x)} ${y}l${7 * to} -2.2v4.4z`;
 
-/** Text on a patch of paper, so that lines do not run through it. */
-function Paper({ text, x, y }: { readonly text: string; readonly x: number; readonly y: number }) {
-  const half = widthOf(text) / 2 + 2;
-  return (
-    <g>
-      <rect x={x - half} y={y - 10} width={2 * half} height={12} fill="#fdfcf9" opacity={0.92} />
-      <text className="dim" x={x} y={y} textAnchor="middle">
-        {text}
-      </text>
-    </g>
-  );
-}
+/** Text with paper round it, so that lines do not run through it. */
+const Paper = ({ text, x, y }: { readonly text: string; readonly x: number; readonly y: number }) => (
+  <text className="dim paper" x={px(x)} y={y}>
+    {text}
+  </text>
+);

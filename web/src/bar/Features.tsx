@@ -4,20 +4,19 @@ import type { Mapping } from './mapping';
 /** Edges of the outside as they are seen: where it steps, and where its chamfers begin. */
 export function Shoulders({ part, map }: { readonly part: Part; readonly map: Mapping }) {
   const rows = part.features.filter((f) => f.side === 'outside');
-  const line = (key: string, z: number, r: number, wide: number) => (
-    <line key={key} x1={map.x(z)} x2={map.x(z)} y1={map.y(r)} y2={map.axis} strokeWidth={wide} />
-  );
+  const line = (z: number, r: number) => `M${map.x(z).toFixed(2)} ${map.y(r).toFixed(2)}V${map.axis.toFixed(2)}`;
+  const steps = rows.map((f, i) => {
+    const next = rows[i + 1];
+    return next ? line(f.far, Math.max(f.farDiameter.nominal, next.nearDiameter.nominal) / 2) : '';
+  });
+  const chamfers = rows.map((f) => {
+    const [near, far] = [f.chamferNear ?? 0, f.chamferFar ?? 0];
+    return (near > 0 ? line(f.near - near, f.nearDiameter.nominal / 2) : '') + (far > 0 ? line(f.far + far, f.farDiameter.nominal / 2) : '');
+  });
   return (
-    <g stroke="var(--ink)">
-      {rows.flatMap((f, i) => {
-        const next = rows[i + 1];
-        const [near, far] = [f.chamferNear ?? 0, f.chamferFar ?? 0];
-        return [
-          ...(near > 0 ? [line(`${f.id}n`, f.near - near, f.nearDiameter.nominal / 2, 0.7)] : []),
-          ...(far > 0 ? [line(`${f.id}f`, f.far + far, f.farDiameter.nominal / 2, 0.7)] : []),
-          ...(next ? [line(f.id, f.far, Math.max(f.farDiameter.nominal, next.nearDiameter.nominal) / 2, 1)] : []),
-        ];
-      })}
+    <g stroke="var(--ink)" fill="none">
+      <path d={steps.join('')} strokeWidth={1} />
+      <path d={chamfers.join('')} strokeWidth={0.7} />
     </g>
   );
 }
@@ -92,12 +91,9 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
         // between the lines of sizes and of lengths, which answer for themselves
         const tall = f.side === 'outside' ? Math.max(12, 2 * map.scale * (widestOf(f).nominal / 2) + 8) : f.nearDiameter.nominal * map.scale;
         return (
-          <rect
+          <path
             key={f.id}
-            x={x0}
-            width={x1 - x0}
-            y={map.axis - tall / 2}
-            height={tall}
+            d={`M${x0.toFixed(1)} ${(map.axis - tall / 2).toFixed(1)}H${x1.toFixed(1)}v${tall.toFixed(1)}H${x0.toFixed(1)}z`}
             fill="transparent"
             role="button"
             aria-label={`row ${f.id}`}
@@ -109,8 +105,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
         <circle
           key={c.id}
           className="corner"
-          cx={map.x(c.z)}
-          cy={map.y(c.r)}
+          transform={`translate(${map.x(c.z).toFixed(1)} ${map.y(c.r).toFixed(1)})`}
           r={6}
           role="button"
           aria-label={`${c.says} of row ${c.id.split('.')[0] ?? ''}`}

@@ -1,4 +1,4 @@
-import type { Finding, Holding, Part, Setup, Step, Units } from '@obra/core';
+import type { Finding, Holding, Part, Region, Setup, Step, Units } from '@obra/core';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;
@@ -9,6 +9,8 @@ export interface BarPictureProps {
   readonly step?: Step | undefined;
   readonly holding?: Holding | undefined;
   readonly barRadius?: number;
+  /** what the job starts as, behind the drawing */
+  readonly stock?: Region;
   readonly show: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';
   readonly chosen?: string | undefined;
   readonly marks?: Readonly<Record<string, 'in' | 'over' | 'under' | 'cannotTell'>>;

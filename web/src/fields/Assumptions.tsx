@@ -1,4 +1,16 @@
-import { type Choice, type Edit, type HoldingChoice, type Job, materials, mmOf, type Plan, type Shop, type Units, writeWithUnit } from '@obra/core';
+import {
+  type Choice,
+  type Edit,
+  type HoldingChoice,
+  type Job,
+  materials,
+  mmOf,
+  type Plan,
+  type Shop,
+  STARTED,
+  type Units,
+  writeWithUnit,
+} from '@obra/core';
 import { useState } from 'react';
 import { LatheEditor } from './LatheEditor';
 
@@ -75,18 +87,22 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
           </option>
         ))}
       </select>
-      <select
-        className="assumed"
-        aria-label="Bar"
-        value={barNow}
-        onChange={(e) => apply([put({ kind: 'bar', id: 'bar', bar: e.target.value })], 'job')}>
-        {!bars.some((b) => b.id === barNow) && <option value={barNow}>{barNow === '' ? 'bar' : barNow}</option>}
-        {bars.map((b) => (
-          <option key={b.id} value={b.id}>
-            {b.name}, {writeWithUnit({ is: 'length', value: mmOf(b.across) }, units)} {b.skin}
-          </option>
-        ))}
-      </select>
+      {barNow === STARTED ? (
+        <span className="quiet">the piece as it is, in place of a bar</span>
+      ) : (
+        <select
+          className="assumed"
+          aria-label="Bar"
+          value={barNow}
+          onChange={(e) => apply([put({ kind: 'bar', id: 'bar', bar: e.target.value })], 'job')}>
+          {!bars.some((b) => b.id === barNow) && <option value={barNow}>{barNow === '' ? 'bar' : barNow}</option>}
+          {bars.map((b) => (
+            <option key={b.id} value={b.id}>
+              {b.name}, {writeWithUnit({ is: 'length', value: mmOf(b.across) }, units)} {b.skin}
+            </option>
+          ))}
+        </select>
+      )}
       {machine && (
         <button type="button" className="assumed" onClick={() => setLathe(true)}>
           {machine.name}

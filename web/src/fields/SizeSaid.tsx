@@ -3,6 +3,7 @@ import {
   type Limits,
   nearestFraction,
   parseSize,
+  remember,
   settingOf,
   type Units,
   withGeneralRule,
@@ -51,7 +52,12 @@ export function sizeSaid(
   }
 }
 
-export function limitsSaid(limits: Limits, show: Units): string {
+export const limitsSaid = remember(
+  sayLimits,
+  (limits: Limits, show: Units) => `${limits.nominal} ${limits.max} ${limits.min} ${limits.from} ${show}`,
+);
+
+function sayLimits(limits: Limits, show: Units): string {
   const other: Units = show === 'mm' ? 'in' : 'mm';
   const fine = limits.max - limits.min < 0.2 && limits.from !== 'general';
   const one = (mm: number, units: Units, step?: number) => write({ is: 'length', value: mm, ...(step !== undefined && { step }) }, units).text;

@@ -1,10 +1,11 @@
 import type { Figure, Units } from '@obra/core';
 import { write } from '@obra/core';
 import type { ReactNode } from 'react';
+import { still } from '../app/useSteady';
 import { FigureNumber } from './FigureNumber';
 
 /** One of the few numbers that matter now. */
-export function Big({
+export const Big = still(function Big({
   figure,
   units,
   children,
@@ -25,4 +26,4 @@ export function Big({
       </span>
     </div>
   );
-}
+});

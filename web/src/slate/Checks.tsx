@@ -1,11 +1,12 @@
 import { type Edit, type Finding, findingKey, gravestFirst, type Units, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
+import { still } from '../app/useSteady';
 import { Mark } from './Mark';
 
 export type Apply = (edits: readonly Edit[], to: 'job' | 'shop') => void;
 
 /** Checks with their fixes, the gravest first. */
-export function Checks({
+export const Checks = still(function Checks({
   findings,
   units,
   apply,
@@ -37,4 +38,4 @@ export function Checks({
       ))}
     </ul>
   );
-}
+});

@@ -13,6 +13,9 @@ interface Answer {
   readonly failed?: string;
 }
 
+/** Time for a frame, ms. */
+const PAINT = 17;
+
 type Next = (error: null, answer: Answer) => void;
 
 let planner: Comlink.Remote<Planner> | undefined;
@@ -53,7 +56,10 @@ export function usePlan(key: string, job: Job | undefined, shop: Shop | undefine
     return () => asking.delete(key);
   });
   useEffect(() => {
-    if (job && shop) void ask(key, job, shop);
+    if (!job || !shop) return undefined;
+    // the keystroke is painted first; the next one takes the place of a question not asked yet
+    const soon = setTimeout(() => void ask(key, job, shop), PAINT);
+    return () => clearTimeout(soon);
   }, [key, job, shop]);
   return { plan: data?.plan, older: data !== undefined && (data.job !== job || data.shop !== shop || !data.last), failed: data?.failed };
 }

@@ -1,11 +1,12 @@
+import { liveEntries } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
 
 /** Undo at the Bench: the last entry is withdrawn, never erased. */
 export function Back({ view }: { readonly view: JobView }) {
   const { log, add } = view;
-  const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
-  const last = log.findLast((e) => e.kind !== 'withdrawn' && !withdrawn.has(e.id));
+  // a change of the drawing is taken back in the drawing
+  const last = liveEntries(log).findLast((e) => e.kind !== 'changed');
   if (!last) return null;
   const words: Readonly<Record<string, string>> = {
     reading: 'reading',

@@ -1,6 +1,8 @@
-import { type Choice, type Edit, mmOf, parseLength, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
+import { barChoice, type Choice, type Edit, mmOf, parseLength, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import useSWR from 'swr';
+import { type JobList, listJobs } from '../../data/jobs';
 import { Assumptions, holdingName } from '../../fields';
 import { Big, Checks, FigureNumber, Mark } from '../../slate';
 import type { JobView } from './view';
@@ -28,9 +30,9 @@ export function Holding({ view }: { readonly view: JobView }) {
       <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">
         {route && setup ? (
           <>
-            <h2>Saw or pull out</h2>
+            <h2>{route.bar.id === STARTED ? 'The piece as it is' : 'Saw or pull out'}</h2>
             <Big figure={route.bar.cut} units={units}>
-              of {shop.bars.find((b) => b.id === route.bar.id)?.name}
+              {route.bar.id === STARTED ? 'long' : `of ${shop.bars.find((b) => b.id === route.bar.id)?.name ?? ''}`}
             </Big>
             <div className="quiet">
               {Object.entries(route.bar.cut.of)
@@ -69,6 +71,7 @@ export function Holding({ view }: { readonly view: JobView }) {
         <div className="d-flex flex-wrap gap-3 mb-3 align-items-baseline">
           <span className="quiet">taken:</span>
           <Assumptions job={job} shop={shop} plan={plan} units={units} apply={apply} />
+          {route && route.bar.id !== STARTED && <CutAfter view={view} bar={route.bar.id} />}
         </div>
         {route && (
           <div className="d-flex gap-2 mb-2">
@@ -143,6 +146,48 @@ export function Holding({ view }: { readonly view: JobView }) {
         )}
       </main>
     </div>
+  );
+}
+
+/** A job whose pieces come out of the same bar before these. */
+function CutAfter({ view, bar }: { readonly view: JobView; readonly bar: string }) {
+  const { job, id, open, units, barLeft } = view;
+  const { data } = useSWR<JobList, Error>('jobs', () => listJobs());
+  const own = barChoice(job);
+  const others = (data?.jobs ?? []).filter((j) => j.id !== id && j.job.drawing.material === job.drawing.material);
+  const after = own?.after ?? '';
+  if (others.length === 0 && after === '') return null;
+  return (
+    <label className="d-flex gap-2 align-items-baseline">
+      <span className="quiet">cut from its bar</span>
+      <select
+        className="assumed"
+        aria-label="Cut after"
+        value={after}
+        onChange={(e) => {
+          const value: Choice = { ...(own ?? { kind: 'bar', id: 'bar', bar }), after: e.target.value };
+          open.edit(
+            e.target.value === ''
+              ? own
+                ? [{ op: 'remove', at: `choices/#${own.id}/after` }]
+                : []
+              : [{ op: 'put', at: `choices/#${value.id}`, value }],
+          );
+        }}>
+        <option value="">first</option>
+        {after !== '' && !others.some((j) => j.id === after) && <option value={after}>after a job not there now</option>}
+        {others.map((j) => (
+          <option key={j.id} value={j.id}>
+            after {j.job.name}
+          </option>
+        ))}
+      </select>
+      {barLeft && (
+        <span className="quiet">
+          <FigureNumber figure={barLeft} units={units} withUnit /> left of it
+        </span>
+      )}
+    </label>
   );
 }
 

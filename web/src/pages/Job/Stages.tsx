@@ -1,5 +1,6 @@
 import { benchState, inspect, stagesOf, writeMinutes } from '@obra/core';
 import { NavLink } from 'react-router';
+import { still } from '../../app/useSteady';
 import { holdingName } from '../../fields';
 import type { JobView } from './view';
 
@@ -10,7 +11,18 @@ const words: Readonly<Record<Stage, string>> = { drawing: 'Drawing', holding: 'H
 
 /** The five stages as marks on a scale, each with what is still open. */
 export function Stages({ id, stage, view }: { readonly id: string; readonly stage: Stage; readonly view: JobView }) {
-  const open = openOf(view);
+  return <Marks id={id} stage={stage} open={openOf(view)} />;
+}
+
+const Marks = still(function Marks({
+  id,
+  stage,
+  open,
+}: {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly open: Readonly<Record<Stage, string>>;
+}) {
   return (
     <nav className="stages noprint" aria-label="Stages">
       {stages.map((s, i) => (
@@ -20,7 +32,7 @@ export function Stages({ id, stage, view }: { readonly id: string; readonly stag
       ))}
     </nav>
   );
-}
+});
 
 function openOf({ part, plan, job, shop, log, steps, findings }: JobView): Readonly<Record<Stage, string>> {
   const route = plan?.routes[0];

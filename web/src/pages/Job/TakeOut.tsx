@@ -5,13 +5,12 @@ import { pictureFile } from '../../bar';
 import type { JobView } from './view';
 
 /** The ways out of a job, as items of its menu: the whole job, and its drawing in open formats. `onSaid` hears what a format could not carry. */
-export function TakeOut({ view, onSaid }: { readonly view: JobView; readonly onSaid: (says: string) => void }) {
-  const { job, part, open, log } = view;
-  const empty = part.contour.length === 0;
+export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView; readonly empty: boolean; readonly onSaid: (says: string) => void }) {
   const writers = () => import('../../app/takeOut');
   const failed = (format: string) => () => onSaid(`The ${format} could not be written; the job is untouched.`);
   const dxf = async () => {
     const { writeDxf } = await writers();
+    const { job, part } = look();
     const labels = Object.fromEntries(job.drawing.outside.map((r) => [r.id, { size: r.size.text, length: r.length.text }]));
     const { text, leftOut } = writeDxf(part, labels);
     download(fileName(job.name, 'dxf'), text, 'image/vnd.dxf');
@@ -19,6 +18,7 @@ export function TakeOut({ view, onSaid }: { readonly view: JobView; readonly onS
   };
   const stl = async () => {
     const { writeStl } = await writers();
+    const { job, part } = look();
     download(fileName(job.name, 'stl'), writeStl(job.name, part.contour), 'model/stl');
     onSaid(
       'STL written, millimetres, 128 flats round: 0.04 % less than the true volume. Threads are smooth, at their crests; what is cut beside the lathe is not in it.',
@@ -26,16 +26,21 @@ export function TakeOut({ view, onSaid }: { readonly view: JobView; readonly onS
   };
   const csv = async () => {
     const { writeRows } = await writers();
+    const { job } = look();
     download(fileName(job.name, 'csv'), writeRows(job.drawing), 'text/csv');
     if (job.drawing.details.length > 0) onSaid('CSV written: the rows. Grooves and what else is cut in them are not in it; the job file has all.');
   };
   const svg = () => {
     const picture = document.querySelector<SVGSVGElement>('[data-testid="bar"] svg');
-    if (picture) download(fileName(job.name, 'svg'), pictureFile(picture), 'image/svg+xml');
+    if (picture) download(fileName(look().job.name, 'svg'), pictureFile(picture), 'image/svg+xml');
+  };
+  const file = () => {
+    const { job, open, log } = look();
+    download(fileName(job.name), writeJobFile(open.stored, log));
   };
   return (
     <>
-      <Dropdown.Item as="button" onClick={() => download(fileName(job.name), writeJobFile(open.stored, log))}>
+      <Dropdown.Item as="button" onClick={file}>
         export as a file
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={() => void dxf().catch(failed('DXF'))}>

@@ -1,4 +1,4 @@
-import { findingKey, materialOf, readDrawing, stagesOf } from '@obra/core';
+import { begun, changesOf, findingKey, materialOf, readDrawing, stagesOf, startedPiece, type Units } from '@obra/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -7,13 +7,16 @@ import { useKeys } from '../../app/keys';
 import { Notice } from '../../app/Notice';
 import { ShopRefused } from '../../app/ShopRefused';
 import { useUnits } from '../../app/units';
+import { still, useSteady } from '../../app/useSteady';
 import { useTitle } from '../../app/useTitle';
 import { BarPicture } from '../../bar';
 import { useLog } from '../../data/log';
-import { useJob, useShop } from '../../data/session';
+import { type SaveState, useJob, useShop } from '../../data/session';
+import { useSharedBar } from '../../work/useSharedBar';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
 import { Drawing } from './drawing';
+import { noteChanges } from './drawing/Changes';
 import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
 import { Route } from './Route';
@@ -21,21 +24,67 @@ import { type Stage, Stages, stages } from './Stages';
 import { TakeOut } from './TakeOut';
 import { barRadius, type JobView } from './view';
 
-/** One job, five stages, the bar across all of them. */
+/** One job, once it is there. */
 export function JobPage() {
   const { id = '', stage: asked = '' } = useParams();
-  const stage: Stage = stages.find((s) => s === asked) ?? 'drawing';
   const open = useJob(id);
-  const { shop, refused: shopRefused } = useShop();
+  const { shop, refused } = useShop();
   const { log, add } = useLog(id);
+  useTitle(open?.job.name ?? '');
+  if (open === undefined || !shop || !log)
+    return (
+      <div className="page">
+        <Head />
+        <p className="scroll quiet">Opening the job…</p>
+      </div>
+    );
+  if (open === null)
+    return (
+      <div className="page">
+        <Head />
+        <main className="scroll">
+          <h1>No such job here</h1>
+          <p>
+            It may be in another browser, or deleted. <Link to="/jobs">Jobs</Link>
+          </p>
+        </main>
+      </div>
+    );
+  return <AtJob id={id} stage={stages.find((s) => s === asked) ?? 'drawing'} open={open} shop={shop} shopRefused={refused} log={log} add={add} />;
+}
+
+interface AtJobProps extends Pick<JobView, 'id' | 'open' | 'shop' | 'log' | 'add'> {
+  readonly stage: Stage;
+  readonly shopRefused: boolean;
+}
+
+/** One job, five stages, the bar across all of them. */
+function AtJob({ id, stage, open: held, shop: whole, shopRefused, log, add }: AtJobProps) {
+  const { edit } = useSteady({
+    edit: (...given: Parameters<JobView['open']['edit']>) => {
+      // what was given out is let go: changes not yet in the record go into it first; a storage that refuses says so when the job is saved
+      if (given[0].some((e) => e.op === 'remove' && e.at === 'issue') && begun(log))
+        void noteChanges(
+          { add },
+          changesOf(held.job, log).filter((c) => !c.noted),
+          '',
+        ).catch(() => undefined);
+      held.edit(...given);
+    },
+  });
+  const open = { ...held, edit };
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
-  const { units, swap } = useUnits(open?.job.units ?? 'mm');
-  const planned = usePlan(id, open?.job, shop);
-  useTitle(open?.job.name ?? '');
-  const drawing = open?.job.drawing;
-  const part = useMemo(() => (drawing ? readDrawing(drawing) : undefined), [drawing]);
-  const route = planned.plan?.routes[0];
+  const { job } = open;
+  const { units, swap } = useUnits(job.units);
+  const shared = useSharedBar(id, job, whole);
+  const { shop } = shared;
+  const planned = usePlan(id, job, shop);
+  const { drawing } = job;
+  const part = useMemo(() => readDrawing(drawing), [drawing]);
+  const started = useMemo(() => startedPiece(job, part), [job, part]);
+  const { plan, older } = planned;
+  const route = plan?.routes[0];
   const steps = useMemo(() => route?.setups.flatMap((s) => s.steps) ?? [], [route]);
   const asksFor = search.get('at') ?? undefined;
   const [said, setSaid] = useState<string>();
@@ -47,8 +96,7 @@ export function JobPage() {
     setChosen(asksFor);
     setSaid(undefined);
   }
-  const undo = open?.undo;
-  const redo = open?.redo;
+  const { undo, redo } = open;
   const choose = useCallback((at: string) => setChosen(at), []);
   const move = useCallback(
     (by: number) =>
@@ -69,44 +117,21 @@ export function JobPage() {
         '[': () => move(-1),
         ']': () => move(1),
         u: swap,
-        'Ctrl+z': () => undo?.(),
-        'Ctrl+Shift+z': () => redo?.(),
-        'Ctrl+y': () => redo?.(),
+        'Ctrl+z': undo,
+        'Ctrl+Shift+z': redo,
+        'Ctrl+y': redo,
       }),
       [id, navigate, move, swap, undo, redo],
     ),
   );
-
-  if (open === undefined || !shop || !log)
-    return (
-      <div className="page">
-        <Head />
-        <p className="scroll quiet">Opening the job…</p>
-      </div>
-    );
-  if (open === null || !part)
-    return (
-      <div className="page">
-        <Head />
-        <main className="scroll">
-          <h1>No such job here</h1>
-          <p>
-            It may be in another browser, or deleted. <Link to="/jobs">Jobs</Link>
-          </p>
-        </main>
-      </div>
-    );
-
-  const { job } = open;
-  const plan = planned.plan;
   const step = steps.find((s) => s.id === chosen) ?? steps[0];
   const setupId = stage === 'holding' ? (chosen === 'left-1' ? 'left-1' : 'right-1') : undefined;
   const setup = route?.setups.find((s) => (setupId === undefined ? s.steps.some((o) => o.id === step?.id) : s.id === setupId));
-  const ofDrawing = new Set(part.findings.map(findingKey));
-  const findings = [
-    ...part.findings,
-    ...(plan?.findings ?? []).filter((f) => !ofDrawing.has(findingKey(f)) && !(planned.older && stagesOf(f).includes('drawing'))),
-  ];
+  const findings = useMemo(() => {
+    const own = [...part.findings, ...(started?.findings ?? []), ...shared.findings];
+    const ofDrawing = new Set(own.map(findingKey));
+    return [...own, ...(plan?.findings ?? []).filter((f) => !ofDrawing.has(findingKey(f)) && !(older && stagesOf(f).includes('drawing')))];
+  }, [part, started, shared, plan, older]);
   const view: JobView = {
     findings,
     id,
@@ -114,8 +139,10 @@ export function JobPage() {
     job,
     shop,
     part,
+    started,
+    barLeft: shared.left,
     plan,
-    older: planned.older,
+    older,
     log,
     add,
     units,
@@ -127,42 +154,28 @@ export function JobPage() {
     choose,
     move,
   };
-  const barId = route?.bar.id;
-  const bar = shop.bars.find((b) => b.id === barId);
+  const { look } = useSteady({ look: () => view });
+  const bar = shop.bars.find((b) => b.id === route?.bar.id);
   if (stage === 'bench') return <Bench view={view} />;
   return (
     <div className="page">
-      <Head>
-        <h1 className="job">{job.name}</h1>
-        <span>
-          {job.pieces} piece{job.pieces > 1 ? 's' : ''}
-        </span>
-        <span className="quiet">{bar?.name ?? materialOf(job.drawing.material).name}</span>
-        <Button variant="link" onClick={swap} aria-label={`units: ${units === 'mm' ? 'mm' : 'inch'}`}>
-          {units === 'mm' ? 'mm' : 'inch'}
-        </Button>
-        <span className="quiet" data-testid="saved">
-          {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}
-        </span>
-        <span className={findings.some((f) => f.severity === 'stop') ? 'out' : ''} data-testid="checks">
-          {findings.length} check{findings.length === 1 ? '' : 's'}
-        </span>
-        <Dropdown align="end">
-          <Dropdown.Toggle variant="link">menu</Dropdown.Toggle>
-          <Dropdown.Menu>
-            <Dropdown.Item as="button" disabled={!open.canUndo} onClick={open.undo}>
-              undo
-            </Dropdown.Item>
-            <Dropdown.Item as="button" disabled={!open.canRedo} onClick={open.redo}>
-              redo
-            </Dropdown.Item>
-            <TakeOut view={view} onSaid={setSaid} />
-            <Dropdown.Item as="button" onClick={() => window.print()}>
-              print this sheet
-            </Dropdown.Item>
-          </Dropdown.Menu>
-        </Dropdown>
-      </Head>
+      <JobHead
+        name={job.name}
+        pieces={job.pieces}
+        stock={bar?.name ?? (started ? 'a piece already started' : materialOf(job.drawing.material).name)}
+        units={units}
+        state={open.state}
+        checks={findings.length}
+        stopped={findings.some((f) => f.severity === 'stop')}
+        canUndo={open.canUndo}
+        canRedo={open.canRedo}
+        empty={part.contour.length === 0}
+        swap={swap}
+        undo={open.undo}
+        redo={open.redo}
+        look={look}
+        onSaid={setSaid}
+      />
       <ShopRefused refused={shopRefused} />
       {open.says !== undefined && <Notice onClose={open.dismiss}>{open.says}</Notice>}
       {said !== undefined && <Notice onClose={() => setSaid(undefined)}>{said}</Notice>}
@@ -177,6 +190,65 @@ export function JobPage() {
   );
 }
 
+interface JobHeadProps {
+  readonly name: string;
+  readonly pieces: number;
+  readonly stock: string;
+  readonly units: Units;
+  readonly state: SaveState;
+  readonly checks: number;
+  readonly stopped: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly empty: boolean;
+  readonly swap: () => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly look: () => JobView;
+  readonly onSaid: (says: string) => void;
+}
+
+/** What the job is, in the one head line, and its menu. */
+const JobHead = still(function JobHead(at: JobHeadProps) {
+  const { units } = at;
+  return (
+    <Head>
+      <h1 className="job">{at.name}</h1>
+      <span>
+        {at.pieces} piece{at.pieces > 1 ? 's' : ''}
+      </span>
+      <span className="quiet">{at.stock}</span>
+      <Button variant="link" onClick={at.swap} aria-label={`units: ${units === 'mm' ? 'mm' : 'inch'}`}>
+        {units === 'mm' ? 'mm' : 'inch'}
+      </Button>
+      <span className="quiet" data-testid="saved">
+        {at.state === 'saved' ? 'saved' : at.state === 'saving' ? 'saving' : 'not stored'}
+      </span>
+      <span className={at.stopped ? 'out' : ''} data-testid="checks">
+        {at.checks} check{at.checks === 1 ? '' : 's'}
+      </span>
+      <Dropdown align="end">
+        <Dropdown.Toggle variant="link">menu</Dropdown.Toggle>
+        <Dropdown.Menu>
+          <Dropdown.Item as="button" disabled={!at.canUndo} onClick={at.undo}>
+            undo
+          </Dropdown.Item>
+          <Dropdown.Item as="button" disabled={!at.canRedo} onClick={at.redo}>
+            redo
+          </Dropdown.Item>
+          <TakeOut look={at.look} empty={at.empty} onSaid={at.onSaid} />
+          <Dropdown.Item as="button" onClick={() => window.print()}>
+            print this sheet
+          </Dropdown.Item>
+        </Dropdown.Menu>
+      </Dropdown>
+    </Head>
+  );
+});
+
+/** Puts the cursor into the cell of what was pressed in the picture. */
+const goTo = (cell: string) => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus();
+
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
   const typed = useMemo(
@@ -186,7 +258,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       ),
     [job.drawing.outside, job.drawing.boreRight, job.drawing.boreLeft],
   );
-  const marks = useMemo(() => (stage === 'inspection' ? marksOf(view) : undefined), [view, stage]);
+  const marks = stage === 'inspection' ? marksOf(view) : undefined;
   const held = stage === 'holding' || stage === 'route';
   const shown = held && plan && setup ? plan.part : part;
   const bar = shop.bars.find((b) => b.id === plan?.routes[0]?.bar.id);
@@ -198,13 +270,14 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       typed={typed}
       show={held && setup ? stage : stage === 'inspection' ? 'inspection' : 'drawing'}
       findings={view.findings}
-      setup={setup}
+      {...(view.started && { stock: view.started.region })}
+      setup={held ? setup : undefined}
       step={stage === 'route' ? step : undefined}
-      holding={shop.holdings.find((h) => h.id === setup?.holding)}
-      {...(radius !== undefined && { barRadius: radius })}
+      holding={held ? shop.holdings.find((h) => h.id === setup?.holding) : undefined}
+      {...(held && radius !== undefined && { barRadius: radius })}
       {...(marks && { marks })}
       chosen={stage === 'drawing' ? view.chosen : undefined}
-      onPick={(cell) => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus()}
+      onPick={goTo}
     />
   );
 }

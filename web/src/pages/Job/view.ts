@@ -1,4 +1,4 @@
-import type { Entry, Finding, Job, Part, Plan, Setup, Shop, Step, Units } from '@obra/core';
+import type { Entry, Figure, Finding, Job, Part, Plan, Setup, Shop, StartedPiece, Step, Units } from '@obra/core';
 import type { useLog } from '../../data/log';
 import type { OpenJob } from '../../data/session';
 
@@ -10,6 +10,10 @@ export interface JobView {
   readonly shop: Shop;
   /** the drawing as typed now */
   readonly part: Part;
+  /** what the job starts as, where that is no fresh bar */
+  readonly started: StartedPiece | undefined;
+  /** what other jobs leave of its bar, where it is cut after them */
+  readonly barLeft: Figure | undefined;
   readonly plan: Plan | undefined;
   readonly older: boolean;
   /** the checks as they stand: of the drawing as typed now, and of the plan where it answers it */

@@ -1,28 +1,35 @@
 import {
+  type Cell,
   type Detail,
   type DetailKind,
   detailWords,
   type Drawing as DrawingOfJob,
   type Edit,
   figure,
+  type Finding,
+  type Job,
   materialOf,
   materials,
-  type Section,
   stagesOf,
   volumeOfPart,
   widestOf,
   type ListName,
+  type Part,
   pathOf,
+  type Units,
+  blankRow,
 } from '@obra/core';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { Button, Dropdown, Form } from 'react-bootstrap';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../app/keys';
+import { still, useSteady } from '../../../app/useSteady';
 import { newId } from '../../../data/ids';
 import { Big, Checks } from '../../../slate';
 import { fillOf } from '../../Handbook/cell';
 import type { JobView } from '../view';
 import { focusSoon } from './cells';
+import { Changes } from './Changes';
 import { asksOf, DetailsTable, placesFor } from './DetailsTable';
 import { addFit, Fits } from './Fits';
 import { Lengths } from './Lengths';
@@ -30,6 +37,7 @@ import { addRelation, Relations } from './Relations';
 import { RowCard } from './RowCard';
 import { RowsTable } from './RowsTable';
 import { addSample, Samples } from './Samples';
+import { Started, startFromPiece } from './Started';
 import { TitleBlock } from './TitleBlock';
 
 const TemplateDialog = lazy(() => import('./TemplateDialog').then((m) => ({ default: m.TemplateDialog })));
@@ -48,10 +56,9 @@ export function Drawing({ view }: { readonly view: JobView }) {
   const add = (list: ListName, after?: string) => {
     const rows = job.drawing[list];
     const id = newId();
-    const blank: Section = { id, size: { text: '', units }, length: { text: '', units } };
     const at = after === undefined ? -1 : rows.findIndex((r) => r.id === after);
     const next = at >= 0 ? rows[at + 1]?.id : undefined;
-    open.edit([{ op: 'put', at: pathOf(list, id), value: blank, ...(next !== undefined && { before: next }) }]);
+    open.edit([{ op: 'put', at: pathOf(list, id), value: blankRow(id, units), ...(next !== undefined && { before: next }) }]);
     focusSoon(`${id}.size`);
   };
   const rowHere = [...outside, ...boreRight, ...boreLeft].find((r) => r.id === chosen)?.id ?? outside[0]?.id;
@@ -94,107 +101,53 @@ export function Drawing({ view }: { readonly view: JobView }) {
     ]);
     setAsking(undefined);
   };
+  const acts = useSteady<ToolActs>({
+    add: (list) => add(list, job.drawing[list].at(-1)?.id),
+    cut,
+    fit: () => rowHere !== undefined && addFit(view, rowHere),
+    relate: () => rowHere !== undefined && addRelation(view, rowHere),
+    sample: () => addSample(view),
+    start: () => startFromPiece(view),
+    show: (what) => setShown(shown === what ? undefined : what),
+    ask: setAsking,
+    undo: open.undo,
+    redo: open.redo,
+  });
   const findings = view.findings.filter((f) => stagesOf(f).includes('drawing'));
-  const rows = part.features.filter((f) => f.side === 'outside');
-  const widest = rows.toSorted((x, y) => widestOf(y).nominal - widestOf(x).nominal)[0];
   return (
     <div className="work">
-      <aside className="slate" aria-label="Slate">
-        <h2>{part.length > 0 ? 'The part' : 'Type the first row'}</h2>
-        {part.length > 0 && (
-          <Big figure={figure('length', 'totalLength', { rows: rows.map((f) => f.near - f.far) })} units={units}>
-            long
-          </Big>
-        )}
-        {widest && (
-          <Big figure={figure('diameter', 'toSize', { size: widestOf(widest).nominal })} units={units} size="mid">
-            largest diameter
-          </Big>
-        )}
-        {part.contour.length > 0 && (
-          <Big figure={figure('mass', 'mass', { volume: volumeOfPart(part), density: materialOf(material).density })} units={units} size="mid">
-            finished
-          </Big>
-        )}
-        <hr />
-        {findings.length === 0 ? (
-          <p className="quiet m-0">No checks open.</p>
-        ) : (
-          <Checks findings={findings} units={units} apply={(e, to) => open.edit(e, to)} dark />
-        )}
-      </aside>
+      <Slate part={part} material={material} findings={findings} units={units} apply={open.edit} />
       <main className="sheet">
-        <JobLine view={view} />
+        <JobLine
+          name={job.name}
+          customer={job.customer ?? ''}
+          pieces={job.pieces}
+          material={material}
+          untoleranced={job.drawing.untoleranced}
+          overall={job.drawing.overall}
+          choices={job.choices}
+          units={units}
+          edit={open.edit}
+        />
         <RowCard view={view} />
         <RowsTable view={view} list="outside" onAdd={(after) => add('outside', after)} />
         {boreRight.length > 0 && <RowsTable view={view} list="boreRight" onAdd={(after) => add('boreRight', after)} />}
         {boreLeft.length > 0 && <RowsTable view={view} list="boreLeft" onAdd={(after) => add('boreLeft', after)} />}
-        <div className="d-flex gap-2 mb-3 flex-wrap">
-          <Button variant="outline-dark" onClick={() => add('outside', outside.at(-1)?.id)}>
-            add a row
-          </Button>
-          <Button variant="outline-dark" onClick={() => add('boreRight', boreRight.at(-1)?.id)}>
-            hole in end A
-          </Button>
-          <Button variant="outline-dark" onClick={() => add('boreLeft', boreLeft.at(-1)?.id)}>
-            hole in end B
-          </Button>
-          <Dropdown>
-            <Dropdown.Toggle variant="outline-dark" disabled={outside.length === 0}>
-              cut in it
-            </Dropdown.Toggle>
-            <Dropdown.Menu>
-              {onTheLathe.map((kind) => (
-                <Dropdown.Item as="button" key={kind} disabled={placesFor(asksOf[kind].on, job.drawing).length === 0} onClick={() => cut(kind)}>
-                  {detailWords[kind]}
-                </Dropdown.Item>
-              ))}
-              <Dropdown.Divider />
-              <Dropdown.Header>beside the lathe</Dropdown.Header>
-              {besideIt.map((kind) => (
-                <Dropdown.Item as="button" key={kind} onClick={() => cut(kind)}>
-                  {detailWords[kind]}
-                </Dropdown.Item>
-              ))}
-            </Dropdown.Menu>
-          </Dropdown>
-          <Dropdown>
-            <Dropdown.Toggle variant="outline-dark">more</Dropdown.Toggle>
-            <Dropdown.Menu>
-              <Dropdown.Item as="button" disabled={rowHere === undefined} onClick={() => rowHere !== undefined && addFit(view, rowHere)}>
-                fit to a piece
-              </Dropdown.Item>
-              <Dropdown.Item as="button" disabled={rowHere === undefined} onClick={() => rowHere !== undefined && addRelation(view, rowHere)}>
-                runs true to
-              </Dropdown.Item>
-              <Dropdown.Item as="button" onClick={() => addSample(view)}>
-                size from a sample
-              </Dropdown.Item>
-              <Dropdown.Item as="button" active={shown === 'lengths'} onClick={() => setShown(shown === 'lengths' ? undefined : 'lengths')}>
-                lengths and their tolerances
-              </Dropdown.Item>
-              <Dropdown.Item as="button" active={shown === 'title'} onClick={() => setShown(shown === 'title' ? undefined : 'title')}>
-                title and treatment
-              </Dropdown.Item>
-              <Dropdown.Divider />
-              <Dropdown.Item as="button" onClick={() => setAsking('template')}>
-                part from a few numbers
-              </Dropdown.Item>
-              <Dropdown.Item as="button" onClick={() => setAsking('dxf')}>
-                drawing from a DXF
-              </Dropdown.Item>
-            </Dropdown.Menu>
-          </Dropdown>
-          <Button variant="outline-dark" disabled={!open.canUndo} onClick={open.undo}>
-            undo
-          </Button>
-          <Button variant="outline-dark" disabled={!open.canRedo} onClick={open.redo}>
-            redo
-          </Button>
-        </div>
+        <Tools
+          cuttable={onTheLathe.filter((kind) => placesFor(asksOf[kind].on, job.drawing).length > 0)}
+          empty={outside.length === 0}
+          atRow={rowHere !== undefined}
+          shown={shown}
+          starts={job.startsAs !== undefined}
+          canUndo={open.canUndo}
+          canRedo={open.canRedo}
+          acts={acts}
+        />
         {shown === 'lengths' && <Lengths view={view} />}
         {shown === 'title' && <TitleBlock view={view} />}
+        <Changes view={view} />
         <DetailsTable view={view} />
+        <Started view={view} />
         <Fits view={view} />
         <Relations view={view} />
         <Samples view={view} />
@@ -210,6 +163,138 @@ export function Drawing({ view }: { readonly view: JobView }) {
     </div>
   );
 }
+
+interface ToolActs {
+  readonly add: (list: ListName) => void;
+  readonly cut: (kind: DetailKind) => void;
+  readonly fit: () => void;
+  readonly relate: () => void;
+  readonly sample: () => void;
+  readonly start: () => void;
+  readonly show: (what: 'lengths' | 'title') => void;
+  readonly ask: (what: 'template' | 'dxf') => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+}
+
+interface ToolsProps {
+  readonly cuttable: readonly DetailKind[];
+  readonly empty: boolean;
+  readonly atRow: boolean;
+  readonly shown: 'lengths' | 'title' | undefined;
+  readonly starts: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly acts: ToolActs;
+}
+
+/** What can be put into the drawing, under its rows. */
+const Tools = still(function Tools({ cuttable, empty, atRow, shown, starts, canUndo, canRedo, acts }: ToolsProps) {
+  return (
+    <div className="d-flex gap-2 mb-3 flex-wrap">
+      <Button variant="outline-dark" onClick={() => acts.add('outside')}>
+        add a row
+      </Button>
+      <Button variant="outline-dark" onClick={() => acts.add('boreRight')}>
+        hole in end A
+      </Button>
+      <Button variant="outline-dark" onClick={() => acts.add('boreLeft')}>
+        hole in end B
+      </Button>
+      <Dropdown>
+        <Dropdown.Toggle variant="outline-dark" disabled={empty}>
+          cut in it
+        </Dropdown.Toggle>
+        <Dropdown.Menu>
+          {onTheLathe.map((kind) => (
+            <Dropdown.Item as="button" key={kind} disabled={!cuttable.includes(kind)} onClick={() => acts.cut(kind)}>
+              {detailWords[kind]}
+            </Dropdown.Item>
+          ))}
+          <Dropdown.Divider />
+          <Dropdown.Header>beside the lathe</Dropdown.Header>
+          {besideIt.map((kind) => (
+            <Dropdown.Item as="button" key={kind} onClick={() => acts.cut(kind)}>
+              {detailWords[kind]}
+            </Dropdown.Item>
+          ))}
+        </Dropdown.Menu>
+      </Dropdown>
+      <Dropdown>
+        <Dropdown.Toggle variant="outline-dark">more</Dropdown.Toggle>
+        <Dropdown.Menu>
+          <Dropdown.Item as="button" disabled={!atRow} onClick={acts.fit}>
+            fit to a piece
+          </Dropdown.Item>
+          <Dropdown.Item as="button" disabled={!atRow} onClick={acts.relate}>
+            runs true to
+          </Dropdown.Item>
+          <Dropdown.Item as="button" onClick={acts.sample}>
+            size from a sample
+          </Dropdown.Item>
+          <Dropdown.Item as="button" active={shown === 'lengths'} onClick={() => acts.show('lengths')}>
+            lengths and their tolerances
+          </Dropdown.Item>
+          <Dropdown.Item as="button" active={shown === 'title'} onClick={() => acts.show('title')}>
+            title and treatment
+          </Dropdown.Item>
+          <Dropdown.Item as="button" disabled={starts} onClick={acts.start}>
+            a piece already started
+          </Dropdown.Item>
+          <Dropdown.Divider />
+          <Dropdown.Item as="button" onClick={() => acts.ask('template')}>
+            part from a few numbers
+          </Dropdown.Item>
+          <Dropdown.Item as="button" onClick={() => acts.ask('dxf')}>
+            drawing from a DXF
+          </Dropdown.Item>
+        </Dropdown.Menu>
+      </Dropdown>
+      <Button variant="outline-dark" disabled={!canUndo} onClick={acts.undo}>
+        undo
+      </Button>
+      <Button variant="outline-dark" disabled={!canRedo} onClick={acts.redo}>
+        redo
+      </Button>
+    </div>
+  );
+});
+
+interface SlateProps {
+  readonly part: Part;
+  readonly material: string;
+  readonly findings: readonly Finding[];
+  readonly units: Units;
+  readonly apply: JobView['open']['edit'];
+}
+
+/** The few numbers of the drawing, and its checks. */
+const Slate = still(function Slate({ part, material, findings, units, apply }: SlateProps) {
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const widest = rows.toSorted((x, y) => widestOf(y).nominal - widestOf(x).nominal)[0];
+  return (
+    <aside className="slate" aria-label="Slate">
+      <h2>{part.length > 0 ? 'The part' : 'Type the first row'}</h2>
+      {part.length > 0 && (
+        <Big figure={figure('length', 'totalLength', { rows: rows.map((f) => f.near - f.far) })} units={units}>
+          long
+        </Big>
+      )}
+      {widest && (
+        <Big figure={figure('diameter', 'toSize', { size: widestOf(widest).nominal })} units={units} size="mid">
+          largest diameter
+        </Big>
+      )}
+      {part.contour.length > 0 && (
+        <Big figure={figure('mass', 'mass', { volume: volumeOfPart(part), density: materialOf(material).density })} units={units} size="mid">
+          finished
+        </Big>
+      )}
+      <hr />
+      {findings.length === 0 ? <p className="quiet m-0">No checks open.</p> : <Checks findings={findings} units={units} apply={apply} dark />}
+    </aside>
+  );
+});
 
 /** A size that the Handbook hands back goes into its cell once, as one step of the history. */
 function useFill({ job, open }: JobView): void {
@@ -227,18 +312,28 @@ function useFill({ job, open }: JobView): void {
   }, [location, navigate, open, job]);
 }
 
+interface JobLineProps {
+  readonly name: string;
+  readonly customer: string;
+  readonly pieces: number;
+  readonly material: string;
+  readonly untoleranced: Cell;
+  readonly overall: Cell | undefined;
+  readonly choices: Job['choices'];
+  readonly units: Units;
+  readonly edit: JobView['open']['edit'];
+}
+
 /** What the job is called, who it is for, of what, how many; the rule for sizes without a tolerance and the overall length. */
-function JobLine({ view }: { readonly view: JobView }) {
-  const { job, open, units } = view;
-  const { material, untoleranced, overall } = job.drawing;
+const JobLine = still(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
   return (
     <div className="d-flex gap-2 mb-2 flex-wrap">
-      <Text label="Name" value={job.name} wide={190} onType={(t) => open.edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
+      <Text label="Name" value={name} wide={190} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
       <Text
         label="Customer"
-        value={job.customer ?? ''}
+        value={customer}
         wide={150}
-        onType={(t) => open.edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
+        onType={(t) => edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
       />
       <Form.Group controlId="pieces" style={{ width: 60 }}>
         <Form.Label className="m-0 quiet">Pieces</Form.Label>
@@ -246,10 +341,10 @@ function JobLine({ view }: { readonly view: JobView }) {
           type="number"
           min={1}
           max={50}
-          value={job.pieces}
+          value={pieces}
           onChange={(e) => {
             const n = Math.round(Number(e.target.value));
-            if (n >= 1 && n <= 50) open.edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces');
+            if (n >= 1 && n <= 50) edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces');
           }}
         />
       </Form.Group>
@@ -258,9 +353,9 @@ function JobLine({ view }: { readonly view: JobView }) {
         <Form.Select
           value={material}
           onChange={(e) => {
-            open.edit([
+            edit([
               { op: 'put', at: 'drawing/material', value: e.target.value },
-              ...job.choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
+              ...choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
             ]);
           }}>
           {materials.map((m) => (
@@ -275,7 +370,7 @@ function JobLine({ view }: { readonly view: JobView }) {
         value={untoleranced.text}
         wide={130}
         onType={(t) => {
-          open.edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
+          edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
         }}
       />
       <Text
@@ -283,7 +378,7 @@ function JobLine({ view }: { readonly view: JobView }) {
         value={overall?.text ?? ''}
         wide={84}
         onType={(t) =>
-          open.edit(
+          edit(
             [
               t === ''
                 ? { op: 'remove', at: 'drawing/overall' }
@@ -296,7 +391,7 @@ function JobLine({ view }: { readonly view: JobView }) {
       />
     </div>
   );
-}
+});
 
 function Text({
   label,

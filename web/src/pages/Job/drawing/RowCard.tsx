@@ -1,8 +1,10 @@
-import { type Cell, type Characteristic, placeFor, stackOf, writeSentence, facesNamed, lists, pathOf } from '@obra/core';
+import { type Cell, type Characteristic, placeFor, stackOf, writeSentence, facesNamed, lists, pathOf, type ListName } from '@obra/core';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { type CellOfJob, writeCell } from '../../Handbook/cell';
+import { still } from '../../../app/useSteady';
 import type { JobView } from '../view';
+import { type Place, PlaceSelect } from './Cell';
 import { facesToStart } from './cells';
 
 const cares: readonly (readonly [Characteristic['care'], string])[] = [
@@ -19,10 +21,40 @@ export function RowCard({ view }: { readonly view: JobView }) {
   const at = rows.findIndex((r) => r.id === chosen);
   const row = rows[at];
   if (!list || !row) return <p className="rowcard quiet">Type 25 h6 x 40 in a size cell and press Enter; a row’s own settings stand here.</p>;
-  const sizes = part.characteristics.filter((c) => c.of === row.id);
-  const starts = [{ ref: '', says: 'its own edge' }, ...facesToStart(job.drawing.outside, row.id)];
   const face = facesNamed(job.drawing);
   const stack = stackOf(part, face(`${row.id}.near`) ?? '', face(`${row.id}.far`) ?? '');
+  return (
+    <Card
+      job={view.id}
+      list={list}
+      at={at}
+      id={row.id}
+      from={row.from}
+      size={row.size}
+      sizes={part.characteristics.filter((c) => c.of === row.id && c.is !== 'runout').map((c) => ({ id: c.id, words: wordOf(c), care: c.care }))}
+      starts={facesToStart(job.drawing.outside, row.id)}
+      stack={stack && stack.through.length > 1 ? `row ${writeSentence(stack.says, units)}` : undefined}
+      edit={open.edit}
+    />
+  );
+}
+
+interface CardProps {
+  readonly job: string;
+  readonly list: ListName;
+  readonly at: number;
+  readonly id: string;
+  readonly from: string | undefined;
+  readonly size: Cell;
+  readonly sizes: readonly { readonly id: string; readonly words: string; readonly care: Characteristic['care'] }[];
+  readonly starts: readonly Place[];
+  readonly stack: string | undefined;
+  readonly edit: JobView['open']['edit'];
+}
+
+const Card = still(function Card({ job, list, at, id, from, size, sizes, starts, stack, edit }: CardProps) {
+  const own: readonly Place[] = [{ ref: '', says: 'its own edge' }, ...starts];
+  const path = pathOf(list, id);
   return (
     <div className="rowcard">
       <b>
@@ -30,49 +62,40 @@ export function RowCard({ view }: { readonly view: JobView }) {
       </b>
       <label>
         length from{' '}
-        <Form.Select
-          value={row.from ?? ''}
-          onChange={(e) => {
-            const path = pathOf(list, row.id);
-            open.edit([
-              e.target.value === '' ? { op: 'remove', at: `${path}/from` } : { op: 'put', at: `${path}/from`, value: e.target.value },
+        <PlaceSelect
+          label="length from"
+          places={own}
+          value={from ?? ''}
+          onChoose={(ref) =>
+            edit([
+              ref === '' ? { op: 'remove', at: `${path}/from` } : { op: 'put', at: `${path}/from`, value: ref },
               { op: 'remove', at: `${path}/to` },
-            ]);
-          }}>
-          {(row.from === undefined || starts.some((s) => s.ref === row.from)
-            ? starts
-            : [...starts, { ref: row.from, says: 'a face not there now' }]
-          ).map((s) => (
-            <option key={s.ref} value={s.ref}>
-              {s.says}
-            </option>
-          ))}
-        </Form.Select>
+            ])
+          }
+        />
       </label>
-      {sizes
-        .filter((c) => c.is !== 'runout')
-        .map((c) => (
-          <label key={c.id}>
-            {wordOf(c)}{' '}
-            <Form.Select
-              aria-label={`care for the ${wordOf(c)}`}
-              value={c.care}
-              onChange={(e) => open.edit([{ op: 'put', at: `drawing/care/${c.id}`, value: e.target.value }])}>
-              {cares.map(([value, words]) => (
-                <option key={value} value={value}>
-                  {words}
-                </option>
-              ))}
-            </Form.Select>
-          </label>
-        ))}
-      {stack && stack.through.length > 1 && <span className="quiet">row {writeSentence(stack.says, units)}</span>}
-      <Link className="look-up" to={handbookFor(row.size, { job: view.id, list, row: row.id })}>
+      {sizes.map((c) => (
+        <label key={c.id}>
+          {c.words}{' '}
+          <Form.Select
+            aria-label={`care for the ${c.words}`}
+            value={c.care}
+            onChange={(e) => edit([{ op: 'put', at: `drawing/care/${c.id}`, value: e.target.value }])}>
+            {cares.map(([value, words]) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </Form.Select>
+        </label>
+      ))}
+      {stack !== undefined && <span className="quiet">{stack}</span>}
+      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>
         look up
       </Link>
     </div>
   );
-}
+});
 
 const wordOf = (c: Characteristic): string =>
   c.id.endsWith('.nearDiameter')

@@ -1,72 +1,182 @@
-import { applyEdits, type Edit, pastedRows, type Section, type ListName, pathOf } from '@obra/core';
+import {
+  applyEdits,
+  type Cell,
+  type Edit,
+  type Feature,
+  type Finding,
+  gravestFirst,
+  type Job,
+  type ListName,
+  parseSize,
+  pastedRows,
+  pathOf,
+  type Section,
+  stagesOf,
+  subjectOf,
+  type Units,
+} from '@obra/core';
 import { useState } from 'react';
+import { still, useSteady } from '../../../app/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
-import { type Column, focusSoon } from './cells';
-import { Row } from './Row';
+import { cellEdit, cellOf, focusSoon } from './cells';
+import { Row, type RowActs } from './Row';
+import { rowSaid } from './rowSaid';
 
 interface Props {
   readonly view: JobView;
   readonly list: ListName;
+  /** rows of the piece as it is now, in place of the drawing's */
+  readonly started?: boolean;
   readonly onAdd: (after?: string) => void;
 }
 
+const rowsOf = (job: Job, list: ListName, started: boolean): readonly Section[] => (started ? (job.startsAs?.[list] ?? []) : job.drawing[list]);
+
 /** Rows of one list: the outside from end A, or a hole from its mouth inwards. */
-export function RowsTable({ view, list, onAdd }: Props) {
-  const { job, part, open, units } = view;
-  const rows = job.drawing[list];
+export function RowsTable({ view, list, started = false, onAdd }: Props) {
+  const { job, open, units } = view;
+  const rows = rowsOf(job, list, started);
+  const features = (started ? view.started?.piece : view.part)?.features ?? [];
+  const path = (id: string) => pathOf(list, id, started ? 'startsAs' : 'drawing');
   const [marks, setMarks] = useState<readonly string[]>([]);
   const marked = rows.filter((r) => marks.includes(r.id));
-  const threads = part.features.some(
+  const threads = features.some(
     (f) => f.form === 'thread' && (list === 'outside' ? f.side === 'outside' : f.side === (list === 'boreRight' ? 'right' : 'left')),
   );
   const outside = list === 'outside';
   const place = (moving: Section, before: string | undefined): readonly Edit[] => [
-    { op: 'remove', at: pathOf(list, moving.id) },
-    { op: 'put', at: pathOf(list, moving.id), value: moving, ...(before !== undefined && { before }) },
+    { op: 'remove', at: path(moving.id) },
+    { op: 'put', at: path(moving.id), value: moving, ...(before !== undefined && { before }) },
   ];
-  const move = (id: string, by: -1 | 1) => {
-    const at = rows.findIndex((r) => r.id === id);
-    const row = rows[at];
-    if (!row || (by < 0 && at === 0) || (by > 0 && at === rows.length - 1)) return;
-    open.edit(place(row, (by < 0 ? rows[at - 1] : rows[at + 2])?.id));
-    focusSoon(`${id}.size`);
+  const find = (id: string) => rows.find((r) => r.id === id);
+  /** what is typed in this row goes into these */
+  const together = (row: Section) => (marked.length > 1 && marked.includes(row) ? marked : [row]);
+  const acts: RowActs = {
+    put: (id, column, text) => {
+      const row = find(id);
+      if (row)
+        open.edit(
+          together(row).map((r) => cellEdit(path(r.id), r, column, text, units)),
+          'job',
+          `${id}.${column}`,
+        );
+    },
+    split: (id) => {
+      const row = find(id);
+      const m = row && /^(.*\S)\s+[xX×]\s+(\S.*)$/.exec(row.size.text);
+      if (!m || row.length.text.trim() !== '' || parseSize(m[1] ?? '', row.size.units, outside ? 'outside' : 'inside').kind === 'unknown')
+        return false;
+      open.edit([cellEdit(path(id), row, 'size', m[1] ?? '', units), cellEdit(path(id), row, 'length', m[2] ?? '', units)], 'job', `${id}.size`);
+      return true;
+    },
+    fillDown: (id, column) => {
+      const at = rows.findIndex((r) => r.id === id);
+      const row = rows[at];
+      if (!row) return;
+      const several = together(row);
+      const above = rows[at - 1];
+      const [from, ...to] = several.length > 1 ? several : above ? [above, row] : [];
+      const cell = from && cellOf(from, column);
+      if (to.length > 0) open.edit(to.map((r) => cellEdit(path(r.id), r, column, cell?.text ?? '', cell?.units ?? units)));
+    },
+    enter: (id, column) => {
+      const next = rows[rows.findIndex((r) => r.id === id) + 1];
+      if (next) focusSoon(`${next.id}.${column}`);
+      else onAdd(id);
+    },
+    move: (id, by) => {
+      const at = rows.findIndex((r) => r.id === id);
+      const row = rows[at];
+      if (!row || (by < 0 && at === 0) || (by > 0 && at === rows.length - 1)) return;
+      open.edit(place(row, (by < 0 ? rows[at - 1] : rows[at + 2])?.id));
+      focusSoon(`${id}.size`);
+    },
+    drop: (on, id) => {
+      const [from, to] = [rows.findIndex((r) => r.id === id), rows.findIndex((r) => r.id === on)];
+      const row = rows[from];
+      if (row && from !== to && to >= 0) open.edit(place(row, rows[from < to ? to + 1 : to]?.id));
+    },
+    mark: (id, how) => {
+      if (how === 'only') setMarks([id]);
+      else if (how === 'toggle') setMarks(marks.includes(id) ? marks.filter((m) => m !== id) : [...marks, id]);
+      else {
+        const next = rows[rows.findIndex((r) => r.id === id) + how];
+        if (!next) return;
+        setMarks([...new Set([...(marks.length > 0 ? marks : [id]), id, next.id])]);
+        const column = document.activeElement instanceof HTMLElement ? document.activeElement.dataset['cell']?.split('.')[1] : undefined;
+        focusSoon(`${next.id}.${column ?? 'size'}`);
+      }
+    },
+    focus: (id) => {
+      if (!marks.includes(id)) setMarks([id]);
+      view.choose(id);
+    },
+    remove: (id) => {
+      const row = find(id);
+      if (row) open.edit(together(row).map((r) => ({ op: 'remove' as const, at: path(r.id) })));
+    },
+    paste: (id, text) => {
+      const pasted = pastedRows(text, units, newId, list);
+      const at = rows.findIndex((r) => r.id === id);
+      const row = rows[at];
+      if (!pasted || !row) return false;
+      const blank = row.size.text.trim() === '' && row.length.text.trim() === '';
+      const before = rows[blank ? at + 1 : at]?.id;
+      const edits: Edit[] = [
+        ...(blank ? [{ op: 'remove' as const, at: path(id) }] : []),
+        ...pasted.map((p): Edit => ({ op: 'put', at: path(p.id), value: p, ...(before !== undefined && { before }) })),
+      ];
+      open.edit(edits);
+      const last = rowsOf(applyEdits(job, edits), list, started).find((r) => r.id === pasted.at(-1)?.id);
+      if (last) focusSoon(`${last.id}.size`);
+      return true;
+    },
   };
-  const dropped = (on: Section, id: string) => {
-    const from = rows.findIndex((r) => r.id === id);
-    const to = rows.findIndex((r) => r.id === on.id);
-    const row = rows[from];
-    if (!row || from === to || to < 0) return;
-    open.edit(place(row, (from < to ? rows[to + 1] : on)?.id));
-  };
-  const mark = (row: Section, how: 'only' | 'toggle' | -1 | 1) => {
-    if (how === 'only') setMarks([row.id]);
-    else if (how === 'toggle') setMarks(marks.includes(row.id) ? marks.filter((m) => m !== row.id) : [...marks, row.id]);
-    else {
-      const next = rows[rows.findIndex((r) => r.id === row.id) + how];
-      if (!next) return;
-      setMarks([...new Set([...(marks.length > 0 ? marks : [row.id]), row.id, next.id])]);
-      const column = document.activeElement instanceof HTMLElement ? document.activeElement.dataset['cell']?.split('.')[1] : undefined;
-      focusSoon(`${next.id}.${column ?? 'size'}`);
-    }
-  };
-  const paste = (row: Section, text: string): boolean => {
-    const pasted = pastedRows(text, units, newId, list);
-    if (!pasted) return false;
-    const at = rows.findIndex((r) => r.id === row.id);
-    const blank = row.size.text.trim() === '' && row.length.text.trim() === '';
-    const before = rows[blank ? at + 1 : at]?.id;
-    const edits: Edit[] = [
-      ...(blank ? [{ op: 'remove' as const, at: pathOf(list, row.id) }] : []),
-      ...pasted.map((p): Edit => ({ op: 'put', at: pathOf(list, p.id), value: p, ...(before !== undefined && { before }) })),
-    ];
-    open.edit(edits);
-    const last = applyEdits(job, edits).drawing[list].find((r) => r.id === pasted.at(-1)?.id);
-    if (last) focusSoon(`${last.id}.size`);
-    return true;
-  };
+  const steady = useSteady(acts);
   return (
-    <table className="rows mb-2" aria-label={outside ? 'Rows from the right-hand end A' : `Hole in end ${list === 'boreRight' ? 'A' : 'B'}`}>
+    <Lines
+      rows={rows}
+      features={features}
+      checks={view.findings}
+      rule={job.drawing.untoleranced}
+      units={units}
+      list={list}
+      started={started}
+      threads={threads}
+      marked={marked.length > 1 ? marks : none}
+      acts={steady}
+    />
+  );
+}
+
+const none: readonly string[] = [];
+
+interface LinesProps {
+  readonly rows: readonly Section[];
+  readonly features: readonly Feature[];
+  readonly checks: readonly Finding[];
+  readonly rule: Cell;
+  readonly units: Units;
+  readonly list: ListName;
+  readonly started: boolean;
+  readonly threads: boolean;
+  readonly marked: readonly string[];
+  readonly acts: RowActs;
+}
+
+const Lines = still(function Lines({ rows, features, checks, rule, units, list, started, threads, marked, acts }: LinesProps) {
+  const outside = list === 'outside';
+  const read = new Map(features.map((f) => [f.id, f]));
+  const gravest = new Map<string, Finding>();
+  for (const f of gravestFirst(checks.filter((o) => stagesOf(o).includes('drawing')))) {
+    const row = subjectOf(f);
+    if (!gravest.has(row)) gravest.set(row, f);
+  }
+  return (
+    <table
+      className="rows mb-2"
+      aria-label={`${started ? 'As it is: ' : ''}${outside ? 'rows from the right-hand end A' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}`}>
       <thead>
         <tr>
           <th style={{ width: 30 }}>
@@ -85,29 +195,24 @@ export function RowsTable({ view, list, onAdd }: Props) {
         </tr>
       </thead>
       <tbody>
-        {rows.map((row, i) => (
-          <Row
-            key={row.id}
-            view={view}
-            row={row}
-            list={list}
-            number={i + 1}
-            last={i === rows.length - 1}
-            threads={threads}
-            marked={marked}
-            above={rows[i - 1]}
-            onMark={(how) => mark(row, how)}
-            onMove={(by) => move(row.id, by)}
-            onDropped={(id) => dropped(row, id)}
-            onPaste={(text) => paste(row, text)}
-            onEnter={(column: Column) => {
-              const next = rows[i + 1];
-              if (next) focusSoon(`${next.id}.${column}`);
-              else onAdd(row.id);
-            }}
-          />
-        ))}
+        {rows.map((row, i) => {
+          const last = i === rows.length - 1;
+          return (
+            <Row
+              key={row.id}
+              row={row}
+              list={list}
+              where={started ? ', as it is' : ''}
+              number={i + 1}
+              last={last}
+              threads={threads}
+              marked={marked.includes(row.id)}
+              acts={acts}
+              {...rowSaid({ row, list, last, feature: read.get(row.id), check: gravest.get(row.id), rule, units })}
+            />
+          );
+        })}
       </tbody>
     </table>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { type Drawing, likelyNominals, parseLength, parsePitch, sampleDoubt, unworn, write, writeWithUnit } from '@obra/core';
+import { blankRow, type Drawing, likelyNominals, parseLength, parsePitch, pathOf, sampleDoubt, unworn, write, writeWithUnit } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
@@ -51,7 +51,7 @@ function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sa
   const put = (measured: Sample['measured'], typing: string) =>
     open.edit([{ op: 'put', at: `drawing/samples/#${sample.id}/measured`, value: measured }], 'job', typing);
   const take = (text: string) => {
-    if (row) open.edit([cellEdit(list, row, aspect === 'length' ? 'length' : 'size', text, units)]);
+    if (row) open.edit([cellEdit(pathOf(list, row.id), row, aspect === 'length' ? 'length' : 'size', text, units)]);
   };
   const taken = aspect === 'length' ? row?.length.text : row?.size.text;
   const targets = [
@@ -144,9 +144,7 @@ export function addSample({ open, units, shop }: JobView, of?: string): void {
   const row = newId();
   const value: Sample = { id, of: of ?? `${row}.diameter`, measured: { readings: [{ text: '', units }], gauge } };
   open.edit([
-    ...(of === undefined
-      ? [{ op: 'put' as const, at: `drawing/outside/#${row}`, value: { id: row, size: { text: '', units }, length: { text: '', units } } }]
-      : []),
+    ...(of === undefined ? [{ op: 'put' as const, at: `drawing/outside/#${row}`, value: blankRow(row, units) }] : []),
     { op: 'put', at: `drawing/samples/#${id}`, value },
   ]);
   focusSoon(`${id}.readings`);

@@ -1,10 +1,10 @@
-import { type Cell, type Edit, type ListName, pathOf, type Section, type Shop } from '@obra/core';
+import type { Cell, Edit, Section, Shop } from '@obra/core';
 
 export type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 
 /** Puts a text into a cell of a row; an empty one that may be absent is taken out. A cell keeps the unit that it was begun in. */
-export function cellEdit(list: ListName, row: Section, column: Column, text: string, units: Cell['units']): Edit {
-  const at = `${pathOf(list, row.id)}/${column}`;
+export function cellEdit(path: string, row: Section, column: Column, text: string, units: Cell['units']): Edit {
+  const at = `${path}/${column}`;
   if (column === 'note') return text === '' ? { op: 'remove', at } : { op: 'put', at, value: text };
   const before = row[column];
   const value: Cell = { text, units: before && before.text.trim() !== '' ? before.units : units };

@@ -1,0 +1,103 @@
+import type { Bar, Job } from '../document';
+import { type Part, readDrawing } from '../drawing';
+import type { Finding } from '../finding';
+import { diameter, figure, length, parseLength, say, tidy } from '../quantity';
+import { outsideOf, type Region, regionOf, shifted } from '../stock';
+
+/** The name that the plan gives to a piece already started, where otherwise a bar of the rack stands. */
+export const STARTED = 'started';
+
+/** A piece already started: it is the stock, in place of a bar. */
+export interface StartedPiece {
+  /** what was measured, read like a drawing; its own right face is z = 0 */
+  readonly piece: Part;
+  /** the same in the coordinates of the part to be made */
+  readonly region: Region;
+  /** metal beyond the finished faces, mm; negative where the piece is short */
+  readonly beyondRight: number;
+  readonly beyondLeft: number;
+  readonly findings: readonly Finding[];
+}
+
+/** Reads what a job starts as; undefined where it starts from bar, and while nothing of the piece is typed. */
+export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
+  const starts = job.startsAs;
+  if (!starts || starts.outside.length === 0) return undefined;
+  const piece = readDrawing({
+    ...job.drawing,
+    relations: [],
+    mates: [],
+    samples: [],
+    care: {},
+    treatment: [],
+    untoleranced: { text: '+/-0.1', units: 'mm' },
+    outside: starts.outside,
+    boreRight: starts.boreRight,
+    boreLeft: starts.boreLeft,
+    details: starts.details,
+    overall: starts.overall ?? { text: '', units: 'mm' },
+  });
+  const beyond = parseLength(starts.beyondRight.text, starts.beyondRight.units);
+  const beyondRight = beyond.ok ? beyond.value : 0;
+  const region = shifted(regionOf(piece.contour), beyondRight);
+  const findings: Finding[] = piece.findings
+    .filter((f) => f.severity === 'stop')
+    .map((f) => ({
+      ...f,
+      mends: f.mends.map((m) => ({ ...m, edits: m.edits.map((e) => ({ ...e, at: e.at.replace(/^drawing\//, 'startsAs/') })) })),
+    }));
+  if (!beyond.ok && starts.beyondRight.text.trim() !== '')
+    findings.push({
+      code: 'length-unknown',
+      about: 'startsAs',
+      severity: 'stop',
+      says: beyond.problems[0]?.says ?? say`this length is not understood`,
+      why: say`how far the piece stands beyond the finished face A decides what is faced off`,
+      mends: [],
+    });
+  const beyondLeft = figure('length', 'beyondLeft', { whole: piece.length, beyond: beyondRight, part: part.length }).value;
+  if (findings.length === 0) findings.push(...missing(part, region, beyondRight, beyondLeft, piece));
+  return { piece, region, beyondRight, beyondLeft, findings };
+}
+
+/** Metal that the part wants and the piece has not. */
+function missing(part: Part, region: Region, beyondRight: number, beyondLeft: number, piece: Part): readonly Finding[] {
+  const why = say`what is not there cannot be turned`;
+  if (beyondRight < 0 || beyondLeft < 0)
+    return [
+      {
+        code: 'started-too-short',
+        about: 'startsAs',
+        severity: 'stop',
+        says: say`the piece is ${length(piece.length)} long and reaches ${length(Math.abs(Math.min(beyondRight, beyondLeft)))} short of finished face ${beyondRight < 0 ? 'A' : 'B'}`,
+        why,
+        mends: [],
+      },
+    ];
+  const findings: Finding[] = [];
+  for (const [i, f] of part.features.filter((o) => o.side === 'outside').entries()) {
+    if (f.form !== 'cylinder' || f.near - f.far < 0.01) continue;
+    const there = outsideOf(region, f.far + (f.chamferFar ?? 0), f.near - (f.chamferNear ?? 0));
+    if (2 * there.least >= f.nearDiameter.min - 1e-4) continue;
+    findings.push({
+      code: 'started-too-small',
+      about: `${f.id}.diameter`,
+      severity: 'stop',
+      says: say`row ${i + 1} wants ${diameter(f.nearDiameter.min)} at the least; the piece is ${diameter(2 * there.least)} there`,
+      why,
+      mends: [],
+    });
+  }
+  return findings;
+}
+
+/** The piece in the words of a bar, for steps that begin at the full diameter. */
+export const asBar = (started: StartedPiece, material: string): Bar => ({
+  id: STARTED,
+  name: 'the piece as it is now',
+  material,
+  across: { text: String(tidy(2 * outsideOf(started.region, -1e4, 1e4).most)), units: 'mm' },
+  form: 'round',
+  skin: 'drawn',
+  length: { text: String(started.piece.length), units: 'mm' },
+});

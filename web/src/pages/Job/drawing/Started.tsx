@@ -1,0 +1,85 @@
+import { blankRow, figure, type ListName, parseLength, pathOf } from '@obra/core';
+import { Button, Form } from 'react-bootstrap';
+import { newId } from '../../../data/ids';
+import { FigureNumber } from '../../../slate';
+import type { JobView } from '../view';
+import { TextCell } from './Cell';
+import { focusSoon } from './cells';
+import { RowsTable } from './RowsTable';
+
+const lists: readonly (readonly [ListName, string])[] = [
+  ['outside', 'add a row as it is'],
+  ['boreRight', 'hole in A as it is'],
+  ['boreLeft', 'hole in B as it is'],
+];
+
+/** Makes the job start from a piece; its first row waits for what it measures. */
+export function startFromPiece({ open, units }: JobView): void {
+  const id = newId();
+  open.edit([
+    {
+      op: 'put',
+      at: 'startsAs',
+      value: { outside: [blankRow(id, units)], boreRight: [], boreLeft: [], details: [], beyondRight: { text: '', units } },
+    },
+  ]);
+  focusSoon(`${id}.size`);
+}
+
+/** A piece already started, typed as it measures now: it is the stock in place of a bar. */
+export function Started({ view }: { readonly view: JobView }) {
+  const { job, open, units, started } = view;
+  const { startsAs } = job;
+  if (!startsAs) return null;
+  const add = (list: ListName, after?: string) => {
+    const rows = startsAs[list];
+    const id = newId();
+    const next = after === undefined ? undefined : rows[rows.findIndex((r) => r.id === after) + 1]?.id;
+    open.edit([{ op: 'put', at: pathOf(list, id, 'startsAs'), value: blankRow(id, units), ...(next !== undefined && { before: next }) }]);
+    focusSoon(`${id}.size`);
+  };
+  const { beyondRight } = startsAs;
+  return (
+    <section className="started" aria-label="The piece as it is now">
+      <div className="d-flex gap-3 align-items-end flex-wrap mb-2">
+        <h2 className="m-0 me-auto">The piece as it is now</h2>
+        <Form.Group className="d-flex gap-2 align-items-center">
+          <span className="quiet">stands beyond finished face A by</span>
+          <TextCell
+            id="startsAs.beyondRight"
+            label="stands beyond finished face A by"
+            cell={beyondRight}
+            units={units}
+            placeholder="0"
+            wide={90}
+            bad={beyondRight.text.trim() !== '' && !parseLength(beyondRight.text, beyondRight.units).ok}
+            onType={(cell) => open.edit([{ op: 'put', at: 'startsAs/beyondRight', value: cell }], 'job', 'startsAs.beyondRight')}
+          />
+        </Form.Group>
+        {started?.findings.length === 0 && (
+          <span className="quiet">
+            beyond face B{' '}
+            <FigureNumber
+              figure={figure('length', 'beyondLeft', { whole: started.piece.length, beyond: started.beyondRight, part: view.part.length })}
+              units={units}
+              withUnit
+            />
+          </span>
+        )}
+      </div>
+      {lists.map(
+        ([list]) => startsAs[list].length > 0 && <RowsTable key={list} view={view} list={list} started onAdd={(after) => add(list, after)} />,
+      )}
+      <div className="d-flex gap-2 mb-3 flex-wrap">
+        {lists.map(([list, words]) => (
+          <Button key={list} variant="outline-dark" size="sm" onClick={() => add(list, startsAs[list].at(-1)?.id)}>
+            {words}
+          </Button>
+        ))}
+        <Button variant="outline-dark" size="sm" onClick={() => open.edit([{ op: 'remove', at: 'startsAs' }])}>
+          start from bar again
+        </Button>
+      </div>
+    </section>
+  );
+}
