@@ -17,6 +17,8 @@ export function crowded(page: Page): Promise<readonly string[]> {
     const said: string[] = [];
     if (document.documentElement.scrollWidth > window.innerWidth + 1)
       said.push(`the page is ${String(document.documentElement.scrollWidth)} px wide`);
+    if (document.documentElement.scrollHeight > window.innerHeight + 1)
+      said.push(`the whole page scrolls: ${String(document.documentElement.scrollHeight)} px`);
     const texts: { text: string; rect: DOMRect; of: Element }[] = [];
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {

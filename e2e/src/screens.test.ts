@@ -35,7 +35,7 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs/mast-dowel/holding?at=left-1', 'Turned round'],
   ['/jobs/pintle-pin/route?at=finish-turn@s1', 'Part off'],
   ['/jobs/mast-dowel/route?at=drill@b1', 'Part off'],
-  ['/jobs/sheave-axle/route?at=thread@s1', 'given out'],
+  ['/jobs/sheave-axle/route?at=thread@s1', 'Turn round'],
   ['/jobs/sheave-axle/bench', '18.979'],
   ['/jobs/sheave-axle/inspection', 'piece 2'],
   ['/jobs/mast-dowel/bench', 'Not given out yet'],

@@ -1,4 +1,6 @@
 import type { Drawing } from '../document';
+import { generalAngleTolerance } from '../standards';
+import { settingOf } from './envelope';
 import type { ReadRelation } from './relations';
 import { threadOf } from './rows';
 import type { Characteristic, Distance, Feature, Limits, PartDetail } from './types';
@@ -35,13 +37,23 @@ export function characteristicsOf(
   const found: Found[] = features.flatMap((f) => [
     ...ofThread(f, careOf),
     ...ofDiameters(f, size, related.has(f.id) ? 'critical' : undefined),
+    ...ofAngle(f, drawing, size, careOf),
     ...lengthOf(`${f.id}.length`, f.id),
+    ...(f.finish === undefined
+      ? []
+      : [size(`${f.id}.finish`, f.id, 'finish', { nominal: f.finish, max: f.finish, min: 0, from: 'typed' }, 'ordinary')]),
     ...details.filter((d) => d.on === f.id).flatMap((d) => ofDetail(d, size)),
   ]);
   found.push(...details.filter((d) => d.on === 'right' || d.on === 'left').flatMap((d) => ofDetail(d, size)), ...lengthOf('overall', 'overall'));
   for (const r of relations) {
-    const limits: Limits = { nominal: 0, max: r.value, min: 0, from: 'typed' };
-    found.push({ id: r.id, of: r.of.split('.')[0] ?? '', is: 'runout', limits, text: `${r.kind} to ${r.to}`, care: careOf(r.id, 'critical') });
+    found.push({
+      id: r.id,
+      of: r.of.split('.')[0] ?? '',
+      is: r.kind === 'distance' ? 'length' : 'runout',
+      limits: r.limits,
+      relation: { kind: r.kind, to: r.to },
+      care: careOf(r.id, 'critical'),
+    });
   }
   return found.map((c, i) => ({ ...c, balloon: i + 1 }));
 }
@@ -67,6 +79,24 @@ function ofDiameters(
     size(`${f.id}.nearDiameter`, f.id, 'diameter', f.nearDiameter, care(f.nearDiameter)),
     size(`${f.id}.farDiameter`, f.id, 'diameter', f.farDiameter, care(f.farDiameter)),
   ];
+}
+
+/** A named taper goes into its gauge; another has an angle to the axis, degrees, held by the general rule. @source ISO 2768-1 table 3, from memory */
+function ofAngle(
+  f: Feature,
+  drawing: Drawing,
+  size: (id: string, of: string, is: Found['is'], limits: Limits, own?: Care) => Found,
+  careOf: (ref: string, own: Care) => Care,
+): readonly Found[] {
+  if (f.form !== 'taper') return [];
+  const id = `${f.id}.angle`;
+  if (f.taper !== undefined) return [{ id, of: f.id, is: 'angle', text: f.taper, care: careOf(id, 'critical') }];
+  const letter = /^ISO\s*2768-?\s*([fmcv])/i.exec(drawing.untoleranced.text.trim())?.[1]?.toLowerCase();
+  const deviation = letter === undefined ? undefined : generalAngleTolerance(Math.abs(f.near - f.far), letter);
+  const setting = settingOf(f);
+  return deviation === undefined
+    ? []
+    : [size(id, f.id, 'angle', { nominal: setting, max: setting + deviation, min: Math.max(0, setting - deviation), from: 'general' })];
 }
 
 function ofDetail(d: PartDetail, size: (id: string, of: string, is: Found['is'], limits: Limits, own?: Care) => Found): readonly Found[] {

@@ -1,16 +1,16 @@
 import type { Drawing, Relation } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
-import { parseLengthCell } from './parseSize';
-import type { Feature, PartDetail } from './types';
+import { parseLengthCell, withGeneralRule } from './parseSize';
+import type { Feature, Limits, PartDetail } from './types';
 
 export interface ReadRelation {
   readonly id: string;
   readonly kind: Relation['kind'];
   readonly of: string;
   readonly to: string;
-  /** mm, indicator reading high to low; of a distance its limits */
-  readonly value: number;
+  /** indicator reading, high to low, from 0; of a distance what it may be; mm */
+  readonly limits: Limits;
 }
 
 const subject = (ref: string) => ref.split('.')[0] ?? '';
@@ -44,7 +44,12 @@ export function readRelations(
     if (relation.of === relation.to) return refuse('relation-unknown', say`a row cannot be ${relation.kind} to itself`, true);
     const value = parseLengthCell(relation.value.text, relation.value.units);
     if (!value.ok) return refuse('relation-unknown', say`how far off may it be? type a value, 0.02`);
-    return [{ id: relation.id, kind: relation.kind, of: relation.of, to: relation.to, value: value.value.nominal }];
+    const { nominal } = value.value;
+    const limits: Limits =
+      relation.kind === 'distance'
+        ? withGeneralRule(value.value, drawing.untoleranced.text, drawing.untoleranced.units)
+        : { nominal: 0, max: nominal, min: 0, from: 'typed' };
+    return [{ id: relation.id, kind: relation.kind, of: relation.of, to: relation.to, limits }];
   });
 }
 

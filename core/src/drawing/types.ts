@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import type { Cell } from '../document';
+import type { Cell, Relation } from '../document';
 import type { Sentence } from '../quantity';
 import type { ShoulderUndercut } from '../standards';
 
@@ -152,8 +152,11 @@ export interface Characteristic {
   readonly is: 'diameter' | 'length' | 'angle' | 'thread' | 'finish' | 'runout';
   /** a length: between which faces */
   readonly between?: readonly [string, string];
+  /** mm; of an angle to the axis degrees, of a finish micrometres Ra */
   readonly limits?: Limits;
   readonly text?: string;
+  /** of a relation: to what */
+  readonly relation?: { readonly kind: Relation['kind']; readonly to: string };
   /** of a thread: limits of its pitch diameter, mm, where the tables hold them */
   readonly pitchDiameter?: { readonly max: number; readonly min: number };
   readonly care: 'critical' | 'ordinary' | 'byEye';

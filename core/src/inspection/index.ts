@@ -1,1 +1,1 @@
-export { inspect, type Verdict } from './inspect';
+export { inspect, readingOf, type Verdict } from './inspect';

@@ -1,6 +1,6 @@
-import { type Entry, liveEntries, type Shop } from '../document';
-import type { Part } from '../drawing';
-import { figure, type Figure, parseLength } from '../quantity';
+import { type Cell, type Entry, liveEntries, type Shop } from '../document';
+import { type Characteristic, type Part, parseFinish } from '../drawing';
+import { figure, type Figure, parseDegrees, type Parsed, parseLength, say } from '../quantity';
 import { doubtOf } from '../shop';
 import { materialOf } from '../standards';
 
@@ -12,6 +12,19 @@ export interface Verdict {
   readonly says: 'in' | 'over' | 'under' | 'cannotTell';
 }
 
+/** Inch grades stand for the metric ones: 63, 32 and 16 microinches for 1.6, 0.8 and 0.4 micrometres. @source common practice */
+const SAME_GRADE = 1.02;
+
+/** A reading as its kind is read: mm, degrees of an angle, micrometres Ra of a finish. Zero is a reading of an indicator, no length. */
+export function readingOf(is: Characteristic['is'], cell: Cell): Parsed<number> {
+  if (is === 'angle') return parseDegrees(cell.text);
+  if (is === 'runout' && /^0*[.,]?0+$/.test(cell.text.trim())) return { ok: true, value: 0 };
+  if (is !== 'finish') return parseLength(cell.text, cell.units);
+  const read = parseFinish(cell.text, cell.units);
+  if (!read.ok) return read;
+  return read.value === undefined ? { ok: false, problems: [{ at: cell.text, says: say`no reading` }] } : { ok: true, value: read.value };
+}
+
 /**
  * The last reading of each size and piece against its limits, corrected to 20 C. `cannotTell` when the gauge's doubt
  * (two standard deviations) is more than half of the tolerance.
@@ -21,9 +34,20 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
   const verdicts = new Map<string, Verdict>();
   for (const entry of liveEntries(log)) {
     if (entry.kind !== 'reading') continue;
-    const limits = part.characteristics.find((c) => c.id === entry.of)?.limits;
-    const read = parseLength(entry.value.text, entry.value.units);
+    const size = part.characteristics.find((c) => c.id === entry.of);
+    const read = readingOf(size?.is ?? 'length', entry.value);
+    const limits = size?.limits;
     if (!limits || !read.ok) continue;
+    if (size.is === 'finish' || size.is === 'angle') {
+      const value =
+        size.is === 'finish'
+          ? figure('roughness', 'roughnessRead', { Ra: read.value }, { step: 0.01 })
+          : figure('angle', 'angleRead', { angle: read.value }, { step: 0.01 });
+      const over = size.is === 'finish' ? limits.max * SAME_GRADE : limits.max + 1e-9;
+      const says = value.value > over ? 'over' : value.value < limits.min - 1e-9 ? 'under' : 'in';
+      verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, value, says });
+      continue;
+    }
     const gauge = shop.gauges.find((g) => g.id === entry.gauge);
     const deviation = gauge ? doubtOf(gauge) : 0.003;
     const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });

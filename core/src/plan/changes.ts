@@ -95,7 +95,7 @@ function touched(of: string, was: Drawing, now: Drawing, log: readonly Entry[]):
   if (aspect === 'length') {
     const rows = lists.flatMap((list) => {
       const at = now[list].findIndex((r) => r.id === id);
-      return at < 0 ? [] : now[list].slice(at + 1).filter((r) => r.from === undefined);
+      return at < 0 ? [] : now[list].slice(at + 1).filter((r) => r.from === undefined && r.size.text.trim() !== '');
     });
     if (rows.length > 0) says.push(say`the place of ${rows.length} ${rows.length > 1 ? 'rows' : 'row'} after it`);
     const face = facesNamed(now);

@@ -275,6 +275,8 @@ export const formulas = {
     { depth: ['length', 'full depth'], d: ['diameter', 'drill'], half: ['angle', 'half of the point angle, degrees'] },
     ({ depth, d, half }) => depth + (half >= 90 ? 0 : d / 2 / Math.tan((half * Math.PI) / 180)),
   ),
+  roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
+  angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
   coldSize: define(
     'reading - reading x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',

@@ -1,5 +1,5 @@
 import { figure, type Finding, startingShop } from '@obra/core';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { act, fireEvent, render, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '../app/version';
@@ -11,9 +11,13 @@ const rule = { text: 'ISO 2768-m', units: 'mm' as const };
 describe('a number shown', () => {
   const speed = figure('spindleSpeed', 'spindleSpeed', { v: 30, d: 25, most: 2000, speeds: [100, 250, 500] });
 
-  it('opens its formula, the values put in and the source', () => {
+  it('opens its formula, the values put in and the source', async () => {
     render(<FigureNumber figure={speed} units="mm" />);
-    fireEvent.click(screen.getByRole('button', { name: '250' }));
+    // its card finds its place a moment later
+    await act(async () => {
+      fireEvent.click(screen.getByRole('button', { name: '250' }));
+      await Promise.resolve();
+    });
     const card = screen.getByRole('dialog');
     expect(card).toHaveTextContent('1000 v / (pi d)');
     expect(card).toHaveTextContent('30 m/min');

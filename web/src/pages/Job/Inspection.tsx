@@ -3,7 +3,7 @@ import {
   type Entry,
   figure,
   inspect,
-  parseLength,
+  readingOf,
   type Units,
   type Verdict,
   write,
@@ -117,18 +117,24 @@ function SizeLine({
 }) {
   const { units, part } = view;
   const where = whereOf(view, size.of);
-  const nominal = size.limits ? writeWithUnit({ is: size.is === 'diameter' ? 'diameter' : 'length', value: size.limits.nominal }, units) : '';
-  const fine = size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2) ? 0.001 : 0.01;
+  const fine =
+    size.is === 'angle' || size.is === 'finish'
+      ? 0.01
+      : size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2)
+        ? 0.001
+        : 0.01;
   const between = size.limits ?? size.pitchDiameter;
-  const both = (u: Units) =>
-    between
-      ? `${write({ is: 'length', value: between.min, step: fine }, u).text} – ${write({ is: 'length', value: between.max, step: fine }, u).text}`
-      : '';
+  const is = quantityOf(size);
+  const both = (u: Units) => {
+    if (!between || (is === 'angle' && u !== units)) return '';
+    const one = (value: number) => (is === 'length' ? write({ is, value, step: fine }, u).text : writeWithUnit({ is, value, step: fine }, u));
+    return size.is === 'finish' || size.is === 'runout' ? `up to ${one(between.max)}` : `${one(between.min)} – ${one(between.max)}`;
+  };
   return (
     <tr data-size={size.id}>
       <td className="fig">{size.balloon}</td>
       <td>
-        {size.is === 'thread' ? size.text : size.is === 'runout' ? 'runs true' : `${size.is} ${nominal}`}{' '}
+        {nameOf(view, size)}{' '}
         <span className="quiet">
           {where}
           {size.pitchDiameter ? ', pitch diameter' : ''}
@@ -140,19 +146,37 @@ function SizeLine({
       <td className="fig quiet">{both(units === 'mm' ? 'in' : 'mm')}</td>
       <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
       <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>
-        {verdict ? (
-          `${signs[verdict.says]} ${words[verdict.says]}`
-        ) : size.is === 'thread' ? (
-          <ThreadVerdict log={view.log} id={size.id} piece={piece} />
-        ) : (
-          ''
-        )}
+        {verdict ? `${signs[verdict.says]} ${words[verdict.says]}` : !size.limits ? <ThreadVerdict log={view.log} id={size.id} piece={piece} /> : ''}
       </td>
       <td className="noprint">
         {size.limits ? <Enter view={view} size={size} piece={piece} problemIn={part.length} /> : <GoesOn view={view} size={size} piece={piece} />}
       </td>
     </tr>
   );
+}
+
+const quantityOf = ({ is }: Characteristic) => (is === 'angle' ? 'angle' : is === 'finish' ? 'roughness' : 'length');
+
+const relations = {
+  concentric: 'concentric to',
+  runout: 'runs true to',
+  square: 'square to',
+  parallel: 'parallel to',
+  distance: 'distance from',
+} as const;
+
+/** What a size is called on the sheet. */
+function nameOf(view: JobView, size: Characteristic): string {
+  if (size.relation) {
+    const { to } = size.relation;
+    const ends: Readonly<Record<string, string>> = { axis: 'the centre line', right: 'end A', left: 'end B' };
+    return `${relations[size.relation.kind]} ${ends[to] ?? whereOf(view, to.split('.')[0] ?? '')}`;
+  }
+  if (size.is === 'thread') return size.text ?? '';
+  if (size.text !== undefined) return `${size.text} in its gauge`;
+  if (!size.limits) return size.is;
+  const is = size.is === 'diameter' ? 'diameter' : quantityOf(size);
+  return `${size.is === 'finish' ? 'finish Ra' : size.is === 'angle' ? 'angle to the axis' : size.is} ${writeWithUnit({ is, value: size.limits.nominal, ...(is === 'angle' && { step: 0.01 }) }, view.units)}`;
 }
 
 /** Row, hole or detail that a size belongs to, in words. */
@@ -172,13 +196,20 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
   const [text, setText] = useState('');
   const [says, setSays] = useState<string>();
   const kit = job.issue?.kit ?? shop;
-  const gauges = kit.gauges.filter((g) => ['caliper', 'micrometer', 'depth', 'rule'].includes(g.kind));
+  // a finish is compared and an angle set by: no gauge of the shop is asked for
+  const kinds =
+    size.is === 'finish' || size.is === 'angle'
+      ? []
+      : size.is === 'runout'
+        ? ['dial']
+        : ['caliper', 'micrometer', 'depth', 'rule', 'bore', 'telescoping'];
+  const gauges = kit.gauges.filter((g) => kinds.includes(g.kind));
   const [gauge, setGauge] = useState(
     gauges.find((g) => g.kind === (size.care === 'critical' ? 'micrometer' : 'caliper'))?.id ?? gauges[0]?.id ?? 'none',
   );
   const keep = async () => {
     if (text.trim() === '') return;
-    const read = parseLength(text, units);
+    const read = readingOf(size.is, { text, units });
     if (!read.ok) {
       setSays(writeSentence(read.problems[0]?.says ?? [], units));
       return;
@@ -208,17 +239,19 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
         onChange={(e) => setText(e.target.value)}
         onBlur={() => void keep()}
       />
-      <Form.Select
-        style={{ width: 150 }}
-        value={gauge}
-        aria-label={`gauge for ${size.is} ${size.balloon}`}
-        onChange={(e) => setGauge(e.target.value)}>
-        {gauges.map((g) => (
-          <option key={g.id} value={g.id}>
-            {g.name}
-          </option>
-        ))}
-      </Form.Select>
+      {gauges.length > 0 && (
+        <Form.Select
+          style={{ width: 150 }}
+          value={gauge}
+          aria-label={`gauge for ${size.is} ${size.balloon}`}
+          onChange={(e) => setGauge(e.target.value)}>
+          {gauges.map((g) => (
+            <option key={g.id} value={g.id}>
+              {g.name}
+            </option>
+          ))}
+        </Form.Select>
+      )}
       {says !== undefined && (
         <span className="out" role="alert">
           {says}

@@ -16,7 +16,7 @@ export function Changes({ view }: { readonly view: JobView }) {
   const kept = liveEntries(log).flatMap((e) => (e.kind === 'changed' ? [e] : []));
   if (open.length === 0 && kept.length === 0) return null;
   return (
-    <section aria-label="Changed since cutting began">
+    <section className="mb-3" aria-label="Changed since cutting began">
       <h2>Changed since cutting began</h2>
       <table className="plain" aria-label="Changes">
         <thead>

@@ -104,8 +104,8 @@ const wordOf = (c: Characteristic): string =>
       ? 'far end'
       : c.is === 'thread'
         ? 'thread'
-        : c.is === 'length'
-          ? 'length'
+        : c.is === 'length' || c.is === 'finish' || c.is === 'angle'
+          ? c.is
           : 'size';
 
 /** The page of the Handbook that a size belongs to, with the way back to its cell. */

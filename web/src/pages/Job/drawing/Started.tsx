@@ -40,7 +40,7 @@ export function Started({ view }: { readonly view: JobView }) {
   };
   const { beyondRight } = startsAs;
   return (
-    <section className="started" aria-label="The piece as it is now">
+    <section className="started mt-3" aria-label="The piece as it is now">
       <div className="d-flex gap-3 align-items-end flex-wrap mb-2">
         <h2 className="m-0 me-auto">The piece as it is now</h2>
         <Form.Group className="d-flex gap-2 align-items-center">

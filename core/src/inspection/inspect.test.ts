@@ -1,0 +1,95 @@
+/* What is measured: sizes, finish, angle to the axis, relations. Limits of angles: ISO 2768-1:1989 table 3, from memory. */
+import { blankDrawing, type Drawing, type Entry, type Section } from '../document';
+import { readDrawing } from '../drawing';
+import { parseDegrees } from '../quantity';
+import { startingShop } from '../shop';
+import { inspect } from './index';
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });
+const drawing: Drawing = {
+  ...blankDrawing(),
+  title: { edges: 'broken' },
+  outside: [row('a', '20 h7', '30', { finish: mm('Ra 1.6') }), row('b', '25 < 1:5', '40'), row('c', 'MT2 <', '40'), row('d', '40', '20')],
+  relations: [
+    { id: 'run', kind: 'runout', of: 'a', to: 'd', value: mm('0.02') },
+    { id: 'far', kind: 'distance', of: 'a', to: 'left', value: mm('100 +/-0.2') },
+  ],
+};
+const part = readDrawing(drawing);
+const sizeOf = (id: string) => part.characteristics.find((c) => c.id === id);
+const reading = (of: string, text: string, units: 'mm' | 'in' = 'mm'): Entry => ({
+  kind: 'reading',
+  id: `e-${of.replace('.', '-')}`,
+  at: '2026-11-25T10:00:00Z',
+  by: 'x',
+  piece: 1,
+  step: null,
+  of,
+  value: { text, units },
+  gauge: 'none',
+});
+const verdict = (of: string, text: string, units?: 'mm' | 'in') => inspect(part, startingShop(), [reading(of, text, units)])[0];
+
+describe('what is measured', () => {
+  it("holds the angle of a taper by the general rule: 1:5 is 5.7106 degrees to the axis, 40 long +/-0°30'", () => {
+    const { nominal = 0, max = 0, min = 0 } = sizeOf('b.angle')?.limits ?? {};
+    expect(nominal).toBeCloseTo((Math.atan(0.1) * 180) / Math.PI, 9);
+    expect(max - nominal).toBeCloseTo(0.5, 9);
+    expect(nominal - min).toBeCloseTo(0.5, 9);
+  });
+
+  it('tries a named taper in its gauge', () => {
+    expect(sizeOf('c.angle')).toMatchObject({ text: expect.stringContaining('2') as string, care: 'critical' });
+    expect(sizeOf('c.angle')?.limits).toBeUndefined();
+  });
+
+  it('says nothing of angles where the rule for sizes is the shop’s own', () => {
+    const own = readDrawing({ ...drawing, untoleranced: mm('+/-0.1') });
+    expect(own.characteristics.find((c) => c.id === 'b.angle')).toBeUndefined();
+  });
+
+  it('measures relations: an indicator from nothing up to its value, a distance within its limits', () => {
+    expect(sizeOf('run')).toMatchObject({ is: 'runout', limits: { min: 0, max: 0.02 }, relation: { kind: 'runout', to: 'd' } });
+    expect(sizeOf('far')).toMatchObject({ is: 'length', limits: { min: 99.8, max: 100.2 }, relation: { kind: 'distance', to: 'left' } });
+  });
+
+  it.each([
+    ['a.finish', '1.6', undefined, 'in'],
+    ['a.finish', 'Ra 3.2', undefined, 'over'],
+    ['a.finish', '63', 'in', 'in'], // 63 microinches are 1.6002: by the trade the same grade
+    ['b.angle', "5°43'", undefined, 'in'],
+    ['b.angle', '6.3', undefined, 'over'],
+    ['b.angle', '5 5', undefined, 'under'],
+    ['far', '100.3', undefined, 'over'],
+  ] as const)('%s reads %s %s: %s', (of, text, units, says) => {
+    expect(verdict(of, text, units)?.says).toBe(says);
+  });
+
+  it('takes an indicator that does not move for a reading', () => {
+    expect(verdict('run', '0')?.value.value).toBe(0);
+    expect(verdict('run', '0.05')?.says).toBe('over');
+  });
+
+  it.each(['smooth', '', 'Ra', '-1'])('takes “%s” for no reading of a finish', (text) => {
+    expect(verdict('a.finish', text)).toBeUndefined();
+  });
+});
+
+describe('an angle', () => {
+  it.each([
+    ['5.71', 5.71],
+    ['5,71°', 5.71],
+    ["5°43'", 5 + 43 / 60],
+    ['5 43', 5 + 43 / 60],
+    ['45 deg', 45],
+    ['0', 0],
+  ])('%s', (text, degrees) => {
+    const read = parseDegrees(text);
+    expect(read.ok && read.value).toBeCloseTo(degrees, 12);
+  });
+
+  it.each(['', 'flat', '5 70', '200', '-3', "5'"])('is not “%s”', (text) => {
+    expect(parseDegrees(text).ok).toBe(false);
+  });
+});
