@@ -9,7 +9,7 @@ type Side = Feature['side'];
  * the metal lies to the left of it, in the hole of the right end to the right.
  */
 export function chainOf(features: readonly Feature[], details: readonly PartDetail[], side: Side): readonly Node[] {
-  const rows = features.filter((f) => f.side === side);
+  const rows = features.filter((f) => f.side === side).map((row, i, all) => opened(row, i, all, features));
   const metal = side === 'right' ? -1 : 1;
   const nodes: Node[] = [];
   rows.forEach((row, i) => {
@@ -41,6 +41,48 @@ export function chainOf(features: readonly Feature[], details: readonly PartDeta
   if (!end || side === 'outside' || end.through === true || end.met === true) return nodes;
   const half = end.bottom ?? 90;
   return [...nodes, { z: end.far + inward(end) * coneOf(end.farDiameter.nominal / 2, 2 * half), r: 0, bulge: 0, of: end.id }];
+}
+
+interface Rim {
+  readonly z: number;
+  readonly r: number;
+  /** how far it lies inside the end as drawn, mm */
+  readonly inside: number;
+  readonly ball: string;
+  readonly hole: string;
+  /** z of the ball's centre */
+  readonly centre: number;
+}
+
+/** Where a hole comes out of a ball whose pole is the end of the part. */
+export function rimOf(features: readonly Feature[], end: 'right' | 'left'): Rim | undefined {
+  const outside = features.filter((f) => f.side === 'outside');
+  const ball = end === 'right' ? outside[0] : outside.at(-1);
+  if (ball?.form !== 'ball' || ball.radius === undefined || ball.centre === undefined) return undefined;
+  if ((end === 'right' ? ball.nearDiameter : ball.farDiameter).nominal > 1e-9) return undefined;
+  const own = features.find((f) => f.side === end);
+  const from = features.find((f) => f.side !== 'outside' && f.side !== end && f.through === true);
+  const hole = own ?? from;
+  const r = ((own?.nearDiameter ?? from?.farDiameter)?.nominal ?? 0) / 2;
+  if (!hole || r <= 0 || r >= ball.radius) return undefined;
+  const out = Math.sqrt(ball.radius ** 2 - r ** 2);
+  return { z: ball.centre + (end === 'right' ? out : -out), r, inside: ball.radius - out, ball: ball.id, hole: hole.id, centre: ball.centre };
+}
+
+/** A ball and the hole that comes out of it meet at the rim. */
+function opened(row: Feature, i: number, rows: readonly Feature[], features: readonly Feature[]): Feature {
+  const [first, last] = [i === 0, i === rows.length - 1];
+  const on = (at: { readonly z: number; readonly r: number } | undefined, end: 'near' | 'far'): Partial<Feature> => {
+    if (!at) return {};
+    const across = end === 'near' ? row.nearDiameter : row.farDiameter;
+    return row.side === 'outside' ? { [end]: at.z, [`${end}Diameter`]: { ...across, nominal: 2 * at.r } } : { [end]: at.z };
+  };
+  if (row.side === 'outside')
+    return row.form === 'ball'
+      ? { ...row, ...(first && on(rimOf(features, 'right'), 'near')), ...(last && on(rimOf(features, 'left'), 'far')) }
+      : row;
+  const other = row.side === 'right' ? 'left' : 'right';
+  return { ...row, ...(first && on(rimOf(features, row.side), 'near')), ...(row.through === true && on(rimOf(features, other), 'far')) };
 }
 
 /** How far the cone of a drilled row reaches into the smaller one behind it, mm. */

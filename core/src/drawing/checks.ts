@@ -1,7 +1,7 @@
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, MM_PER_INCH, say, type Sentence, tidy, writeExact } from '../quantity';
-import { coneOf } from './chain';
+import { coneOf, rimOf } from './chain';
 import { lists, pathOf } from './faces';
 import { parseLengthCell } from './parseSize';
 import { threadOf } from './rows';
@@ -21,6 +21,7 @@ export function checkDrawing(
   findings: Finding[],
 ): void {
   checkHoles(drawing, features, total, findings);
+  checkRims(features, findings);
   checkWalls(features, details, findings);
   checkSeats(drawing, features, findings);
   checkSlips(drawing, findings);
@@ -88,6 +89,22 @@ function checkHoles(drawing: Drawing, features: readonly Feature[], total: numbe
             mends,
           },
     );
+  }
+}
+
+/** A hole that comes out of a ball takes its pole away: the part is shorter than drawn. */
+function checkRims(features: readonly Feature[], findings: Finding[]): void {
+  for (const end of ['right', 'left'] as const) {
+    const rim = rimOf(features, end);
+    if (rim)
+      findings.push({
+        code: 'ball-opened',
+        about: `${rim.ball}.${end === 'right' ? 'near' : 'far'}`,
+        severity: 'note',
+        says: say`the hole opens the ball: its rim lies ${length(rim.inside, 0.01)} inside the end as drawn`,
+        why: say`the length of the row is to the pole, which is drilled away; measure to the rim`,
+        mends: [],
+      });
   }
 }
 

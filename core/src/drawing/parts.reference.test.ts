@@ -153,16 +153,38 @@ describe('faces and lengths', () => {
     expect(fromShoulder.features[2]).toMatchObject({ near: -40, far: -50 });
   });
 
+  it('opens a ball by a hole through it: what is left is as a ball as wide as the hole is long (napkin ring theorem)', () => {
+    const made = part([row('b', 'ball 30', '30')], { boreRight: [row('h', '8', 'through')] });
+    const long = 2 * Math.sqrt(15 ** 2 - 4 ** 2);
+    expect(volumeOfPart(made)).toBeCloseTo((4 / 3) * Math.PI * (long / 2) ** 3, 6);
+    expect(Math.max(...made.contour.map((v) => v.z))).toBeCloseTo(-(30 - long) / 2, 9);
+    expect(made.findings.filter((f) => f.code !== 'edges-sharp').map((f) => `${f.code}@${f.about}`)).toEqual([
+      'ball-opened@b.near',
+      'ball-opened@b.far',
+    ]);
+  });
+
+  it('taps a ball knob on its stem side and at its pole', () => {
+    const knob = part([row('c', '15', '20'), row('b', 'ball 30', '26')], { boreLeft: [row('h', 'M8', '12')] });
+    expect(knob.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+  });
+
   it('stacks the tolerances of any distance: 10 +/-0.1 and 30 +/-0.2 come to 40 +/-0.3 at worst', () => {
     const made = part([row('a', '20', '10 +/-0.1'), row('b', '25', '30 +/-0.2'), row('c', '30', '50 +/-0.05', { from: 'right' })]);
     expect(stackOf(made, 'right', 'b.far')).toMatchObject({
-      limits: { nominal: 40, max: expect.closeTo(40.3, 9) as number, min: expect.closeTo(39.7, 9) as number },
+      nominal: { value: 40 },
+      max: { value: expect.closeTo(40.3, 9) as number },
+      min: { value: expect.closeTo(39.7, 9) as number },
       through: ['a', 'b'],
     });
     // the closing distance carries all three: 50 - 40 +/-0.35; likely spread by the root of squares
     const closing = stackOf(made, 'b.far', 'left');
-    expect(closing).toMatchObject({ limits: { nominal: 10, max: expect.closeTo(10.35, 9) as number, min: expect.closeTo(9.65, 9) as number } });
-    expect(closing?.likely).toBeCloseTo(Math.hypot(0.2 / 6, 0.4 / 6, 0.1 / 6), 9);
+    expect(closing).toMatchObject({
+      nominal: { value: 10 },
+      max: { value: expect.closeTo(10.35, 9) as number },
+      min: { value: expect.closeTo(9.65, 9) as number },
+    });
+    expect(closing?.spread.value).toBeCloseTo(Math.hypot(0.2, 0.4, 0.1), 9);
   });
 
   it('gives working lengths that keep every drawn one whatever the others do', () => {
@@ -173,7 +195,7 @@ describe('faces and lengths', () => {
       ['b.far', false],
       ['left', false],
     ]);
-    const half = Object.fromEntries(work.map((w) => [w.face, (w.limits.max - w.limits.min) / 2]));
+    const half = Object.fromEntries(work.map((w) => [w.face, (w.max.value - w.min.value) / 2]));
     // a.far and b.far share 0.2: 0.1 each; b.far and left share 0.3: 0.2 left for the left face
     expect(half['a.far']).toBeCloseTo(0.1, 9);
     expect(half['b.far']).toBeCloseTo(0.1, 9);

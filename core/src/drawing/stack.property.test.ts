@@ -1,7 +1,7 @@
 /* Lengths said from any face: the same part; working lengths: whatever is cut within them, every drawn length holds. */
 import fc from 'fast-check';
 import { blankDrawing, type Drawing, type Section } from '../document';
-import { readDrawing, stackOf, workingLengths } from './index';
+import { readDrawing, type Stack, stackOf, workingLengths } from './index';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const lengths = fc.array(
@@ -71,7 +71,7 @@ it('whatever is cut within the working lengths, every drawn length is within its
         // each face cut somewhere in its working limits
         const cut = new Map<string, number>([[workFrom, zero]]);
         work.forEach((w, i) => {
-          const at = (w.limits.max + w.limits.min) / 2 + ((chance[i] ?? 0) * (w.limits.max - w.limits.min)) / 2;
+          const at = (w.max.value + w.min.value) / 2 + ((chance[i] ?? 0) * (w.max.value - w.min.value)) / 2;
           cut.set(w.face, zero + Math.sign((part.faces[w.face] ?? 0) - zero) * at);
         });
         expect(work).toHaveLength(Object.keys(part.faces).length - 1);
@@ -85,21 +85,27 @@ it('whatever is cut within the working lengths, every drawn length is within its
   );
 });
 
+const ends = (stack: Stack | undefined) => stack && { max: stack.max.value, min: stack.min.value };
+
 it('the stack of a drawn length is that length, and a stack is never narrower than any length it goes through', () => {
   fc.assert(
     fc.property(lengths, (rows) => {
       const part = readDrawing(drawn(rows, []));
       for (const d of part.distances)
-        expect(stackOf(part, d.a, d.b)?.limits).toMatchObject({ max: expect.closeTo(d.limits.max, 6), min: expect.closeTo(d.limits.min, 6) });
+        expect(ends(stackOf(part, d.a, d.b))).toEqual({
+          max: expect.closeTo(d.limits.max, 6) as number,
+          min: expect.closeTo(d.limits.min, 6) as number,
+        });
       const whole = stackOf(part, 'right', 'left');
+      const all = ends(whole);
       const wide = (l: { max: number; min: number } | undefined) => (l ? l.max - l.min : 0);
-      expect(wide(whole?.limits)).toBeCloseTo(
+      expect(wide(all)).toBeCloseTo(
         part.distances.reduce((sum, d) => sum + wide(d.limits), 0),
         6,
       );
-      expect(stackOf(part, 'left', 'right')?.limits).toEqual(whole?.limits);
+      expect(ends(stackOf(part, 'left', 'right'))).toEqual(all);
       expect(stackOf(part, 'right', 'nowhere')).toBeUndefined();
-      expect(6 * (whole?.likely ?? 0)).toBeLessThanOrEqual(wide(whole?.limits) + 1e-9);
+      expect(whole?.spread.value).toBeLessThanOrEqual(wide(all) + 1e-9);
     }),
   );
 });

@@ -1,10 +1,13 @@
-import { say, type Sentence, length, tidy } from '../quantity';
-import type { Distance, Limits, Part } from './types';
+import { type Figure, figure, say, type Sentence, tidy } from '../quantity';
+import type { Distance, Part } from './types';
 
 export interface Stack {
-  readonly limits: Limits;
-  /** one standard deviation, mm, were each length spread evenly over a third of its tolerance: root of the sum of squares */
-  readonly likely: number;
+  readonly nominal: Figure;
+  /** at worst */
+  readonly max: Figure;
+  readonly min: Figure;
+  /** six standard deviations, each tolerance taken for six of its own */
+  readonly spread: Figure;
   /** the lengths that it comes from, in order */
   readonly through: readonly string[];
   readonly says: Sentence;
@@ -22,26 +25,23 @@ export function stackOf(part: Pick<Part, 'faces' | 'distances'>, a: string, b: s
   // seen from the right-hand face of the two
   const [first] = za >= zb ? [a] : [b];
   let at = first;
-  let [nominal, max, min] = [0, 0, 0];
+  const [nominal, max, min]: [number[], number[], number[]] = [[], [], []];
   for (const d of za >= zb ? path : path.toReversed()) {
     const ahead = d.a === at;
     at = ahead ? d.b : d.a;
-    nominal += ahead ? d.limits.nominal : -d.limits.nominal;
-    max += ahead ? d.limits.max : -d.limits.min;
-    min += ahead ? d.limits.min : -d.limits.max;
+    nominal.push(ahead ? d.limits.nominal : -d.limits.nominal);
+    max.push(ahead ? d.limits.max : -d.limits.min);
+    min.push(ahead ? d.limits.min : -d.limits.max);
   }
-  const likely = Math.sqrt(path.reduce((sum, d) => sum + ((d.limits.max - d.limits.min) / 6) ** 2, 0));
-  const limits: Limits = {
-    nominal: tidy(nominal),
-    max: tidy(max),
-    min: tidy(min),
-    from: path.length === 1 ? (path[0]?.limits.from ?? 'general') : 'general',
-  };
+  const sum = (lengths: readonly number[]) => figure('length', 'stackSum', { lengths }, { step: 0.01 });
+  const spread = figure('length', 'stackSpread', { tolerances: path.map((d) => tidy(d.limits.max - d.limits.min)) }, { step: 0.01 });
+  const worst = { max: sum(max), min: sum(min) };
   return {
-    limits,
-    likely,
+    nominal: sum(nominal),
+    ...worst,
+    spread,
     through: path.map((d) => d.id),
-    says: say`${length(limits.min, 0.01)} to ${length(limits.max, 0.01)} at worst, through ${path.length} ${path.length === 1 ? 'length' : 'lengths'}; ${length(6 * likely, 0.01)} spread is likely`,
+    says: say`${worst.min} to ${worst.max} at worst, through ${path.length} ${path.length === 1 ? 'length' : 'lengths'}; ${spread} spread is likely`,
   };
 }
 
@@ -61,8 +61,9 @@ function pathBetween(distances: readonly Distance[], a: string, b: string): read
 /** What to cut to from one face, so that every length as drawn comes out. */
 export interface WorkingLength {
   readonly face: string;
-  /** from the face worked from, mm; the limits hold the drawing's whatever the others do within theirs */
-  readonly limits: Limits;
+  /** from the face worked from: they hold the drawing's limits whatever the others do within theirs */
+  readonly min: Figure;
+  readonly max: Figure;
   /** drawn from this very face: nothing is lost */
   readonly direct: boolean;
 }
@@ -94,10 +95,11 @@ export function workingLengths(part: Pick<Part, 'faces' | 'distances'>, from: st
   }
   return faces.map((face) => {
     const at = Math.abs(middle.get(face) ?? 0);
-    const by = half.get(face) ?? 0;
+    const of = { middle: tidy(at), half: tidy(half.get(face) ?? 0) };
     return {
       face,
-      limits: { nominal: tidy(at), max: tidy(at + by), min: tidy(at - by), from: 'general' },
+      min: figure('length', 'workingLeast', of, { step: 0.01 }),
+      max: figure('length', 'workingMost', of, { step: 0.01 }),
       direct: part.distances.some((d) => (d.a === from && d.b === face) || (d.b === from && d.a === face)),
     };
   });

@@ -1,3 +1,4 @@
+import { rimOf } from './chain';
 import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
 import { length, say, tidy, writeExact } from '../quantity';
@@ -32,7 +33,10 @@ export function finishThreads(drawing: Drawing, features: readonly Feature[], fi
       other !== undefined && (thread.internal ? other[end].nominal < thread.root - 1e-9 : other[end].nominal > feature.nearDiameter.nominal + 1e-9);
     const atFar = blocks(after, 'nearDiameter') || (thread.internal && after === undefined && feature.through !== true);
     const atNear = blocks(before, 'farDiameter');
-    const first = thread.internal ? at === 0 : feature.near === 0 && feature.nearDiameter.nominal > 0;
+    // a ball that the hole opens has its own slope at the mouth
+    const first = thread.internal
+      ? at === 0 && (feature.side === 'outside' || !rimOf(features, feature.side))
+      : feature.near === 0 && feature.nearDiameter.nominal > 0;
     // the usual lead: to just below the root outside, to just over the major diameter inside
     const lead = thread.internal ? Math.ceil(5 * (thread.root - thread.crest) + 1) / 10 : Math.ceil(6.5 * thread.pitch) / 10;
     const leading: Edge | undefined = first && feature.edgeNear.kind === 'none' ? { kind: 'chamfer', along: lead, degrees: 45 } : undefined;

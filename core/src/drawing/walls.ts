@@ -1,4 +1,4 @@
-import { chainOf } from './chain';
+import { chainOf, rimOf } from './chain';
 import type { Node } from './node';
 import { threadOf } from './rows';
 import { arcOf } from './solid';
@@ -26,13 +26,19 @@ export function wallsOf(features: readonly Feature[], details: readonly PartDeta
   const outer = reaches(features, details, 'outside');
   const inner = [...reaches(features, details, 'right'), ...reaches(features, details, 'left')];
   if (inner.length === 0) return [];
+  const rims = (['right', 'left'] as const).flatMap((end) => {
+    const rim = rimOf(features, end);
+    return rim ? [{ ...rim, reach: Math.abs(rim.z - rim.centre) }] : [];
+  });
   const places = new Set<number>();
   for (const s of [...outer, ...inner]) for (const z of [s.from, s.to, (s.from + s.to) / 2]) places.add(z - 1e-6).add(z + 1e-6);
   const walls: Wall[] = [];
   for (const z of places) {
     const hole = extreme(inner, z, 1);
     const around = hole && extreme(outer, z, -1);
-    if (around) walls.push({ z, hole: hole.of, around: around.of, thick: around.r - hole.r, outer: around.r, inner: hole.r });
+    // towards the rim of a ball that the hole opens the wall runs out as it must
+    const rim = around && rims.find((r) => r.ball === around.of && r.hole === hole.of && Math.abs(z - r.z) < r.reach);
+    if (around && !rim) walls.push({ z, hole: hole.of, around: around.of, thick: around.r - hole.r, outer: around.r, inner: hole.r });
   }
   return walls;
 }

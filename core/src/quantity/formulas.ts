@@ -275,6 +275,30 @@ export const formulas = {
     { depth: ['length', 'full depth'], d: ['diameter', 'drill'], half: ['angle', 'half of the point angle, degrees'] },
     ({ depth, d, half }) => depth + (half >= 90 ? 0 : d / 2 / Math.tan((half * Math.PI) / 180)),
   ),
+  stackSum: define<never, 'lengths'>(
+    'lengths from face to face, those that lead back taken off',
+    'worst case: tolerances add, common practice',
+    { lengths: ['length', 'lengths'] },
+    (_, { lengths }) => tidy(lengths.reduce((sum, l) => sum + l, 0)),
+  ),
+  stackSpread: define<never, 'tolerances'>(
+    'root of the sum of the squared tolerances',
+    'each tolerance six standard deviations wide, common practice',
+    { tolerances: ['length', 'tolerances'] },
+    (_, { tolerances }) => Math.hypot(...tolerances),
+  ),
+  workingLeast: define(
+    'middle - half of the tolerance allotted',
+    'tolerance chart, common practice',
+    { middle: ['length', 'middle'], half: ['length', 'half allotted'] },
+    ({ middle, half }) => tidy(middle - half),
+  ),
+  workingMost: define(
+    'middle + half of the tolerance allotted',
+    'tolerance chart, common practice',
+    { middle: ['length', 'middle'], half: ['length', 'half allotted'] },
+    ({ middle, half }) => tidy(middle + half),
+  ),
   roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
   angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
   coldSize: define(

@@ -1,6 +1,7 @@
-import { stackOf, workingLengths, write, writeSentence } from '@obra/core';
+import { type Figure, stackOf, workingLengths } from '@obra/core';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { FigureNumber } from '../../../slate';
 import type { JobView } from '../view';
 
 /** The tolerance stack of any distance, and what to cut to when lengths are cut from another face than they are drawn from. */
@@ -13,7 +14,7 @@ export function Lengths({ view }: { readonly view: JobView }) {
   const stack = stackOf(part, a, b);
   const working = workingLengths(part, from);
   const says = (face: string) => faces.find((f) => f.ref === face)?.says ?? face;
-  const one = (mm: number) => write({ is: 'length', value: mm, step: 0.01 }, units).text;
+  const shown = (figure: Figure, withUnit = false) => <FigureNumber figure={figure} units={units} withUnit={withUnit} />;
   if (job.drawing.outside.length === 0) return null;
   const choose = (label: string, value: string, set: (v: string) => void) => (
     <Form.Select aria-label={label} value={value} onChange={(e) => set(e.target.value)} style={{ width: 150 }}>
@@ -29,7 +30,14 @@ export function Lengths({ view }: { readonly view: JobView }) {
       <div className="d-flex gap-2 align-items-center flex-wrap mb-2">
         <span>from</span> {choose('stack from', a, setA)} <span>to</span> {choose('stack to', b, setB)}
         <span data-testid="stack">
-          {stack ? `${one(stack.limits.nominal)} ${units}: ${writeSentence(stack.says, units)}` : 'no lengths connect these faces'}
+          {stack ? (
+            <>
+              {shown(stack.nominal, true)}: {shown(stack.min)} to {shown(stack.max)} at worst, through {stack.through.length}{' '}
+              {stack.through.length === 1 ? 'length' : 'lengths'}; {shown(stack.spread)} spread is likely
+            </>
+          ) : (
+            'no lengths connect these faces'
+          )}
         </span>
       </div>
       <div className="d-flex gap-2 align-items-center flex-wrap mb-1">
@@ -42,10 +50,10 @@ export function Lengths({ view }: { readonly view: JobView }) {
             <tr key={w.face}>
               <td>{says(w.face)}</td>
               <td className="fig">
-                {one(w.limits.min)} to {one(w.limits.max)} {units}
+                {shown(w.min)} to {shown(w.max)} {units}
               </td>
               <td className="quiet">
-                {w.direct ? 'drawn so' : w.limits.max - w.limits.min <= 0 ? 'no room left: another length takes it all' : 'worked out'}
+                {w.direct ? 'drawn so' : w.max.value <= w.min.value ? 'no room left: another length takes it all' : 'worked out'}
               </td>
             </tr>
           ))}
