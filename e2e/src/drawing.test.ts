@@ -274,7 +274,7 @@ describe('rows', () => {
 describe('sizes of the picture', () => {
   it('do not lie over one another on any demo part, in either unit', async () => {
     const fresh = await freshPage(browser, demoUrl());
-    for (const name of ['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft']) {
+    for (const name of ['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft', 'worn-tiller-pin']) {
       await goTo(fresh.page, demoUrl(), `/jobs/${name}/drawing`, 'edge to A');
       for (const unit of ['own', 'other']) {
         expect([name, unit, await overlapping(fresh.page)]).toEqual([name, unit, []]);

@@ -31,6 +31,7 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs/windlass-spindle/drawing', 'Windlass spindle'],
   ['/jobs/chainplate-ring/drawing', 'bolt circle'],
   ['/jobs/rudder-shaft/drawing', '1010'],
+  ['/jobs/worn-tiller-pin/drawing', 'The piece as it is now'],
   ['/jobs/pintle-pin/holding', 'Saw or pull out'],
   ['/jobs/mast-dowel/holding?at=left-1', 'Turned round'],
   ['/jobs/pintle-pin/route?at=finish-turn@s1', 'Part off'],

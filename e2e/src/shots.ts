@@ -30,6 +30,7 @@ for (const [name, job] of [
   ['drawing-spindle', 'windlass-spindle'],
   ['drawing-ring', 'chainplate-ring'],
   ['drawing-shaft', 'rudder-shaft'],
+  ['drawing-worn', 'worn-tiller-pin'],
 ] as const) {
   await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
   await shot(name);

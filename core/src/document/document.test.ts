@@ -125,12 +125,17 @@ describe('the stored format', () => {
     expect(parseStoredJob({ ...envelope, job: everything }).ok).toBe(true);
   });
 
-  it.each(['sheave-axle.json', 'pintle-pin.json', 'mast-dowel.json', 'windlass-spindle.json', 'chainplate-ring.json', 'rudder-shaft.json'])(
-    'reads the demo job %s',
-    (name) => {
-      expect(parseJobFile(demo(name)).ok).toBe(true);
-    },
-  );
+  it.each([
+    'sheave-axle.json',
+    'pintle-pin.json',
+    'mast-dowel.json',
+    'windlass-spindle.json',
+    'chainplate-ring.json',
+    'rudder-shaft.json',
+    'worn-tiller-pin.json',
+  ])('reads the demo job %s', (name) => {
+    expect(parseJobFile(demo(name)).ok).toBe(true);
+  });
 
   it('reads the demo shop', () => {
     expect(parseShop(demo('shop.json')).ok).toBe(true);

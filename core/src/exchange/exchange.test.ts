@@ -13,7 +13,7 @@ const demo = (name: string): Drawing => {
   if (!parsed.ok) throw new Error(name);
   return parsed.value.drawing;
 };
-const names = ['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft'] as const;
+const names = ['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft', 'worn-tiller-pin'] as const;
 
 /* Read back by another general library, dxf-parser. */
 describe('DXF', () => {

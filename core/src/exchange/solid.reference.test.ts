@@ -28,7 +28,9 @@ const demo = (name: string): Contour => {
 };
 const parts = [
   ...bodies.map(([name, shape]) => [name, shape] as const),
-  ...['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft'].map((name) => [name, demo(name)] as const),
+  ...['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft', 'worn-tiller-pin'].map(
+    (name) => [name, demo(name)] as const,
+  ),
 ];
 
 describe('volume', () => {

@@ -1,3 +1,3 @@
 export { type BarChoice, chooseBar, largestDiameter, surfaceStays } from './bar';
-export { asBar, type StartedPiece, STARTED, startedPiece } from './started';
+export { asBar, parseBeyond, type StartedPiece, STARTED, startedPiece } from './started';
 export { type Held, type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';

@@ -1,7 +1,7 @@
-import type { Bar, Job } from '../document';
+import type { Bar, Cell, Job } from '../document';
 import { type Part, readDrawing } from '../drawing';
 import type { Finding } from '../finding';
-import { diameter, figure, length, parseLength, say, tidy } from '../quantity';
+import { diameter, figure, length, type Parsed, parseLength, say, tidy } from '../quantity';
 import { outsideOf, type Region, regionOf, shifted } from '../stock';
 
 /** The name that the plan gives to a piece already started, where otherwise a bar of the rack stands. */
@@ -18,6 +18,10 @@ export interface StartedPiece {
   readonly beyondLeft: number;
   readonly findings: readonly Finding[];
 }
+
+/** How far the piece stands beyond finished face A: a length, or nothing. */
+export const parseBeyond = ({ text, units }: Cell): Parsed<number> =>
+  /^0*(?:[.,]0*)?$/.test(text.trim()) ? { ok: true, value: 0 } : parseLength(text, units);
 
 /** Reads what a job starts as; undefined where it starts from bar, and while nothing of the piece is typed. */
 export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
@@ -37,7 +41,7 @@ export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
     details: starts.details,
     overall: starts.overall ?? { text: '', units: 'mm' },
   });
-  const beyond = parseLength(starts.beyondRight.text, starts.beyondRight.units);
+  const beyond = parseBeyond(starts.beyondRight);
   const beyondRight = beyond.ok ? beyond.value : 0;
   const region = shifted(regionOf(piece.contour), beyondRight);
   const findings: Finding[] = piece.findings
@@ -46,7 +50,7 @@ export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
       ...f,
       mends: f.mends.map((m) => ({ ...m, edits: m.edits.map((e) => ({ ...e, at: e.at.replace(/^drawing\//, 'startsAs/') })) })),
     }));
-  if (!beyond.ok && starts.beyondRight.text.trim() !== '')
+  if (!beyond.ok)
     findings.push({
       code: 'length-unknown',
       about: 'startsAs',

@@ -20,7 +20,15 @@ export function demoJob(name: string): Job {
   return parsed.value.job;
 }
 
-export const demoNames = ['sheave-axle', 'pintle-pin', 'mast-dowel', 'windlass-spindle', 'chainplate-ring', 'rudder-shaft'] as const;
+export const demoNames = [
+  'sheave-axle',
+  'pintle-pin',
+  'mast-dowel',
+  'windlass-spindle',
+  'chainplate-ring',
+  'rudder-shaft',
+  'worn-tiller-pin',
+] as const;
 
 export function jobOf(line: string, units: Units = 'mm', more: Partial<Job> = {}): Job {
   const drawing = readLine(line, units);

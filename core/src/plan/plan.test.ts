@@ -99,8 +99,9 @@ describe.each(planned)('the plan of %s', (_, job, shop) => {
       }
     }
     const severing = at((s) => s.verb === 'part-off' || s.verb === 'saw-off');
-    expect(severing).toHaveLength(1);
-    expect(steps[(severing[0] ?? 0) + 1]?.verb).toBe('turn-round');
+    // a piece already started, with too little beyond face B to hold it by, is held by its own end
+    expect(severing).toHaveLength(job.startsAs ? 0 : 1);
+    if (!job.startsAs) expect(steps[(severing[0] ?? 0) + 1]?.verb).toBe('turn-round');
   });
 
   it('roughs larger diameters before smaller, and all of a setup before it finishes any', () => {
@@ -113,9 +114,10 @@ describe.each(planned)('the plan of %s', (_, job, shop) => {
     }
   });
 
-  it('has bar enough: cut length = stick-out + grip + spare', () => {
+  it('has bar enough: cut length = stick-out + grip + spare; a piece already started has no spare', () => {
     const [setup] = route.setups;
-    expect(route.bar.cut.value).toBeCloseTo((setup?.stickOut.value ?? 0) + (setup?.grip.value ?? 0) + 10, 6);
+    expect(route.bar.cut.value).toBeCloseTo((setup?.stickOut.value ?? 0) + (setup?.grip.value ?? 0) + (job.startsAs ? 0 : 10), 6);
+    if (job.startsAs) return;
     expect(mmOf(shop.bars.find((b) => b.id === route.bar.id)?.across)).toBeGreaterThanOrEqual(
       Math.max(...made.part.features.map((f) => f.nearDiameter.nominal)),
     );

@@ -1,4 +1,4 @@
-import { blankRow, figure, type ListName, parseLength, pathOf } from '@obra/core';
+import { blankRow, figure, type ListName, parseBeyond, pathOf } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import { FigureNumber } from '../../../slate';
@@ -52,7 +52,7 @@ export function Started({ view }: { readonly view: JobView }) {
             units={units}
             placeholder="0"
             wide={90}
-            bad={beyondRight.text.trim() !== '' && !parseLength(beyondRight.text, beyondRight.units).ok}
+            bad={!parseBeyond(beyondRight).ok}
             onType={(cell) => open.edit([{ op: 'put', at: 'startsAs/beyondRight', value: cell }], 'job', 'startsAs.beyondRight')}
           />
         </Form.Group>
