@@ -244,7 +244,10 @@ function releaseCheck(ctx: Context, draft: SetupDraft): void {
     verb: 'check',
     about: draft.end,
     does: measured,
-    says: measured.length > 0 ? say`${measured.length} ${measured.length === 1 ? 'size' : 'sizes'} measured and written down` : say`every length and diameter looked over`,
+    says:
+      measured.length > 0
+        ? say`${measured.length} ${measured.length === 1 ? 'size' : 'sizes'} measured and written down`
+        : say`every length and diameter looked over`,
     because: [reason('release-check', say`out of the chuck it has lost its centre`, draft.end)],
     figures: { minutes: byHand(1) },
   });
