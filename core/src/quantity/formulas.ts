@@ -91,6 +91,18 @@ export const formulas = {
     { kc: ['pressure', 'kc1.1'], mc: ['ratio', 'mc'], ap: ['length', 'depth of cut ap'], f: ['feed', 'feed f'] },
     ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
   ),
+  passiveForce: define(
+    'half of Fc stands square to the edge; its share along the radius is 0.5 Fc cos(lead)',
+    'textbooks of metal cutting, from memory, 20 %; lead of the nose where the depth is under it',
+    { F: ['force', 'cutting force Fc'], lead: ['angle', 'lead in cut'] },
+    ({ F, lead }) => 0.5 * F * Math.abs(Math.cos((lead * Math.PI) / 180)),
+  ),
+  spring: define(
+    'passive force x what the work gives way there',
+    'beam of the stock as it stands, in springy chuck and centre, by the force method',
+    { F: ['force', 'passive force'], give: ['ratio', 'µm a newton'] },
+    ({ F, give }) => (F * give) / 1000,
+  ),
   forceAtAngle: define(
     'Fc = kc1.1 h^(-mc) ap f, h = f sin(lead angle)',
     'Kienzle; kc1.1 and mc from memory of the usual list; no factors of rake, speed or wear',

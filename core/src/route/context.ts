@@ -7,6 +7,7 @@ import { type Figure, figure, say, type Sentence } from '../quantity';
 import { area, combine, type Region } from '../stock';
 import { toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
+import type { Spring } from './spring';
 import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
 import type { Pass, Step } from './types';
@@ -45,10 +46,16 @@ export interface SetupDraft {
   readonly id: string;
   readonly end: End;
   readonly place: Place;
+  readonly holding: string;
+  readonly support: readonly { readonly item: string; readonly at: number }[];
+  /** z of the face of the jaws */
+  readonly jaws: number;
   readonly steps: Step[];
   /** which setup first claimed a step's plain id */
   readonly ids: Map<string, string>;
   stock: Region;
+  /** where it gives way most while it is finished */
+  weakest?: { readonly step: string; readonly spring: Spring };
 }
 
 export interface StepParts {

@@ -10,6 +10,7 @@ import { makeHole } from './bores';
 import { centreDrill } from './holes';
 import { awaySteps, detailSteps, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
+import { bentLineOf } from './spring';
 import { alreadyMade } from './started';
 import { faceEnd, finishTurn, roughTurn } from './turning';
 import type { BarSheet } from './barSheet';
@@ -27,7 +28,9 @@ interface Making {
 
 export function rightSetup(making: Making, held: HoldingChoice, stock: Region): Setup {
   const { ctx, sheet } = making;
-  const draft = draftOf(making, 'right-1', 'right', held, sheet.stickOut.value / mmOf(ctx.bar.across), stock);
+  const edge = -(ctx.part.length + sheet.faceB);
+  const jaws = sheet.severs ? edge - making.severing.width - sheet.gap : edge + sheet.grip.value;
+  const draft = draftOf(making, 'right-1', 'right', held, sheet.stickOut.value / mmOf(ctx.bar.across), stock, jaws);
   const barDiameter = mmOf(ctx.bar.across);
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'right');
@@ -86,14 +89,12 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     makeHole(ctx, draft);
   }
   const last = rows.at(-1);
-  const edge = -(ctx.part.length + sheet.faceB);
   const widest = last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal / 2 : barDiameter / 2;
   if (last && making.reach[last.id] === 'right' && sheet.severs && making.severing.method === 'part') {
     chamferInner(ctx, draft, last, backGroove(edge, making.severing.width, widest - (last.chamferFar ?? 0) - sheet.faceB - 1));
   }
   releaseCheck(ctx, draft);
   if (sheet.severs) sever(ctx, draft, making.severing, edge, barDiameter / 2);
-  const jaws = sheet.severs ? edge - making.severing.width - sheet.gap : edge + sheet.grip.value;
   return setupOf(making, draft, held, sheet.grip, sheet.stickOut, [jaws, jaws - sheet.grip.value], stock);
 }
 
@@ -110,7 +111,7 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
     grip: grip.value,
     inside: gripping.inside(grip.value),
   });
-  const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece);
+  const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece, gripping.z);
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'left');
   const hole = ctx.part.features.find((f) => f.side === 'left');
@@ -253,7 +254,7 @@ function releaseCheck(ctx: Context, draft: SetupDraft): void {
   });
 }
 
-function draftOf(making: Making, id: string, end: End, held: HoldingChoice, ratio: number, stock: Region): SetupDraft {
+function draftOf(making: Making, id: string, end: End, held: HoldingChoice, ratio: number, stock: Region, jaws: number): SetupDraft {
   const holding = holdingOf(making.ctx.shop, held.holding);
   return {
     id,
@@ -261,6 +262,9 @@ function draftOf(making: Making, id: string, end: End, held: HoldingChoice, rati
     steps: [],
     ids: making.ids,
     stock,
+    holding: held.holding,
+    support: held.support,
+    jaws,
     place: {
       machine: making.ctx.machine,
       material: making.ctx.material,
@@ -310,6 +314,14 @@ function setupOf(
     stickOut,
     gripped,
     gripDiameter: 2 * outsideOf(before, ...gripped).most,
+    ...(draft.weakest && {
+      bent: {
+        step: draft.weakest.step,
+        at: draft.weakest.spring.at,
+        spring: draft.weakest.spring.spring,
+        line: bentLineOf(draft.weakest.spring, draft.jaws, draft.end === 'right' ? 1 : -1),
+      },
+    }),
     before,
     minutes: figure('time', 'totalMinutes', { minutes: steps.map((s) => s.figures['minutes']?.value ?? 0) }),
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),

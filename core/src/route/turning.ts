@@ -6,6 +6,7 @@ import { combine, turned } from '../stock';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { choiceId } from './choices';
+import { springOf } from './spring';
 
 /** Left on a shoulder for finishing, mm. @source common practice */
 const SHOULDER = 0.2;
@@ -140,9 +141,30 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     n: speed.value,
     handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
   });
+  const give = springOf(ctx, setup, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });
+  if (give && give.spring.value > (setup.weakest?.spring.spring.value ?? 0)) setup.weakest = { step: id, spring: give };
+  if (give && 2 * give.spring.value > limits.max - limits.min)
+    ctx.findings.push({
+      code: 'spring',
+      about: id,
+      severity: 'caution',
+      says: say`the work gives way ${length(give.spring.value, 0.001)} on radius under the finishing cut; the tolerance is ${length(limits.max - limits.min, 0.001)}`,
+      why: say`it comes out thicker there than the dial says, and like cuts do not mend it along the row: a centre, a rest, less stick-out`,
+      mends: [],
+    });
   addStep(ctx, setup, {
     ...base,
-    figures: { speed, feed, depth, passes, to: aim, minutes },
+    because: give
+      ? [
+          ...because,
+          reason(
+            'spring',
+            say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - (setup.end === 'right' ? 0 : -ctx.part.length)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
+            feature.id,
+          ),
+        ]
+      : because,
+    figures: { speed, feed, depth, passes, to: aim, minutes, passive: give?.passive, spring: give?.spring },
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
 }

@@ -43,6 +43,8 @@ export interface Setup {
   /** what they close on, mm */
   readonly gripDiameter: number;
   readonly before: Region;
+  /** the finishing cut under which the work gives way most: its step, z, spring on radius, and the bent line from the jaws (z, mm sideways) */
+  readonly bent?: { readonly step: string; readonly at: number; readonly spring: Figure; readonly line: readonly (readonly [number, number])[] };
   readonly steps: readonly Step[];
   readonly lengths: readonly { readonly of: string; readonly from: string; readonly limits: Limits; readonly set: Figure }[];
 }

@@ -5,7 +5,7 @@ import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
-import { Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
+import { BentLine, Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
 import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed } from './shapes';
 import { usePanZoom } from './usePanZoom';
@@ -142,6 +142,9 @@ function Picture(props: PictureProps) {
         strokeWidth={0.8}
         strokeDasharray="14 3 3 3"
       />
+      {show === 'holding' && setup?.bent && (
+        <BentLine map={map} view={view} bent={setup.bent} units={units} foot={map.y(-Math.max(gripRadius, largestOf(part) / 2))} />
+      )}
       {show === 'inspection' && <Characteristics {...props} map={map} />}
       {held && step && <MeasureHere part={part} map={map} step={step} view={view} bench={show === 'bench'} />}
       {held ? (

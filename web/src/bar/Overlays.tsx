@@ -1,4 +1,16 @@
-import { type Finding, gravestFirst, type Part, type Step, subjectOf, type Units, widestOf, writeSentence } from '@obra/core';
+import {
+  type Finding,
+  gravestFirst,
+  type Part,
+  type Setup,
+  type Step,
+  subjectOf,
+  type Units,
+  widestOf,
+  write,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
 import type { PictureProps } from './props';
@@ -49,6 +61,51 @@ export function Characteristics({ part, map, marks }: PictureProps & { readonly 
           </g>
         );
       })}
+    </g>
+  );
+}
+
+/** How far the bent line may leave the axis, px. */
+const BEND = 16;
+
+/** The work bent away from the tool under the finishing cut that bends it most, drawn larger by the factor written beside it. */
+export function BentLine({
+  map,
+  view,
+  bent,
+  units,
+  foot,
+}: {
+  readonly map: Mapping;
+  readonly view: (z: number) => number;
+  readonly bent: NonNullable<Setup['bent']>;
+  readonly units: Units;
+  /** lower edge of the metal, px */
+  readonly foot: number;
+}) {
+  const most = Math.max(...bent.line.map(([, y]) => Math.abs(y)));
+  if (most <= 0) return null;
+  const px = BEND / most;
+  const factor = Number((px / map.scale).toPrecision(1));
+  const drawn = factor * map.scale;
+  const at = map.x(view(bent.at));
+  const [, own] = bent.line.reduce((best, p) => (Math.abs(p[0] - bent.at) < Math.abs(best[0] - bent.at) ? p : best));
+  return (
+    <g data-testid="bent">
+      <path
+        d={bent.line.map(([z, y], i) => `${i === 0 ? 'M' : 'L'}${map.x(view(z)).toFixed(1)} ${(map.axis - drawn * y).toFixed(1)}`).join('')}
+        fill="none"
+        stroke="var(--blue)"
+        strokeWidth={2}
+      />
+      <circle cx={at} cy={map.axis - drawn * own} r={4} fill="var(--blue)" />
+      <text
+        className="bent"
+        x={at}
+        y={foot + 17}
+        textAnchor={bent.line.length > 0 && Math.abs(bent.at - (bent.line.at(-1)?.[0] ?? 0)) < 5 ? 'end' : 'middle'}>
+        gives way {writeWithUnit(bent.spring, units)}, drawn × {write({ is: 'count', value: factor }, units).text}
+      </text>
     </g>
   );
 }

@@ -1,6 +1,8 @@
 import { type Figure, type Formula, formulaNamed, type Units, write, writeWithUnit } from '@obra/core';
-import { createContext, useContext, useId, useRef, useState } from 'react';
-import { Overlay, Popover } from 'react-bootstrap';
+import { createContext, lazy, Suspense, useContext, useId, useRef, useState } from 'react';
+
+// what places a card on the page is loaded with the first card
+const FigureCard = lazy(() => import('./FigureCard').then((m) => ({ default: m.FigureCard })));
 
 /** Where a figure's formula is looked up; the Handbook has more of them. */
 export const FormulaBook = createContext<(name: string) => Formula | undefined>(formulaNamed);
@@ -43,39 +45,9 @@ export function FigureNumber({
         {text}
       </button>
       {open && (
-        <Overlay target={target} show placement="bottom" flip rootClose onHide={() => setOpen(false)}>
-          <Popover id={id} role="dialog" aria-label="formula">
-            <Popover.Body>
-              <div>
-                <strong>{writeWithUnit(figure, units)}</strong>
-                {figure.deviation !== undefined && ` ± ${writeWithUnit({ is: 'length', value: 2 * figure.deviation, step: 0.001 }, units)} (95 %)`}
-              </div>
-              <div className="fig">{formula?.text ?? figure.formula}</div>
-              <table className="plain">
-                <tbody>
-                  {Object.entries(figure.of).map(([name, value]) => {
-                    const [is, words] = formula?.inputs[name] ?? (['ratio', name] as const);
-                    const one = (v: number) =>
-                      writeWithUnit({ is, value: v, ...(is === 'length' || is === 'diameter' ? { step: 0.001 } : {}) }, units);
-                    return (
-                      <tr key={name}>
-                        <td>{words}</td>
-                        <td className="fig">
-                          {typeof value === 'number'
-                            ? one(value)
-                            : typeof value === 'string'
-                              ? value
-                              : value.map((v) => write({ is, value: v }, units).text).join(' ')}
-                        </td>
-                      </tr>
-                    );
-                  })}
-                </tbody>
-              </table>
-              <div className="quiet">{figure.source ?? formula?.source}</div>
-            </Popover.Body>
-          </Popover>
-        </Overlay>
+        <Suspense fallback={null}>
+          <FigureCard id={id} target={target} figure={figure} formula={formula} units={units} onHide={() => setOpen(false)} />
+        </Suspense>
       )}
     </>
   );

@@ -1,5 +1,5 @@
 import { figure, type Finding, startingShop } from '@obra/core';
-import { act, fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '../app/version';
@@ -13,12 +13,8 @@ describe('a number shown', () => {
 
   it('opens its formula, the values put in and the source', async () => {
     render(<FigureNumber figure={speed} units="mm" />);
-    // its card finds its place a moment later
-    await act(async () => {
-      fireEvent.click(screen.getByRole('button', { name: '250' }));
-      await Promise.resolve();
-    });
-    const card = screen.getByRole('dialog');
+    fireEvent.click(screen.getByRole('button', { name: '250' }));
+    const card = await screen.findByRole('dialog');
     expect(card).toHaveTextContent('1000 v / (pi d)');
     expect(card).toHaveTextContent('30 m/min');
     expect(card).toHaveTextContent('100 250 500');

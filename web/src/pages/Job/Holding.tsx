@@ -54,6 +54,11 @@ export function Holding({ view }: { readonly view: JobView }) {
             <Big figure={setup.runout} units={units} size="mid">
               runout, TIR
             </Big>
+            {setup.bent && (
+              <Big figure={setup.bent.spring} units={units} size="mid">
+                spring, finishing
+              </Big>
+            )}
             <div className="quiet">
               {ratio?.because
                 .filter((r) => r.rule === 'stick-out')

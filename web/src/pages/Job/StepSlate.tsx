@@ -5,7 +5,7 @@ import type { JobView } from './view';
 
 export function StepSlate({ view, step, number }: { readonly view: JobView; readonly step: Step; readonly number: number }) {
   const { units } = view;
-  const { speed, feed, depth, passes, to, power, point } = step.figures;
+  const { speed, feed, depth, passes, to, power, point, spring } = step.figures;
   return (
     <>
       <div>
@@ -44,6 +44,11 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       {power && (
         <Big figure={power} units={units} size="mid">
           at the chip
+        </Big>
+      )}
+      {spring && (
+        <Big figure={spring} units={units} size="mid">
+          spring on radius
         </Big>
       )}
       {speed && <DataChoice view={view} step={step} />}

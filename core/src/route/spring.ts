@@ -1,0 +1,88 @@
+import type { Tool } from '../document';
+import type { Feature } from '../drawing';
+import { type Beam, bend, complianceAt, cuttingForce } from '../mechanics';
+import { figure, type Figure, parseDegrees } from '../quantity';
+import { holdingOf, mmOf } from '../shop';
+import { sectionsOf } from '../stock';
+import { type Context, inward, type SetupDraft } from './context';
+
+/** The work as it stands in a setup, as a beam from the face of the jaws outwards; undefined where the metal does not reach them. */
+export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; readonly from: (z: number) => number } | undefined {
+  const holding = holdingOf(ctx.shop, setup.holding);
+  const out = -inward(setup.end);
+  const from = (z: number) => out * (z - setup.jaws);
+  const reach = out > 0 ? sectionsOf(setup.stock, setup.jaws, 1e4) : sectionsOf(setup.stock, -1e4, setup.jaws);
+  const inOrder = out > 0 ? reach : reach.toReversed();
+  const stretches: Beam['stretches'][number][] = [];
+  for (const s of inOrder) {
+    const [a, b] = [from(out > 0 ? s.from : s.to), from(out > 0 ? s.to : s.from)];
+    const at = stretches.at(-1)?.to ?? 0;
+    // what is not joined to the jaws any more is not held
+    if (a > at + 1e-3) break;
+    stretches.push({ from: at, to: b, diameter: 2 * s.outer, inside: 2 * s.inner });
+  }
+  const free = stretches.at(-1)?.to;
+  if (free === undefined || !holding) return undefined;
+  const rests = setup.support.flatMap((s) => {
+    const rest = holdingOf(ctx.shop, s.item);
+    return rest ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];
+  });
+  return { beam: { stretches, modulus: 1000 * ctx.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
+}
+
+/** How the work gives way at the place of a row where it does so most. */
+export interface Spring {
+  readonly passive: Figure;
+  /** on radius */
+  readonly spring: Figure;
+  /** z of that place */
+  readonly at: number;
+  readonly beam: Beam;
+  /** mm from the jaws */
+  readonly from: (z: number) => number;
+}
+
+/** How far the work gives way under a finishing cut at the weakest place of a row, and what pushes it; both on radius. */
+export function springOf(
+  ctx: Context,
+  setup: SetupDraft,
+  row: Feature,
+  cut: { readonly tool: Tool; readonly depth: number; readonly feed: number; readonly speed: number },
+): Spring | undefined {
+  const held = beamOf(ctx, setup);
+  if (!held || !(cut.depth > 0) || !(cut.feed > 0)) return undefined;
+  const lead = parseDegrees(cut.tool.lead?.text ?? '');
+  const forces = cuttingForce(ctx.material.kc, ctx.material.mc, {
+    depth: cut.depth,
+    feed: cut.feed,
+    lead: lead.ok && lead.value > 0 && lead.value <= 120 ? lead.value : 90,
+    nose: mmOf(cut.tool.nose, 0.4),
+  });
+  const longest = held.beam.stretches.at(-1)?.to ?? 0;
+  const places = [0, 0.25, 0.5, 0.75, 1]
+    .map((t) => row.near + t * (row.far - row.near))
+    .map((z) => ({ z, x: held.from(z) }))
+    .filter(({ x }) => x > 0 && x <= longest);
+  const weakest = places
+    .map((p) => ({ ...p, compliance: complianceAt(held.beam, p.x) }))
+    .reduce<{ readonly z: number; readonly compliance: number } | undefined>(
+      (worst, p) => (worst && worst.compliance >= p.compliance ? worst : p),
+      undefined,
+    );
+  if (!weakest) return undefined;
+  const passive = figure('force', 'passiveForce', { F: forces.cutting, lead: forces.lead }, { step: 1 });
+  return {
+    passive,
+    spring: figure('length', 'spring', { F: passive.value, give: 1000 * weakest.compliance }, { step: 0.001 }),
+    at: weakest.z,
+    ...held,
+  };
+}
+
+/** The line of the bent work from the jaws to its free end under that push: z and mm sideways. */
+export function bentLineOf(spring: Spring, jaws: number, out: 1 | -1): readonly (readonly [number, number])[] {
+  const long = spring.beam.stretches.at(-1)?.to ?? 0;
+  const bent = bend(spring.beam, [{ at: spring.from(spring.at), force: spring.passive.value }]);
+  const parts = 24;
+  return Array.from({ length: parts + 1 }, (_, i) => (long * i) / parts).map((x) => [jaws + out * x, bent.at(x)] as const);
+}
