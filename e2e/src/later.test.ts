@@ -73,6 +73,9 @@ it('trues a worn shaft: what it is now is the stock', async () => {
   expect(steps).toEqual(expect.arrayContaining(['face@right', 'rough-turn@', 'finish-turn@'].map((s) => expect.stringContaining(s) as string)));
   expect(steps.filter((s) => /part-off|saw-off/.test(s ?? ''))).toEqual([]);
   await goTo(page, demoUrl(), `/jobs/${worn}/holding`, 'The piece as it is');
+  // how it gives way stands on the bar and on the slate
+  await page.waitForSelector('[data-testid="bent"]');
+  expect(await page.$eval('.slate', (e) => (e as HTMLElement).innerText)).toContain('spring, finishing');
 });
 
 it('says at once where the piece is too small, in the drawing', async () => {

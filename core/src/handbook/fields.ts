@@ -29,6 +29,20 @@ export const aLengthOrZero = (label: string, start = '0'): Field<number> => ({
   read: (text, units) => (/^\s*0*[.,]?0*\s*$/.test(text) ? { ok: true, value: 0 } : readOne(text, units)),
 });
 
+/** What an indicator shows: a length, nothing, or less than nothing. */
+export const aReading = (label: string, start: string): Field<number> => ({
+  label,
+  kind: 'length',
+  start,
+  read: (text, units) => {
+    const t = text.trim();
+    const size = t.replace(/^[-−+]\s*/, '');
+    if (/^(?=.)0*[.,]?0*$/.test(size)) return { ok: true, value: 0 };
+    const read = readOne(size, units);
+    return read.ok && /^[-−]/.test(t) ? { ok: true, value: -read.value } : read;
+  },
+});
+
 /** Lengths in a row, parted by semicolons; bare ones are in the units of the page. */
 export const lengths = (label: string, start: string): Field<readonly number[]> => ({
   label,

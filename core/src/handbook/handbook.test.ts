@@ -130,6 +130,9 @@ describe('worked at the bench (common practice) and from the tables', () => {
     ['shrink', { i: '0.1', gap: '0.05', d: '50', material: 'aluminium' }, 'warm to: 147 °C'],
     ['growth', { d: '50', celsius: '60' }, 'reads over by: 0.023 mm'],
     ['growth', { d: '50', celsius: '45' }, 'reads over by: 0.015 mm'],
+    ['four-jaw', { r1: '0.2', r2: '0', r3: '-0.2', r4: '0' }, 'off centre by: 0.200 mm'],
+    ['four-jaw', { r1: '0.2', r2: '0', r3: '-0.2', r4: '0' }, 'jaws 1 and 3: 0.200 mm'],
+    ['four-jaw', { r1: '0', r2: '-.1', r3: '0', r4: '.3' }, 'jaws 2 and 4: 0.200 mm'],
     ['finish', { f: '0.15', r: '0.4' }, 'Rt and Rz, ideal: 7.03 µm'],
     ['finish', { f: '0.2', r: '0.4' }, 'stands proud on diameter: 0.025 mm'],
     ['bolt-circle', { n: '6', D: '100', start: '0' }, 'hole to the next: 50.000 mm'],
@@ -142,6 +145,16 @@ describe('worked at the bench (common practice) and from the tables', () => {
     ['tool-life', { v: '100' }, 'life at 100 m/min: 41.0 min'],
   ])('%s %o: %s', (id, texts, line) => {
     expect(linesOf(answerOf(id, texts))).toContain(line);
+  });
+
+  it.each([
+    [{ r1: '0.2', r2: '0', r3: '-0.2', r4: '0' }, 'jaws 1 and 3', 'away from jaw 1: loosen 3, tighten 1'],
+    [{ r1: '0', r2: '-.1', r3: '0', r4: '.3' }, 'jaws 2 and 4', 'away from jaw 4: loosen 2, tighten 4'],
+    [{ r1: '0', r2: '-.1', r3: '0', r4: '.3' }, 'jaws 1 and 3', 'stand right'],
+  ])('in a four-jaw %o: %s %s', (texts, label, words) => {
+    const answer = answerOf('four-jaw', texts);
+    const found = answer.ok ? answer.rows.find((r) => r.label === label) : undefined;
+    expect(found && 'after' in found && found.after ? writeSentence(found.after, 'mm') : '').toBe(words);
   });
 
   it('a part in a three-jaw is packed so that it runs out by its offset: jaws touch it in points (geometry)', () => {

@@ -1,11 +1,12 @@
 import { likelyNominals, unworn } from '../drawing';
+import { fromReadings } from '../mechanics';
 import { length, say } from '../quantity';
 import { boltCircle, commonPlates, flats, indexing, pinClasses, pinsProve, type PinClass } from '../standards';
-import { aLength, aLengthOrNone, aNumber, aNumberOrNone, calculator, lengths, numbers, oneOf } from './fields';
+import { aLength, aLengthOrNone, aReading, aNumber, aNumberOrNone, calculator, lengths, numbers, oneOf } from './fields';
 import { zonesOf } from './figures';
 import { flatsOf, holesOf, marksOf } from './figuresOfWork';
 import { fig } from './formulas';
-import { area, circle, dim, line, polar, type Shape } from './sketch';
+import { area, circle, dim, label, line, polar, type Shape } from './sketch';
 
 const FINE = 0.001;
 
@@ -250,6 +251,63 @@ const runout = calculator({
   },
 });
 
+const dialling = calculator({
+  id: 'four-jaw',
+  group: 'Measuring',
+  title: 'Dialling in a four-jaw',
+  words: 'independent chuck indicator readings centre tir jaw move',
+  fields: {
+    r1: aReading('Indicator at jaw 1', '0'),
+    r2: aReading('at jaw 2', '0.42'),
+    r3: aReading('at jaw 3', '0.1'),
+    r4: aReading('at jaw 4', '-0.32'),
+  },
+  answer: (r) => {
+    const off = fig('length', 'offCentre', r, { step: FINE });
+    const oval = fig('length', 'outOfRound', r, { step: FINE });
+    const pair = (a: 1 | 2, b: 3 | 4) => {
+      const [one, other] = [r[`r${a}`], r[`r${b}`]];
+      const value = fig('length', 'moveOpposite', { a: one, b: other }, { step: FINE });
+      const high = one > other ? a : b;
+      return {
+        label: `jaws ${String(a)} and ${String(b)}`,
+        value,
+        after: value.value < 5e-4 ? say`stand right` : say`away from jaw ${high}: loosen ${a + b - high}, tighten ${high}`,
+      };
+    };
+    const { towards1, towards2 } = fromReadings([r.r1, r.r2, r.r3, r.r4]);
+    // jaw 1 to the right, 2 above; a piece of 40, its offset drawn so that it is seen
+    const grown = off.value === 0 ? 0 : 4 / off.value;
+    const at = [towards1 * grown, towards2 * grown] as const;
+    return {
+      ok: true,
+      rows: [
+        { label: 'off centre by', value: off },
+        { label: 'indicator swings, TIR', value: fig('length', 'swing', { e: off.value }, { step: FINE }) },
+        pair(1, 3),
+        pair(2, 4),
+        { label: 'out of round itself', value: oval },
+      ],
+      remarks: [
+        say`jaws 1 to 4 in the order that they come past the indicator; more is nearer to it; move one pair, then the other, then read all four again`,
+        ...(oval.value > 0.005 ? [say`the piece itself is not round: no jaw mends that, dial on a turned place`] : []),
+      ],
+      cautions: [say`by hand, spindle in neutral, chuck key out; all four jaws tight before power`],
+      sketch: {
+        about: 'the piece from the tailstock in four jaws, its offset drawn larger',
+        shapes: [
+          circle('metal', at, 20),
+          line('chain', [-32, 0], [32, 0]),
+          line('chain', [0, -32], [0, 32]),
+          ...[0, 90, 180, 270].map((a, i) => label(polar([0, 0], 36, a), say`${i + 1}`)),
+          circle('gauge', at, 1),
+        ],
+      },
+      source: 'tir, common practice: half of the difference of opposite readings',
+    };
+  },
+});
+
 const sample = calculator({
   id: 'sample',
   group: 'Measuring',
@@ -318,4 +376,4 @@ function jaws(e: number, d: number): readonly Shape[] {
   });
 }
 
-export const otherCalculators = [finish, bolts, flat, dividing, pins, runout, sample];
+export const otherCalculators = [finish, bolts, flat, dividing, pins, runout, dialling, sample];

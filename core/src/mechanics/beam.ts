@@ -72,9 +72,8 @@ export function bend(beam: Beam, loads: readonly Load[]): Bent {
     const [k1, k2] = beam.clamp ? [beam.clamp.lateral, beam.clamp.angular] : [base[0]?.stiffness ?? Infinity, base[1]?.stiffness ?? Infinity];
     return (a.first * b.first) / k1 + (a.second * b.second) / k2;
   };
-  const places = [...beam.stretches.flatMap((s) => [s.from, s.to]), ...rests.map((r) => r.at), ...loads.map((l) => l.at)];
-  const between = (a: Cause, b: Cause): number =>
-    integral(beam, [...places, ...a.corners, ...b.corners], (x) => a.moment(x) * b.moment(x)) + give(a, b);
+  const grid = cellsOf(beam, [...rests.map((r) => r.at), ...loads.map((l) => l.at)]);
+  const between = (a: Cause, b: Cause): number => integral(grid, [...a.corners, ...b.corners], (x) => a.moment(x) * b.moment(x)) + give(a, b);
   const causes = loads.map((l) => ({ force: l.force, cause: unit(l.at) }));
   const weight = beam.density === undefined ? undefined : weightOf(beam, length, base);
   // what the base alone gives way at a cause
@@ -148,20 +147,36 @@ function weightOf(beam: Beam, length: number, base: readonly Rest[]): Cause {
   return { moment: (x) => before(x) - first * Math.max(0, x - p) - second * Math.max(0, x - q), first, second, corners };
 }
 
-/** Integral of a product of moments over E I: exact, for between two places the product is a polynomial of at most the third degree. */
-function integral(beam: Beam, places: readonly number[], product: (x: number) => number): number {
-  let sum = 0;
-  for (const s of beam.stretches) {
+/** A piece of the bar with one stiffness and no load or rest inside it. */
+interface Cell {
+  readonly from: number;
+  readonly to: number;
+  readonly EI: number;
+}
+
+function cellsOf(beam: Beam, places: readonly number[]): readonly Cell[] {
+  return beam.stretches.flatMap((s) => {
     const EI = (beam.modulus * Math.PI * (s.diameter ** 4 - (s.inside ?? 0) ** 4)) / 64;
-    const cuts = [...new Set(places.filter((x) => x > s.from && x < s.to))].toSorted((a, b) => a - b);
-    const edges = [s.from, ...cuts, s.to];
-    for (let i = 1; i < edges.length; i++) {
-      const [a, b] = [edges[i - 1] ?? 0, edges[i] ?? 0];
+    return split(s.from, s.to, places).map(([from, to]) => ({ from, to, EI }));
+  });
+}
+
+function split(from: number, to: number, places: readonly number[]): readonly (readonly [number, number])[] {
+  const inside = places.filter((x) => x > from && x < to);
+  if (inside.length === 0) return [[from, to]];
+  const edges = [from, ...new Set(inside.toSorted((a, b) => a - b)), to];
+  return edges.slice(1).map((b, i) => [edges[i] ?? from, b] as const);
+}
+
+/** Integral of a product of moments over E I: exact, for between two places the product is a polynomial of at most the third degree. */
+function integral(cells: readonly Cell[], corners: readonly number[], product: (x: number) => number): number {
+  let sum = 0;
+  for (const cell of cells)
+    for (const [a, b] of split(cell.from, cell.to, corners)) {
       // a step of moment at an edge counts on its own side
       const hair = (b - a) * 1e-12;
-      sum += ((b - a) * (product(a + hair) + 4 * product((a + b) / 2) + product(b - hair))) / 6 / EI;
+      sum += ((b - a) * (product(a + hair) + 4 * product((a + b) / 2) + product(b - hair))) / 6 / cell.EI;
     }
-  }
   return sum;
 }
 

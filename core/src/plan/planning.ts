@@ -23,6 +23,7 @@ import { materialOf } from '../standards';
 import { rectangle, regionOf } from '../stock';
 import { changedSinceIssue } from './issue';
 import { shopChecks } from './shopChecks';
+import { squeezeChecks } from './squeeze';
 import type { Plan } from './types';
 
 /**
@@ -133,7 +134,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const first = rightSetup(makings, heldRight, blank);
   const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
   const route = routeOf(asIssued, bar.id, sheet.cut, [first, second]);
-  findings.push(...orphans(asIssued, route, kit));
+  findings.push(...squeezeChecks(part, route, kit), ...orphans(asIssued, route, kit));
   return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
 }
 

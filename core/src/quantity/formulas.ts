@@ -103,6 +103,19 @@ export const formulas = {
     { F: ['force', 'passive force'], give: ['ratio', 'µm a newton'] },
     ({ F, give }) => (F * give) / 1000,
   ),
+  lobes: define(
+    'W R^3 share / (E I), I = b t^3 / 12; share of a ring under so many equal loads',
+    'Roark, circular rings, from memory; a light grip is a third of what the chuck can, common practice',
+    {
+      W: ['force', 'of each jaw'],
+      R: ['length', 'radius of the middle of the wall'],
+      t: ['length', 'wall'],
+      b: ['length', 'length gripped'],
+      E: ['pressure', 'modulus'],
+      share: ['ratio', 'share'],
+    },
+    ({ W, R, t, b, E, share }) => (12 * W * R ** 3 * share) / (E * b * t ** 3),
+  ),
   forceAtAngle: define(
     'Fc = kc1.1 h^(-mc) ap f, h = f sin(lead angle)',
     'Kienzle; kc1.1 and mc from memory of the usual list; no factors of rake, speed or wear',

@@ -59,7 +59,7 @@ export function springOf(
     nose: mmOf(cut.tool.nose, 0.4),
   });
   const longest = held.beam.stretches.at(-1)?.to ?? 0;
-  const places = [0, 0.25, 0.5, 0.75, 1]
+  const places = [0, 0.5, 1]
     .map((t) => row.near + t * (row.far - row.near))
     .map((z) => ({ z, x: held.from(z) }))
     .filter(({ x }) => x > 0 && x <= longest);
