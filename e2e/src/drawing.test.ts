@@ -3,7 +3,7 @@ import { type Job, readDrawing, templates, volumeOf } from '@obra/core';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { demoUrl, downloads, emptyUrl, freshPage, goTo, makeProfile, press, saved, sees, sharedBrowser, stored } from './harness';
+import { demoUrl, downloads, emptyUrl, freshPage, goTo, inEmpty, makeProfile, press, saved, sees, sharedBrowser, stored } from './harness';
 import { violations } from './layout';
 
 let browser: Browser;
@@ -40,15 +40,6 @@ const type = (text: string) => page.keyboard.type(text);
 const key = async (...keys: readonly string[]) => {
   for (const k of keys) await page.keyboard.press(k as 'Tab');
 };
-/** The cursor stands in an empty cell of this column. */
-const inEmpty = (column: string) =>
-  page.waitForFunction(
-    (c: string) =>
-      (document.activeElement as HTMLElement | null)?.dataset['cell']?.endsWith(`.${c}`) === true &&
-      (document.activeElement as HTMLInputElement).value === '',
-    { timeout: 10_000 },
-    column,
-  );
 const said = () => page.$$eval('.checks [data-code]', (all) => all.map((e) => (e as HTMLElement).dataset['code'] ?? ''));
 
 /** Texts of the picture's sizes that lie over one another. */
@@ -113,7 +104,7 @@ describe('a part of twenty features', () => {
     const rows = async (begin: string, texts: readonly string[]) => {
       await key(begin);
       for (const [i, text] of texts.entries()) {
-        await inEmpty('size');
+        await inEmpty(page, 'size');
         await write(text);
         await key(i < texts.length - 1 ? 'Enter' : 'Escape');
       }
@@ -126,7 +117,7 @@ describe('a part of twenty features', () => {
     await page.waitForFunction(() => document.querySelectorAll('.rows [data-cell$=".size"]').length >= 16);
     for (const [at, size, width] of grooves) {
       await key('g');
-      await inEmpty('at');
+      await inEmpty(page, 'at');
       await write(at);
       await key('Tab', 'Tab');
       await write(size);
@@ -213,7 +204,7 @@ describe('rows', () => {
   it('are pasted from a spreadsheet in one step that undoes in one', async () => {
     id = await newJob();
     await key('Escape', 'r');
-    await inEmpty('size');
+    await inEmpty(page, 'size');
     await paste('M12\t18\n19 h7\t25\t0.5x45\n25\t38');
     await page.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 3);
     expect((await jobNow(id)).drawing.outside.map((r) => r.size.text)).toEqual(['M12', '19 h7', '25']);
@@ -257,7 +248,7 @@ describe('rows', () => {
     expect((await jobNow(id)).drawing.care).toEqual({ [`${b?.id ?? ''}.diameter`]: 'byEye' });
     await press(page, 'more');
     await press(page, 'fit to a piece');
-    await inEmpty('piece');
+    await inEmpty(page, 'piece');
     await type('sheave');
     await key('Tab');
     await type('19.05');
@@ -296,7 +287,7 @@ describe('sizes of the picture', () => {
     }
     await newJob();
     await key('Escape', 'r');
-    await inEmpty('size');
+    await inEmpty(page, 'size');
     await paste(Array.from({ length: 40 }, (_, i) => `${String(20 + ((i * 7) % 23))} h7\t${String(4 + ((i * 5) % 9))}`).join('\n'));
     await page.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 40);
     expect(await overlapping()).toEqual([]);

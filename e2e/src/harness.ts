@@ -132,6 +132,17 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await cell?.type(text);
 }
 
+/** Waits until the cursor stands in an empty cell of this column. */
+export async function inEmpty(page: Page, column: string): Promise<void> {
+  await page.waitForFunction(
+    (c: string) =>
+      (document.activeElement as HTMLElement | null)?.dataset['cell']?.endsWith(`.${c}`) === true &&
+      (document.activeElement as HTMLInputElement).value === '',
+    { timeout: 10_000 },
+    column,
+  );
+}
+
 /** What the big number of the advice says. */
 export async function advice(page: Page): Promise<{ readonly next: string; readonly text: string }> {
   await page.waitForSelector('[data-testid="advice"]', { timeout: 20_000 });

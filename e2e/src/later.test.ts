@@ -1,7 +1,7 @@
 /* What comes after the first plan: a piece already started, a drawing changed once cutting has begun, two jobs out of one bar. */
 import type { Entry, Job } from '@obra/core';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, fill, freshPage, goTo, press, saved, sees, sharedBrowser, stored } from './harness';
+import { demoUrl, fill, freshPage, goTo, inEmpty, press, saved, sees, sharedBrowser, stored } from './harness';
 import { violations } from './layout';
 
 let browser: Browser;
@@ -19,15 +19,6 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const inEmpty = (column: string) =>
-  page.waitForFunction(
-    (c: string) =>
-      (document.activeElement as HTMLElement | null)?.dataset['cell']?.endsWith(`.${c}`) === true &&
-      (document.activeElement as HTMLInputElement).value === '',
-    { timeout: 10_000 },
-    column,
-  );
-
 async function newJob(name: string, rows: readonly string[]): Promise<string> {
   await goTo(page, demoUrl(), '/jobs', 'new job');
   await press(page, 'new job');
@@ -35,11 +26,11 @@ async function newJob(name: string, rows: readonly string[]): Promise<string> {
   await fill(page, 'Name', name);
   await press(page, 'add a row');
   for (const row of rows) {
-    await inEmpty('size');
+    await inEmpty(page, 'size');
     await page.keyboard.type(row);
     await page.keyboard.press('Enter');
   }
-  await inEmpty('size');
+  await inEmpty(page, 'size');
   await saved(page);
   return /jobs\/([^/]+)\//.exec(page.url())?.[1] ?? '';
 }
@@ -59,7 +50,7 @@ it('trues a worn shaft: what it is now is the stock', async () => {
   await press(page, 'more');
   await press(page, 'a piece already started');
   for (const row of ['24 x 41', '30 x 60']) {
-    await inEmpty('size');
+    await inEmpty(page, 'size');
     await page.keyboard.type(row);
     await page.keyboard.press('Enter');
   }

@@ -1,36 +1,23 @@
 import { type Contour, flattened } from '../drawing';
-import type { Region } from './region';
+import { edgesOf, type Region, type RingEdge } from './region';
 
 /** Nearer to the finished contour than this is finished, mm: under any allowance that is left, over half of a usual tolerance. */
 const NEAR = 0.13;
 
-type Segment = readonly [z0: number, r0: number, z1: number, r1: number];
-
 /** The edges of a stock that lie on the finished contour, off the centre line: what is done. Part coordinates, mm. */
-export function finishedEdges(stock: Region, contour: Contour): readonly Segment[] {
+export function finishedEdges(stock: Region, contour: Contour): readonly RingEdge[] {
   const points = flattened(contour, 0.01);
-  const wanted = points.flatMap((a, i): Segment[] => {
+  const wanted = points.flatMap((a, i): RingEdge[] => {
     const b = points[(i + 1) % points.length];
     return b && (a.r > 0 || b.r > 0) ? [[a.z, a.r, b.z, b.r]] : [];
   });
-  const onOne = (edge: Segment) =>
+  const onOne = (edge: RingEdge) =>
     wanted.some((w) => [0, 0.5, 1].every((t) => distance(edge[0] + t * (edge[2] - edge[0]), edge[1] + t * (edge[3] - edge[1]), w) <= NEAR));
-  return edgesOf(stock).filter(onOne);
-}
-
-function edgesOf(region: Region): readonly Segment[] {
-  return region.flatMap((rings) =>
-    rings.flatMap((ring) =>
-      Array.from({ length: ring.length / 2 }, (_, i): Segment => {
-        const j = (2 * i + 2) % ring.length;
-        return [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0, ring[j] ?? 0, ring[j + 1] ?? 0];
-      }).filter(([, r0, , r1]) => r0 > 0 || r1 > 0),
-    ),
-  );
+  return edgesOf(stock).filter((edge) => (edge[1] > 0 || edge[3] > 0) && onOne(edge));
 }
 
 /** Distance of a point from a segment, mm. */
-function distance(z: number, r: number, [z0, r0, z1, r1]: Segment): number {
+function distance(z: number, r: number, [z0, r0, z1, r1]: RingEdge): number {
   const along = Math.hypot(z1 - z0, r1 - r0);
   const t = along === 0 ? 0 : Math.min(1, Math.max(0, ((z - z0) * (z1 - z0) + (r - r0) * (r1 - r0)) / along ** 2));
   return Math.hypot(z - z0 - t * (z1 - z0), r - r0 - t * (r1 - r0));

@@ -1,4 +1,4 @@
-import type { Region } from './region';
+import { edgesOf, type Region } from './region';
 
 /** Steps just beside a corner, so that both sides of a shoulder are seen, mm. */
 const BESIDE = 1e-4;
@@ -6,20 +6,13 @@ const BESIDE = 1e-4;
 /** The outer radius of a region between two z, least and most, mm; 0 where there is no metal. */
 export function outsideOf(region: Region, from: number, to: number): { readonly least: number; readonly most: number } {
   const [left, right] = [Math.min(from, to), Math.max(from, to)];
-  const edges = region.flatMap((rings) =>
-    rings.flatMap((ring) =>
-      Array.from({ length: ring.length / 2 }, (_, i) => {
-        const j = (2 * i + 2) % ring.length;
-        return { z0: ring[2 * i] ?? 0, r0: ring[2 * i + 1] ?? 0, z1: ring[j] ?? 0, r1: ring[j + 1] ?? 0 };
-      }),
-    ),
-  );
+  const edges = edgesOf(region);
   const at = (z: number) =>
-    edges.reduce((most, { z0, r0, z1, r1 }) => {
+    edges.reduce((most, [z0, r0, z1, r1]) => {
       if (z0 === z1 || (z - z0) * (z - z1) > 0) return most;
       return Math.max(most, r0 + ((r1 - r0) * (z - z0)) / (z1 - z0));
     }, 0);
-  const corners = edges.map((e) => e.z0).filter((z) => z > left && z < right);
+  const corners = edges.map(([z0]) => z0).filter((z) => z > left && z < right);
   const seen = [left + BESIDE, right - BESIDE, ...corners.flatMap((z) => [z - BESIDE, z + BESIDE])].map(at);
   return { least: Math.min(...seen), most: Math.max(...seen) };
 }

@@ -21,6 +21,20 @@ export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number
   ]);
 }
 
+/** One straight edge of a ring: z0, r0, z1, r1. */
+export type RingEdge = readonly [z0: number, r0: number, z1: number, r1: number];
+
+/** Every edge of a region, ring by ring. */
+export const edgesOf = (region: Region): readonly RingEdge[] =>
+  region.flatMap((rings) =>
+    rings.flatMap((ring) =>
+      Array.from({ length: ring.length / 2 }, (_, i): RingEdge => {
+        const j = (2 * i + 2) % ring.length;
+        return [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0, ring[j] ?? 0, ring[j + 1] ?? 0];
+      }),
+    ),
+  );
+
 /** The same region moved along the axis, mm. */
 export const shifted = (region: Region, by: number): Region =>
   region.map((rings) => rings.map((ring) => ring.map((v, i) => (i % 2 === 0 ? snap(v + by) : v))));

@@ -1,4 +1,4 @@
-import type { Region } from './region';
+import { edgesOf, type Region } from './region';
 
 /** A stretch of metal between two z, its radii taken at the middle, mm. */
 export interface Section {
@@ -13,17 +13,10 @@ const PIECE = 5;
 
 /** The metal of a region along the axis as hollow cylinders, from left to right; slopes in short pieces; nothing where there is no metal. */
 export function sectionsOf(region: Region, from: number, to: number): readonly Section[] {
-  const edges = region.flatMap((rings) =>
-    rings.flatMap((ring) =>
-      Array.from({ length: ring.length / 2 }, (_, i) => {
-        const j = (2 * i + 2) % ring.length;
-        return { z0: ring[2 * i] ?? 0, r0: ring[2 * i + 1] ?? 0, z1: ring[j] ?? 0, r1: ring[j + 1] ?? 0 };
-      }),
-    ),
-  );
-  const sloped = edges.filter((e) => Math.abs(e.z1 - e.z0) > 1e-6 && Math.abs(e.r1 - e.r0) > 1e-6);
-  const corners = new Set([from, to, ...edges.map((e) => e.z0).filter((z) => z > from && z < to)]);
-  for (const { z0, z1 } of sloped) {
+  const edges = edgesOf(region);
+  const sloped = edges.filter(([z0, r0, z1, r1]) => Math.abs(z1 - z0) > 1e-6 && Math.abs(r1 - r0) > 1e-6);
+  const corners = new Set([from, to, ...edges.map(([z0]) => z0).filter((z) => z > from && z < to)]);
+  for (const [z0, , z1] of sloped) {
     const parts = Math.ceil(Math.abs(z1 - z0) / PIECE);
     for (let i = 1; i < parts; i++) {
       const z = z0 + ((z1 - z0) * i) / parts;
@@ -34,7 +27,9 @@ export function sectionsOf(region: Region, from: number, to: number): readonly S
   return cuts.slice(0, -1).flatMap((a, i): Section[] => {
     const b = cuts[i + 1] ?? a;
     const z = (a + b) / 2;
-    const radii = edges.filter((e) => e.z0 !== e.z1 && (z - e.z0) * (z - e.z1) <= 0).map((e) => e.r0 + ((e.r1 - e.r0) * (z - e.z0)) / (e.z1 - e.z0));
+    const radii = edges
+      .filter(([z0, , z1]) => z0 !== z1 && (z - z0) * (z - z1) <= 0)
+      .map(([z0, r0, z1, r1]) => r0 + ((r1 - r0) * (z - z0)) / (z1 - z0));
     const [outer, inner] = [Math.max(0, ...radii), Math.max(0, Math.min(...radii))];
     return outer - inner < 1e-4 || b - a < 1e-6 ? [] : [{ from: a, to: b, outer, inner }];
   });
