@@ -1,4 +1,4 @@
-import { parseLength, readNumber, say, type Sentence, type Units } from '../quantity';
+import { isZero, parseLength, readNumber, say, type Sentence, type Units } from '../quantity';
 import { materials } from '../standards';
 import type { Answer, Calculator, Field, FromShop, Group, Texts } from './types';
 
@@ -26,7 +26,7 @@ export const aLengthOrZero = (label: string, start = '0'): Field<number> => ({
   label,
   kind: 'length',
   start,
-  read: (text, units) => (/^\s*0*[.,]?0*\s*$/.test(text) ? { ok: true, value: 0 } : readOne(text, units)),
+  read: (text, units) => (text.trim() === '' || isZero(text) ? { ok: true, value: 0 } : readOne(text, units)),
 });
 
 /** What an indicator shows: a length, nothing, or less than nothing. */
@@ -37,7 +37,7 @@ export const aReading = (label: string, start: string): Field<number> => ({
   read: (text, units) => {
     const t = text.trim();
     const size = t.replace(/^[-−+]\s*/, '');
-    if (/^(?=.)0*[.,]?0*$/.test(size)) return { ok: true, value: 0 };
+    if (isZero(size)) return { ok: true, value: 0 };
     const read = readOne(size, units);
     return read.ok && /^[-−]/.test(t) ? { ok: true, value: -read.value } : read;
   },

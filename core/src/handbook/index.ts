@@ -2,6 +2,7 @@ import { forceCalculators } from './forceCalculators';
 import { gearCalculators } from './gearCalculators';
 import { grooveCalculators } from './grooveCalculators';
 import { holeCalculators } from './holeCalculators';
+import { measuringCalculators } from './measuringCalculators';
 import { otherCalculators } from './otherCalculators';
 import { sizeCalculators } from './sizeCalculators';
 import { speedCalculators } from './speedCalculators';
@@ -40,6 +41,7 @@ export const calculators: readonly Calculator[] = [
   ...speedCalculators,
   ...forceCalculators,
   ...otherCalculators,
+  ...measuringCalculators,
 ];
 
 export const calculatorNamed = (id: string): Calculator | undefined => calculators.find((e) => e.id === id);

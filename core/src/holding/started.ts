@@ -1,8 +1,8 @@
 import type { Bar, Cell, Job } from '../document';
 import { type Part, readDrawing } from '../drawing';
 import type { Finding } from '../finding';
-import { diameter, figure, length, type Parsed, parseLength, say, tidy } from '../quantity';
-import { outsideOf, type Region, regionOf, shifted } from '../stock';
+import { diameter, figure, isZero, length, type Parsed, parseLength, say, tidy } from '../quantity';
+import { boundsOf, outsideOf, type Region, regionOf, shifted } from '../stock';
 
 /** The name that the plan gives to a piece already started, where otherwise a bar of the rack stands. */
 export const STARTED = 'started';
@@ -21,12 +21,12 @@ export interface StartedPiece {
 
 /** How far the piece stands beyond finished face A: a length, or nothing. */
 export const parseBeyond = ({ text, units }: Cell): Parsed<number> =>
-  /^0*(?:[.,]0*)?$/.test(text.trim()) ? { ok: true, value: 0 } : parseLength(text, units);
+  text.trim() === '' || isZero(text) ? { ok: true, value: 0 } : parseLength(text, units);
 
 /** Reads what a job starts as; undefined where it starts from bar, and while nothing of the piece is typed. */
 export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
   const starts = job.startsAs;
-  if (!starts || starts.outside.length === 0) return undefined;
+  if (!starts) return undefined;
   const piece = readDrawing({
     ...job.drawing,
     relations: [],
@@ -41,6 +41,7 @@ export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
     details: starts.details,
     overall: starts.overall ?? { text: '', units: 'mm' },
   });
+  if (piece.findings.some((f) => f.code === 'drawing-empty')) return undefined;
   const beyond = parseBeyond(starts.beyondRight);
   const beyondRight = beyond.ok ? beyond.value : 0;
   const region = shifted(regionOf(piece.contour), beyondRight);
@@ -100,7 +101,7 @@ export const asBar = (started: StartedPiece, material: string): Bar => ({
   id: STARTED,
   name: 'the piece as it is now',
   material,
-  across: { text: String(tidy(2 * outsideOf(started.region, -1e4, 1e4).most)), units: 'mm' },
+  across: { text: String(tidy(2 * boundsOf(started.region).radius)), units: 'mm' },
   form: 'round',
   skin: 'drawn',
   length: { text: String(started.piece.length), units: 'mm' },

@@ -1,6 +1,6 @@
 import { type Cell, type Entry, liveEntries, type Shop } from '../document';
 import { type Characteristic, type Part, parseFinish } from '../drawing';
-import { figure, type Figure, parseDegrees, type Parsed, parseLength, say } from '../quantity';
+import { figure, type Figure, isZero, parseDegrees, type Parsed, parseLength, say } from '../quantity';
 import { doubtOf } from '../shop';
 import { materialOf } from '../standards';
 
@@ -18,7 +18,7 @@ const SAME_GRADE = 1.02;
 /** A reading as its kind is read: mm, degrees of an angle, micrometres Ra of a finish. Zero is a reading of an indicator, no length. */
 export function readingOf(is: Characteristic['is'], cell: Cell): Parsed<number> {
   if (is === 'angle') return parseDegrees(cell.text);
-  if (is === 'runout' && /^0*[.,]?0+$/.test(cell.text.trim())) return { ok: true, value: 0 };
+  if (is === 'runout' && isZero(cell.text)) return { ok: true, value: 0 };
   if (is !== 'finish') return parseLength(cell.text, cell.units);
   const read = parseFinish(cell.text, cell.units);
   if (!read.ok) return read;

@@ -39,7 +39,7 @@ const BY_RAKE = 0.015;
 const BY_SPEED = 0.1;
 const BY_WEAR = 1.3;
 /** Force square to the edge as a share of the cutting force; 0.4 to 0.6 for chips of usual thickness. @source textbooks of metal cutting, from memory */
-const ACROSS = 0.5;
+export const ACROSS = 0.5;
 
 /**
  * Forces of a cut by Kienzle: F = kc1.1 b h^(1 - mc), with the corrections for rake, speed and wear. With a depth under the nose the arc cuts: its

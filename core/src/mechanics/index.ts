@@ -1,5 +1,5 @@
 export { type Beam, bend, type Bent, complianceAt, type Load, type Rest, type Stretch, weakestOf } from './beam';
-export { type Cut, type CutForces, cuttingForce, type DrillForces, drillForces, partingForce } from './cuttingForce';
+export { ACROSS, type Cut, type CutForces, cuttingForce, type DrillForces, drillForces, partingForce } from './cuttingForce';
 export { type Dialled, fromReadings, fromSwing } from './dialling';
 export { bentLine, deflectionAt, type PlainBar, secondMoment, weakestPlace } from './plainBar';
 export { lobes, squeezed, type SqueezedRing } from './ring';

@@ -95,8 +95,13 @@ describe('a piece already started', () => {
     expect(made.findings.filter((f) => f.severity === 'stop').map((f) => `${f.code}@${f.about}`)).toEqual([key]);
   });
 
-  it('is the bar again while nothing of it is typed', () => {
-    const made = plan(job({ wants: [row('a', '20', '40')], is: [] }), demoShop());
+  it.each([
+    ['no row', []],
+    ['an empty row', [row('x', '', '')]],
+  ])('is the bar again while nothing of it is typed: %s', (_, is) => {
+    const made = plan(job({ wants: [row('a', '20', '40')], is }), demoShop());
+    expect(made.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+    expect(made.reached).toBe('route');
     expect(made.routes[0]?.bar.id).not.toBe('started');
   });
 

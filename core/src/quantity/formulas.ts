@@ -92,10 +92,10 @@ export const formulas = {
     ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
   ),
   passiveForce: define(
-    'half of Fc stands square to the edge; its share along the radius is 0.5 Fc cos(lead)',
+    'share x Fc stands square to the edge; along the radius it is share x Fc cos(lead)',
     'textbooks of metal cutting, from memory, 20 %; lead of the nose where the depth is under it',
-    { F: ['force', 'cutting force Fc'], lead: ['angle', 'lead in cut'] },
-    ({ F, lead }) => 0.5 * F * Math.abs(Math.cos((lead * Math.PI) / 180)),
+    { F: ['force', 'cutting force Fc'], share: ['ratio', 'share across the edge'], lead: ['angle', 'lead in cut'] },
+    ({ F, share, lead }) => share * F * Math.abs(Math.cos((lead * Math.PI) / 180)),
   ),
   spring: define(
     'passive force x what the work gives way there',

@@ -4,7 +4,7 @@ export { atOrBelow, figure, floorTo, formulaNamed, formulas, roundTo, tidy } fro
 export { define, type Formula } from './define';
 export type { FormulaName } from './formulas';
 export { parseDegrees } from './degrees';
-export { nearestFraction, readNumber } from './number';
+export { isZero, nearestFraction, readNumber } from './number';
 export { LONGEST, MM_PER_INCH, parseLength, readDeviations, readLength } from './length';
 export type { Parsed, Units } from './length';
 export { write, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';

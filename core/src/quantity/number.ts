@@ -29,3 +29,6 @@ export function nearestFraction(inches: number, within = 0.0005): string | undef
   if (sixtyFourths <= 0 || Math.abs(inches - sixtyFourths / 64) > within) return undefined;
   return new Fraction(sixtyFourths, 64).toFraction(true);
 }
+
+/** A zero as people type it: '0', '0.0', ',00'. */
+export const isZero = (text: string): boolean => /^\s*0*[.,]?0+\s*$/.test(text);

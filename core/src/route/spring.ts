@@ -1,6 +1,6 @@
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
-import { type Beam, bend, complianceAt, cuttingForce } from '../mechanics';
+import { ACROSS, type Beam, bend, complianceAt, cuttingForce } from '../mechanics';
 import { figure, type Figure, parseDegrees } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { sectionsOf } from '../stock';
@@ -30,6 +30,9 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
   return { beam: { stretches, modulus: 1000 * ctx.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
 }
 
+/** One standard deviation of a spring as a share of it: the force from memory, the holds as assumed in the shop. @source judgement */
+const UNSURE = 0.2;
+
 /** How the work gives way at the place of a row where it does so most. */
 export interface Spring {
   readonly passive: Figure;
@@ -57,6 +60,7 @@ export function springOf(
     feed: cut.feed,
     lead: lead.ok && lead.value > 0 && lead.value <= 120 ? lead.value : 90,
     nose: mmOf(cut.tool.nose, 0.4),
+    speed: Math.max(1, (Math.PI * row.nearDiameter.nominal * cut.speed) / 1000),
   });
   const longest = held.beam.stretches.at(-1)?.to ?? 0;
   const places = [0, 0.5, 1]
@@ -70,10 +74,11 @@ export function springOf(
       undefined,
     );
   if (!weakest) return undefined;
-  const passive = figure('force', 'passiveForce', { F: forces.cutting, lead: forces.lead }, { step: 1 });
+  const give = 1000 * weakest.compliance;
+  const passive = figure('force', 'passiveForce', { F: forces.cutting, share: ACROSS, lead: forces.lead }, { step: 1 });
   return {
     passive,
-    spring: figure('length', 'spring', { F: passive.value, give: 1000 * weakest.compliance }, { step: 0.001 }),
+    spring: figure('length', 'spring', { F: passive.value, give }, { step: 0.001, deviation: (UNSURE * passive.value * give) / 1000 }),
     at: weakest.z,
     ...held,
   };

@@ -35,6 +35,14 @@ export const edgesOf = (region: Region): readonly RingEdge[] =>
     ),
   );
 
+/** How far a region reaches: its ends, mm, and its largest radius; all 0 where it is empty. */
+export function boundsOf(region: Region): { readonly left: number; readonly right: number; readonly radius: number } {
+  const edges = edgesOf(region);
+  if (edges.length === 0) return { left: 0, right: 0, radius: 0 };
+  const zs = edges.map(([z]) => z);
+  return { left: Math.min(...zs), right: Math.max(...zs), radius: Math.max(...edges.map(([, r]) => r)) };
+}
+
 /** The same region moved along the axis, mm. */
 export const shifted = (region: Region, by: number): Region =>
   region.map((rings) => rings.map((ring) => ring.map((v, i) => (i % 2 === 0 ? snap(v + by) : v))));

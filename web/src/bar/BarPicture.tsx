@@ -1,4 +1,15 @@
-import { type Feature, finishedEdges, type Part, regionOf, type Region, silhouetteOf, turnedRound, widestOf, writeWithUnit } from '@obra/core';
+import {
+  boundsOf,
+  type Feature,
+  finishedEdges,
+  type Part,
+  regionOf,
+  type Region,
+  silhouetteOf,
+  turnedRound,
+  widestOf,
+  writeWithUnit,
+} from '@obra/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { still } from '../app/useSteady';
 import { Dimensions, footOf } from './Dimensions';
@@ -116,7 +127,7 @@ function Picture(props: PictureProps) {
       ) : (
         <>
           <Metal region={finished} seen={seen} {...at} />
-          {props.stock && show === 'drawing' && <Outline region={props.stock} dashed {...at} />}
+          {behind(props).length > 0 && <Outline region={behind(props)} dashed {...at} />}
           <Shoulders part={part} map={map} />
           <HiddenHoles part={part} map={map} />
           <DetailMarks part={part} map={map} />
@@ -163,28 +174,26 @@ function Picture(props: PictureProps) {
   );
 }
 
+/** What the drawing shows behind itself: the piece that the job starts from. */
+const behind = ({ show, stock }: PictureProps): Region => (show === 'drawing' ? (stock ?? []) : []);
+
 function viewEnds(props: PictureProps, held: boolean): { readonly from: number; readonly to: number } {
-  const { part, setup, show } = props;
+  const { part, setup } = props;
   if (!held || !setup) {
-    const ends = show === 'drawing' ? endsOf(props.stock ?? []) : [];
-    return { from: Math.min(-part.length, ...ends), to: Math.max(0, ...ends) };
+    const stock = boundsOf(behind(props));
+    return { from: Math.min(-part.length, stock.left), to: Math.max(0, stock.right) };
   }
   const turned = setup.end === 'left';
   const all = [...setup.gripped].map((z) => (turned ? turnedRound(z, part.length) : z));
   return { from: Math.min(...all, -part.length) - (turned ? 0 : 3), to: 2 };
 }
 
-const endsOf = (region: Region): readonly number[] => region.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 0)));
-const radiiOf = (region: Region): readonly number[] => region.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)));
-
 function viewOf(props: PictureProps, held: boolean, turned: boolean) {
   const { part, width, height, show } = props;
   const { from, to } = viewEnds(props, held);
   const rows = part.features.filter((f) => f.side === 'outside');
   const largest = largestOf(part);
-  const radius = held
-    ? Math.max(props.barRadius ?? largest / 2, largest / 2)
-    : Math.max(largest / 2, ...(show === 'drawing' ? radiiOf(props.stock ?? []) : []));
+  const radius = held ? Math.max(props.barRadius ?? largest / 2, largest / 2) : Math.max(largest / 2, boundsOf(behind(props)).radius);
   const stretches: Stretch[] = held
     ? rows.map((f) => stretchOf(f, turned ? (z) => turnedRound(z, part.length) : (z) => z, 2 * radius))
     : rows.map((f) =>

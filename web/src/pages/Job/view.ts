@@ -1,3 +1,4 @@
+import { boundsOf } from '@obra/core';
 import type { Entry, Figure, Finding, Job, Part, Plan, Setup, Shop, StartedPiece, Step, Units } from '@obra/core';
 import type { useLog } from '../../data/log';
 import type { OpenJob } from '../../data/session';
@@ -32,6 +33,6 @@ export interface JobView {
 
 /** Radius of the bar in the plan, from its first stock. */
 export function barRadius(view: JobView): number {
-  const before = view.plan?.routes[0]?.setups[0]?.before[0]?.[0];
-  return before ? Math.max(...before.filter((_, i) => i % 2 === 1)) : 10;
+  const before = view.plan?.routes[0]?.setups[0]?.before;
+  return before && before.length > 0 ? boundsOf(before).radius : 10;
 }

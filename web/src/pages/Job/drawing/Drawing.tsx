@@ -1,15 +1,11 @@
 import {
-  type Cell,
   type Detail,
   type DetailKind,
-  detailWords,
   type Drawing as DrawingOfJob,
   type Edit,
   figure,
   type Finding,
-  type Job,
   materialOf,
-  materials,
   stagesOf,
   volumeOfPart,
   widestOf,
@@ -20,7 +16,6 @@ import {
   blankRow,
 } from '@obra/core';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { Button, Dropdown, Form } from 'react-bootstrap';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../app/keys';
 import { still, useSteady } from '../../../app/useSteady';
@@ -32,6 +27,7 @@ import { focusSoon } from './cells';
 import { Changes } from './Changes';
 import { asksOf, DetailsTable, placesFor } from './DetailsTable';
 import { addFit, Fits } from './Fits';
+import { JobLine } from './JobLine';
 import { Lengths } from './Lengths';
 import { addRelation, Relations } from './Relations';
 import { RowCard } from './RowCard';
@@ -39,12 +35,10 @@ import { RowsTable } from './RowsTable';
 import { addSample, Samples } from './Samples';
 import { Started, startFromPiece } from './Started';
 import { TitleBlock } from './TitleBlock';
+import { onTheLathe, type ToolActs, Tools } from './Tools';
 
 const TemplateDialog = lazy(() => import('./TemplateDialog').then((m) => ({ default: m.TemplateDialog })));
 const TakeIn = lazy(() => import('./TakeIn').then((m) => ({ default: m.TakeIn })));
-
-const onTheLathe: readonly DetailKind[] = ['groove', 'ringGroove', 'faceGroove', 'knurl', 'centre', 'countersink', 'mark'];
-const besideIt: readonly DetailKind[] = ['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle'];
 
 /** The drawing: rows from the right-hand end and holes from both, what is cut in them, what fits them; the picture above answers while one types. */
 export function Drawing({ view }: { readonly view: JobView }) {
@@ -164,102 +158,6 @@ export function Drawing({ view }: { readonly view: JobView }) {
   );
 }
 
-interface ToolActs {
-  readonly add: (list: ListName) => void;
-  readonly cut: (kind: DetailKind) => void;
-  readonly fit: () => void;
-  readonly relate: () => void;
-  readonly sample: () => void;
-  readonly start: () => void;
-  readonly show: (what: 'lengths' | 'title') => void;
-  readonly ask: (what: 'template' | 'dxf') => void;
-  readonly undo: () => void;
-  readonly redo: () => void;
-}
-
-interface ToolsProps {
-  readonly cuttable: readonly DetailKind[];
-  readonly empty: boolean;
-  readonly atRow: boolean;
-  readonly shown: 'lengths' | 'title' | undefined;
-  readonly starts: boolean;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly acts: ToolActs;
-}
-
-/** What can be put into the drawing, under its rows. */
-const Tools = still(function Tools({ cuttable, empty, atRow, shown, starts, canUndo, canRedo, acts }: ToolsProps) {
-  return (
-    <div className="d-flex gap-2 mb-3 flex-wrap">
-      <Button variant="outline-dark" onClick={() => acts.add('outside')}>
-        add a row
-      </Button>
-      <Button variant="outline-dark" onClick={() => acts.add('boreRight')}>
-        hole in end A
-      </Button>
-      <Button variant="outline-dark" onClick={() => acts.add('boreLeft')}>
-        hole in end B
-      </Button>
-      <Dropdown>
-        <Dropdown.Toggle variant="outline-dark" disabled={empty}>
-          cut in it
-        </Dropdown.Toggle>
-        <Dropdown.Menu>
-          {onTheLathe.map((kind) => (
-            <Dropdown.Item as="button" key={kind} disabled={!cuttable.includes(kind)} onClick={() => acts.cut(kind)}>
-              {detailWords[kind]}
-            </Dropdown.Item>
-          ))}
-          <Dropdown.Divider />
-          <Dropdown.Header>beside the lathe</Dropdown.Header>
-          {besideIt.map((kind) => (
-            <Dropdown.Item as="button" key={kind} onClick={() => acts.cut(kind)}>
-              {detailWords[kind]}
-            </Dropdown.Item>
-          ))}
-        </Dropdown.Menu>
-      </Dropdown>
-      <Dropdown>
-        <Dropdown.Toggle variant="outline-dark">more</Dropdown.Toggle>
-        <Dropdown.Menu>
-          <Dropdown.Item as="button" disabled={!atRow} onClick={acts.fit}>
-            fit to a piece
-          </Dropdown.Item>
-          <Dropdown.Item as="button" disabled={!atRow} onClick={acts.relate}>
-            runs true to
-          </Dropdown.Item>
-          <Dropdown.Item as="button" onClick={acts.sample}>
-            size from a sample
-          </Dropdown.Item>
-          <Dropdown.Item as="button" active={shown === 'lengths'} onClick={() => acts.show('lengths')}>
-            lengths and their tolerances
-          </Dropdown.Item>
-          <Dropdown.Item as="button" active={shown === 'title'} onClick={() => acts.show('title')}>
-            title and treatment
-          </Dropdown.Item>
-          <Dropdown.Item as="button" disabled={starts} onClick={acts.start}>
-            a piece already started
-          </Dropdown.Item>
-          <Dropdown.Divider />
-          <Dropdown.Item as="button" onClick={() => acts.ask('template')}>
-            part from a few numbers
-          </Dropdown.Item>
-          <Dropdown.Item as="button" onClick={() => acts.ask('dxf')}>
-            drawing from a DXF
-          </Dropdown.Item>
-        </Dropdown.Menu>
-      </Dropdown>
-      <Button variant="outline-dark" disabled={!canUndo} onClick={acts.undo}>
-        undo
-      </Button>
-      <Button variant="outline-dark" disabled={!canRedo} onClick={acts.redo}>
-        redo
-      </Button>
-    </div>
-  );
-});
-
 interface SlateProps {
   readonly part: Part;
   readonly material: string;
@@ -310,104 +208,4 @@ function useFill({ job, open }: JobView): void {
     open.edit([{ op: 'put', at: `${pathOf(fill.list, fill.row)}/size`, value: { text: fill.text, units: fill.units } }]);
     focusSoon(`${fill.row}.size`);
   }, [location, navigate, open, job]);
-}
-
-interface JobLineProps {
-  readonly name: string;
-  readonly customer: string;
-  readonly pieces: number;
-  readonly material: string;
-  readonly untoleranced: Cell;
-  readonly overall: Cell | undefined;
-  readonly choices: Job['choices'];
-  readonly units: Units;
-  readonly edit: JobView['open']['edit'];
-}
-
-/** What the job is called, who it is for, of what, how many; the rule for sizes without a tolerance and the overall length. */
-const JobLine = still(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
-  return (
-    <div className="d-flex gap-2 mb-2 flex-wrap">
-      <Text label="Name" value={name} wide={190} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
-      <Text
-        label="Customer"
-        value={customer}
-        wide={150}
-        onType={(t) => edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
-      />
-      <Form.Group controlId="pieces" style={{ width: 60 }}>
-        <Form.Label className="m-0 quiet">Pieces</Form.Label>
-        <Form.Control
-          type="number"
-          min={1}
-          max={50}
-          value={pieces}
-          onChange={(e) => {
-            const n = Math.round(Number(e.target.value));
-            if (n >= 1 && n <= 50) edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces');
-          }}
-        />
-      </Form.Group>
-      <Form.Group controlId="material" style={{ width: 165 }}>
-        <Form.Label className="m-0 quiet">Material</Form.Label>
-        <Form.Select
-          value={material}
-          onChange={(e) => {
-            edit([
-              { op: 'put', at: 'drawing/material', value: e.target.value },
-              ...choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
-            ]);
-          }}>
-          {materials.map((m) => (
-            <option key={m.id} value={m.id}>
-              {m.name}
-            </option>
-          ))}
-        </Form.Select>
-      </Form.Group>
-      <Text
-        label="Without a tolerance"
-        value={untoleranced.text}
-        wide={130}
-        onType={(t) => {
-          edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
-        }}
-      />
-      <Text
-        label="Overall"
-        value={overall?.text ?? ''}
-        wide={84}
-        onType={(t) =>
-          edit(
-            [
-              t === ''
-                ? { op: 'remove', at: 'drawing/overall' }
-                : { op: 'put', at: 'drawing/overall', value: { text: t, units: overall?.units ?? units } },
-            ],
-            'job',
-            'overall',
-          )
-        }
-      />
-    </div>
-  );
-});
-
-function Text({
-  label,
-  value,
-  wide,
-  onType,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly wide: number;
-  readonly onType: (text: string) => void;
-}) {
-  return (
-    <Form.Group controlId={`of-${label.replace(/\s+/g, '-')}`} style={{ width: wide }}>
-      <Form.Label className="m-0 quiet text-nowrap">{label}</Form.Label>
-      <Form.Control value={value} maxLength={120} onChange={(e) => onType(e.target.value)} />
-    </Form.Group>
-  );
 }

@@ -1,0 +1,104 @@
+import { type Cell, type Edit, type Job, materials, type Units } from '@obra/core';
+import { Form } from 'react-bootstrap';
+import { still } from '../../../app/useSteady';
+import type { JobView } from '../view';
+
+interface JobLineProps {
+  readonly name: string;
+  readonly customer: string;
+  readonly pieces: number;
+  readonly material: string;
+  readonly untoleranced: Cell;
+  readonly overall: Cell | undefined;
+  readonly choices: Job['choices'];
+  readonly units: Units;
+  readonly edit: JobView['open']['edit'];
+}
+
+/** What the job is called, who it is for, of what, how many; the rule for sizes without a tolerance and the overall length. */
+export const JobLine = still(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
+  return (
+    <div className="d-flex gap-2 mb-2 flex-wrap">
+      <Text label="Name" value={name} wide={190} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
+      <Text
+        label="Customer"
+        value={customer}
+        wide={150}
+        onType={(t) => edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
+      />
+      <Form.Group controlId="pieces" style={{ width: 60 }}>
+        <Form.Label className="m-0 quiet">Pieces</Form.Label>
+        <Form.Control
+          type="number"
+          min={1}
+          max={50}
+          value={pieces}
+          onChange={(e) => {
+            const n = Math.round(Number(e.target.value));
+            if (n >= 1 && n <= 50) edit([{ op: 'put', at: 'pieces', value: n }], 'job', 'pieces');
+          }}
+        />
+      </Form.Group>
+      <Form.Group controlId="material" style={{ width: 165 }}>
+        <Form.Label className="m-0 quiet">Material</Form.Label>
+        <Form.Select
+          value={material}
+          onChange={(e) => {
+            edit([
+              { op: 'put', at: 'drawing/material', value: e.target.value },
+              ...choices.filter((c) => c.kind === 'bar').map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
+            ]);
+          }}>
+          {materials.map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.name}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Text
+        label="Without a tolerance"
+        value={untoleranced.text}
+        wide={130}
+        onType={(t) => {
+          edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
+        }}
+      />
+      <Text
+        label="Overall"
+        value={overall?.text ?? ''}
+        wide={84}
+        onType={(t) =>
+          edit(
+            [
+              t === ''
+                ? { op: 'remove', at: 'drawing/overall' }
+                : { op: 'put', at: 'drawing/overall', value: { text: t, units: overall?.units ?? units } },
+            ],
+            'job',
+            'overall',
+          )
+        }
+      />
+    </div>
+  );
+});
+
+function Text({
+  label,
+  value,
+  wide,
+  onType,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly wide: number;
+  readonly onType: (text: string) => void;
+}) {
+  return (
+    <Form.Group controlId={`of-${label.replace(/\s+/g, '-')}`} style={{ width: wide }}>
+      <Form.Label className="m-0 quiet text-nowrap">{label}</Form.Label>
+      <Form.Control value={value} maxLength={120} onChange={(e) => onType(e.target.value)} />
+    </Form.Group>
+  );
+}
