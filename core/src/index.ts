@@ -6,7 +6,29 @@ export * from './document';
 export * from './shop';
 export * from './drawing';
 export * from './mechanics';
-export { dialMarks, feedFor, finishOf, gearTrains, type GearsAsked, type GearTrain, halfNuts, taylor, toolLife, tpiOf, usualWheels } from './cutting';
+export {
+  bestFeed,
+  type CutAsked,
+  type CutWindow,
+  dialMarks,
+  edgeOf,
+  feedFor,
+  finishOf,
+  gearTrains,
+  type GearsAsked,
+  type GearTrain,
+  halfNuts,
+  loadOf,
+  roughAsked,
+  roughFeeds,
+  speedFor,
+  taylor,
+  toolLife,
+  tpiOf,
+  usualWheels,
+  usesOf,
+  windowOf,
+} from './cutting';
 export * from './stock';
 export * from './holding';
 export * from './route';

@@ -1,21 +1,30 @@
 /* npm run bench: time of reading a drawing and of planning, look-ups a second, cold start, the Handbook's opening, transferred size. Aims stand beside; nothing fails here. */
 import {
+  bestFeed,
   blankJob,
   drillIndex,
   drillNamed,
   fit,
   type Job,
+  loadOf,
+  materialOf,
   namedTaper,
   nearestDrills,
   parseJob,
   parseShop,
   plan,
+  planning,
   readDrawing,
   readDxf,
+  roughAsked,
+  roughFeeds,
   type Section,
+  type Shop,
   sizeLimits,
+  speedFor,
   tapDrills,
   threadLimits,
+  usesOf,
   wires,
 } from '@obra/core';
 import { readFileSync } from 'node:fs';
@@ -64,6 +73,60 @@ for (const task of bench.tasks) {
   const p95 = samples.length > 0 ? samples[Math.floor(samples.length * 0.95)] : result.latency?.p99;
   console.log(`${task.name.padEnd(26)} median ${ms(result.latency?.p50)}  ${samples.length > 0 ? 'p95' : 'p99'} ${ms(p95)}`);
 }
+
+/** A shaft of 20 rows with a hole and what it wants of its holding: from the drawing read to every holding of the shop weighed. */
+function holdings(shop: Shop): void {
+  const shaft = longShaft();
+  const job = { ...shaft, drawing: { ...shaft.drawing, outside: shaft.drawing.outside.slice(0, 20) } };
+  const took: number[] = [];
+  for (let i = 0; i < 60; i++) {
+    const steps = planning(job, shop);
+    steps.next();
+    const from = performance.now();
+    const held = steps.next();
+    took.push(performance.now() - from);
+    if (i === 0 && held.value.reached !== 'holding') throw new Error('the shaft of 20 rows is not held');
+  }
+  report('holdings of 20 rows weighed', took, 30);
+}
+
+/** Speed, feed, depth by every limit, load and edge of 60 roughing cuts, each a little different. */
+function cuts(shop: Shop): void {
+  const [machine] = shop.machines;
+  const [tool] = shop.tools;
+  if (!machine || !tool) throw new Error('the demo shop is empty');
+  const place = {
+    machine,
+    material: materialOf('mild-steel'),
+    mostSpeed: 2500,
+    ratio: 4,
+    centre: false,
+    grip: { newtons: 18000, diameter: 40, loses: 2 / 3, mostSpeed: 2500 },
+  };
+  const took: number[] = [];
+  for (let i = 0; i < 60; i++) {
+    const from = performance.now();
+    for (let n = 0; n < 60; n++) {
+      const d = 20 + n / 3;
+      const speed = speedFor(place, tool, 'turn', d).value;
+      const asked = roughAsked(place, tool, d, speed, { compliance: 1e-4 * (1 + n / 20), at: 100, allowed: 0.16, of: 'work' });
+      const { feed, most } = bestFeed(asked, roughFeeds(place, tool), 4);
+      loadOf(place, tool, most, feed, d, speed);
+      usesOf(asked, feed, most);
+    }
+    took.push(performance.now() - from);
+  }
+  report('cutting data of 60 cuts', took, 30);
+}
+
+function report(name: string, took: readonly number[], aim: number): void {
+  const sorted = [...took].sort((a, b) => a - b);
+  console.log(
+    `${name.padEnd(28)} median ${ms(sorted[Math.floor(sorted.length / 2)])}  p95 ${ms(sorted[Math.floor(sorted.length * 0.95)])}  (aim ${String(aim)} ms)`,
+  );
+}
+holdings(shop.value);
+cuts(shop.value);
 
 /** Look-ups as people mix them, each designation once: nothing could be remembered from one to the next. */
 function lookUps(count: number): readonly (() => unknown)[] {

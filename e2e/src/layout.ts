@@ -26,7 +26,8 @@ export function crowded(page: Page): Promise<readonly string[]> {
       const text = node.textContent?.trim() ?? '';
       if (!of || text === '' || of.closest('script, style, option, .visually-hidden')) continue;
       const style = getComputedStyle(of);
-      if (style.visibility === 'hidden' || style.display === 'none') continue;
+      // what a closed fold holds is not seen
+      if (style.visibility === 'hidden' || !of.checkVisibility()) continue;
       const range = document.createRange();
       range.selectNodeContents(node);
       for (const rect of range.getClientRects()) look(of, text, rect);

@@ -1,4 +1,34 @@
-export { finishFeed, loadOf, type Place, roughDepth, roughFeed, speedFor, speedShares, type Work } from './data';
+export {
+  edgeOf,
+  faceDepth,
+  finishFeed,
+  leastDepth,
+  leastFeed,
+  loadOf,
+  minutesInCut,
+  passivePush,
+  type Place,
+  roughAsked,
+  roughFeeds,
+  speedFor,
+  speedShares,
+  type Work,
+} from './data';
+export { drillFeed, peckDepths } from './drilling';
 export { feedFor, finishOf } from './finish';
 export { dialMarks, gearTrains, type GearsAsked, type GearTrain, halfNuts, tpiOf, usualWheels } from './gears';
-export { taylor, toolLife } from './toolLife';
+export {
+  bestFeed,
+  type CutAsked,
+  type CutWindow,
+  type Grip,
+  GRIP_FACTOR,
+  gripHolds,
+  JAWS_LOSE,
+  type Limited,
+  limitedAt,
+  usesOf,
+  windowOf,
+} from './limits';
+export { firstPass, threadInfeeds } from './threadPasses';
+export { edges, FRESH, taylor, toolLife } from './toolLife';

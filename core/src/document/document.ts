@@ -68,12 +68,12 @@ export const Choice = z.discriminatedUnion('kind', [
 ])
 
 // ── shop ─────────────────────────────────────────────────────────────────────────────────────────
-const Dial = thing({ reads: z.enum(['diameter', 'radius', 'length']), division: Cell, clockwise: z.enum(['in', 'out']),
+export const Dial = thing({ reads: z.enum(['diameter', 'radius', 'length']), division: Cell, clockwise: z.enum(['in', 'out']),
   backlash: Cell, travel: Cell, readout: Cell.exactOptional() })          // readout: its resolution
 const axis = z.enum(['cross', 'carriage', 'compound', 'quill'])
 export const Machine = thing({ ...named,
   speeds: z.union([z.array(positive).min(1), thing({ from: positive, to: positive })]),  // rev/min
-  feeds: z.array(positive), kilowatts: positive, through: Cell, swing: Cell, swingOverSlide: Cell, centres: Cell,
+  feeds: z.array(positive), kilowatts: positive, through: Cell, headstock: Cell.exactOptional(), swing: Cell, swingOverSlide: Cell, centres: Cell,
   dials: z.partialRecord(axis, Dial), leadscrew: Cell, box: z.array(Cell), gears: z.array(z.int()), threadDial: Cell.exactOptional(),
   compoundZero: z.enum(['along', 'across']), nose: z.enum(['screwed', 'locked']), setOver: Cell, tailstockOffset: Cell })
 export const Holding = thing({ ...named,
@@ -86,7 +86,7 @@ export const Holding = thing({ ...named,
 export const Tool = thing({ ...named,
   kind: z.enum(['turn', 'face', 'bore', 'part', 'groove', 'thread', 'form', 'knurl', 'drill', 'centreDrill', 'ream', 'tap', 'die', 'saw', 'file']),
   size: Cell.exactOptional(), angle: Cell.exactOptional(), nose: Cell.exactOptional(), width: Cell.exactOptional(), reach: Cell.exactOptional(),
-  shank: Cell.exactOptional(), lead: Cell.exactOptional(),                // which of these a kind needs is one table in shop/
+  shank: Cell.exactOptional(), lead: Cell.exactOptional(), insert: z.string().max(20).exactOptional(),   // insert: its ISO 1832 code; which of these a kind needs is one table in shop/
   grade: z.enum(['hss', 'carbide']), hand: z.enum(['right', 'left', 'neutral']), body: Cell.exactOptional(), chips: thing({ depth: z.tuple([mm, mm]), feed: z.tuple([mm, mm]) }).exactOptional() })
 export const Gauge = thing({ ...named, kind: z.enum(['rule', 'caliper', 'micrometer', 'telescoping', 'bore', 'plugPins', 'wires', 'threadMicrometer', 'threadPlug', 'ring', 'nut', 'depth', 'dial', 'mate']),
   sizes: z.array(Cell).exactOptional(), class: z.enum(['plus', 'minus']).exactOptional(),

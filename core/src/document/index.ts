@@ -8,6 +8,7 @@ export type {
   Cell,
   Choice,
   Detail,
+  Dial,
   Drawing,
   Entry,
   Gauge,

@@ -12,6 +12,7 @@ export type Measured = Of<typeof d.Measured>;
 export type Relation = Of<typeof d.Relation>;
 export type Choice = Of<typeof d.Choice>;
 export type Machine = Of<typeof d.Machine>;
+export type Dial = Of<typeof d.Dial>;
 export type Holding = Of<typeof d.Holding>;
 export type Tool = Of<typeof d.Tool>;
 export type Gauge = Of<typeof d.Gauge>;

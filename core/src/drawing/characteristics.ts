@@ -1,9 +1,8 @@
 import type { Drawing } from '../document';
 import { generalAngleTolerance } from '../standards';
 import { settingOf } from './envelope';
-import type { ReadRelation } from './relations';
 import { threadOf } from './rows';
-import type { Characteristic, Distance, Feature, Limits, PartDetail } from './types';
+import type { Characteristic, Distance, Feature, Limits, PartDetail, ReadRelation } from './types';
 
 type Care = Characteristic['care'];
 type Found = Omit<Characteristic, 'balloon'>;

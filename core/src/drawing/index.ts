@@ -14,4 +14,18 @@ export { arcOf, flattened, volumeOf, volumeOfPart } from './solid';
 export { type Stack, stackOf, type WorkingLength, workingLengths } from './stack';
 export { radiusAt } from './chain';
 export { fromTemplate, type Question, type Template, templates } from './templates';
-export type { Characteristic, Contour, DetailKind, Distance, Edge, Feature, Limits, MateLimits, Part, PartDetail, Size, Vertex } from './types';
+export type {
+  Characteristic,
+  Contour,
+  DetailKind,
+  Distance,
+  Edge,
+  Feature,
+  Limits,
+  MateLimits,
+  Part,
+  PartDetail,
+  ReadRelation,
+  Size,
+  Vertex,
+} from './types';

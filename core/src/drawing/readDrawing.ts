@@ -57,6 +57,7 @@ export function readDrawing(typed: Drawing): Part {
     faces,
     distances,
     mates,
+    relations,
     characteristics: characteristicsOf(drawing, features, details, distances, relations),
     findings: findings
       .filter((f) => f.severity === 'stop' || drawing.care[f.about] !== 'byEye')

@@ -1,17 +1,8 @@
-import type { Drawing, Relation } from '../document';
+import type { Drawing } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
 import { parseLengthCell, withGeneralRule } from './parseSize';
-import type { Feature, Limits, PartDetail } from './types';
-
-export interface ReadRelation {
-  readonly id: string;
-  readonly kind: Relation['kind'];
-  readonly of: string;
-  readonly to: string;
-  /** indicator reading, high to low, from 0; of a distance what it may be; mm */
-  readonly limits: Limits;
-}
+import type { Feature, Limits, PartDetail, ReadRelation } from './types';
 
 const subject = (ref: string) => ref.split('.')[0] ?? '';
 

@@ -162,6 +162,15 @@ export interface Characteristic {
   readonly care: 'critical' | 'ordinary' | 'byEye';
 }
 
+export interface ReadRelation {
+  readonly id: string;
+  readonly kind: Relation['kind'];
+  readonly of: string;
+  readonly to: string;
+  /** indicator reading, high to low, from 0; of a distance what it may be; mm */
+  readonly limits: Limits;
+}
+
 export interface Part {
   /** id in the material table, for correcting warm readings */
   readonly material: string;
@@ -175,6 +184,7 @@ export interface Part {
   readonly distances: readonly Distance[];
   /** what each fit to a piece comes to, by its id; absent by trial and while it is not understood or measured */
   readonly mates: Readonly<Record<string, MateLimits>>;
+  readonly relations: readonly ReadRelation[];
   readonly characteristics: readonly Characteristic[];
   readonly findings: readonly Finding[];
 }

@@ -1,8 +1,9 @@
 export { type DxfFile, writeDxf } from './dxf';
 export type { Reading } from './dxfSegments';
-export { writeJobFile } from './jobFile';
+export { writeJobFile, writeShopFile } from './jobFile';
 export type { Axis } from './profile';
 export { type DxfAsked, readDxf, type ReadDxf, readingDxf } from './readDxf';
 export { pastedRows } from './pasteRows';
 export { writeRows } from './rows';
 export { writeStl } from './stl';
+export { readShopTable, type TakenIn, writeShopTable } from './shopTables';

@@ -28,6 +28,8 @@ export interface CutForces {
   readonly wide: number;
   /** the lead that really cuts: less than the tool's where the nose does most of it */
   readonly lead: number;
+  /** of rake, speed and wear together */
+  readonly factor: number;
 }
 
 const RAD = Math.PI / 180;
@@ -57,7 +59,7 @@ export function cuttingForce(kc: number, mc: number, cut: Cut): CutForces {
   const factor = (1 - BY_RAKE * (rake - RAKE)) * (SPEED / speed) ** BY_SPEED * (worn ? BY_WEAR : 1);
   const cutting = kc * wide * thick ** (1 - mc) * factor;
   const across = ACROSS * cutting;
-  return { cutting, feed: across * Math.sin(mean * RAD), passive: across * Math.abs(Math.cos(mean * RAD)), thick, wide, lead: mean };
+  return { cutting, feed: across * Math.sin(mean * RAD), passive: across * Math.abs(Math.cos(mean * RAD)), thick, wide, lead: mean, factor };
 }
 
 /** Length of the edge in cut and the direction it cuts in on the whole, from the arc of the nose and the straight edge behind it. */

@@ -9,6 +9,8 @@ import {
   type Context,
   gripDiameter,
   grippingOf,
+  heldFirst,
+  heldTurned,
   leftSetup,
   reachBesideJaws,
   reachOf,
@@ -17,13 +19,16 @@ import {
   type Setup,
   severingOf,
   startedSheet,
+  way,
 } from '../route';
-import { holdingOf, isChuck, machineOf, mmOf, startingShop } from '../shop';
-import { materialOf } from '../standards';
+import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
+import { materialOf, materials } from '../standards';
 import { rectangle, regionOf } from '../stock';
+import { barCuts } from './barCuts';
 import { changedSinceIssue } from './issue';
+import { runoutsOf } from './runouts';
+import { wornTips } from './wornTips';
 import { shopChecks } from './shopChecks';
-import { squeezeChecks } from './squeeze';
 import type { Plan } from './types';
 
 /**
@@ -36,7 +41,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const kit: Shop = issue ? issue.kit : shop;
   const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
   const part = readDrawing(asIssued.drawing);
-  findings.push(...part.findings, ...shopChecks(part, kit));
+  findings.push(...part.findings, ...shopChecks(part, kit), ...unknownMaterial(asIssued));
   const empty: Plan = { reached: 'drawing', part, routes: [], holdings: [], gap: 1, toGet: [], findings };
   yield empty;
   const machine = machineOf(kit, asIssued.machine);
@@ -45,7 +50,8 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
 
   const started = startedPiece(asIssued, part);
   const { bar, findings: ofBar } = started ? { bar: asBar(started, part.material), findings: started.findings } : chooseBar(asIssued, part, kit);
-  findings.push(...ofBar);
+  findings.push(...ofBar, ...inUse(machine, 'machines', 'machine'));
+  if (bar && !started) findings.push(...inUse(bar, 'bars', 'bar'));
   if (!bar || started?.findings.some((f) => f.severity === 'stop')) return { ...empty, reached: started ? 'drawing' : 'holding', findings };
   const chosen = chosenIn(asIssued);
   const context: Context = {
@@ -64,47 +70,28 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const across = mmOf(bar.across);
   const severing = severingOf(context, across / 2);
   const sheetWith = (holding: string) => {
-    const asked = chosen.hold.get('right-1')?.grip;
+    const { grip, stickOut } = chosen.hold.get('right-1') ?? {};
     const sheetOf = started ? startedSheet(started) : barSheet;
-    return sheetOf(asIssued, part, bar, holdingOf(kit, holding), severing.width, asked && mmOf(asked));
+    return sheetOf(
+      { job: asIssued, part, bar, holding: holdingOf(kit, holding), blade: severing.width, machine, whole: way(context, 'bar') === 'whole' },
+      grip && mmOf(grip, NaN),
+      stickOut && mmOf(stickOut, NaN),
+    );
   };
-  const right = weighHoldings(
-    {
-      setup: 'right-1',
-      diameter: started ? gripDiameter(started, part, sheetWith('')) : across,
-      finished: false,
-      stickOut: (h) => sheetWith(h.id).stickOut.value,
-      face: 0,
-      centreAllowed: true,
-    },
-    kit,
-  );
+  const right = weighHoldings(heldFirst(context, started ? gripDiameter(started, part, sheetWith('')) : across, sheetWith), kit);
   const heldRight = takeHolding(right, chosen.hold.get('right-1'));
   const sheet = sheetWith(heldRight?.holding ?? '');
   const reach = started ? reachBesideJaws(reachOf(part.features), part, started, sheet, findings) : reachOf(part.features);
   const gripping = grippingOf(part, reach);
-  const left = weighHoldings(
-    {
-      setup: 'left-1',
-      diameter: gripping.diameter,
-      finished: true,
-      face: -part.length,
-      centreAllowed: false,
-      stickOut: (h) =>
-        Math.max(
-          0.1,
-          part.length +
-            sheet.faceB -
-            Math.min(mmOf(h.jaw?.length, 25), gripping.room) -
-            gripping.inside(Math.min(mmOf(h.jaw?.length, 25), gripping.room)),
-        ),
-    },
-    kit,
-  );
+  const left = weighHoldings(heldTurned(context, gripping, reach, sheet), kit);
   const heldLeft = takeHolding(left, chosen.hold.get('left-1'));
   if (!heldRight || !heldLeft) {
     findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
     return { ...empty, reached: 'holding', findings };
+  }
+  for (const held of new Set([heldRight.holding, heldLeft.holding])) {
+    const item = holdingOf(kit, held);
+    if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
   findings.push(...withMends(heldRight, right), ...withMends(heldLeft, left));
   if (!gripping.sound)
@@ -133,10 +120,36 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const blank = started?.region ?? rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
   const first = rightSetup(makings, heldRight, blank);
   const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
-  const route = routeOf(asIssued, bar.id, sheet.cut, [first, second]);
-  findings.push(...squeezeChecks(part, route, kit), ...orphans(asIssued, route, kit));
+  const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
+  findings.push(...ofBars);
+  const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
+  const route = routeOf(asIssued, { id: bar.id, cut: sheet.cut, from }, runoutsOf(context, reach, holdingOf(kit, heldLeft.holding)), [first, second]);
+  findings.push(...wornTips(asIssued, route, kit));
+  findings.push(...orphans(asIssued, route, kit));
   return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
 }
+
+/** A material that is not in the table is planned as mild steel, and said so. */
+function unknownMaterial(job: Job): readonly Finding[] {
+  const { material } = job.drawing;
+  if (materials.some((m) => m.id === material)) return [];
+  return [
+    {
+      code: 'material-unknown',
+      about: 'holding',
+      severity: 'caution',
+      says: say`the material “${material}” is not in the table`,
+      why: say`speeds, forces and growth are taken as those of mild steel`,
+      mends: [{ says: say`take mild steel`, to: 'job', edits: [{ op: 'put', at: 'drawing/material', value: 'mild-steel' }] }],
+    },
+  ];
+}
+
+/** What is wrong with an item of the shop that this plan takes, told where it is taken. */
+const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>
+  problemsOf(item, list)
+    .filter((f) => f.severity !== 'note')
+    .map((f, i) => ({ ...f, about, code: i === 0 ? f.code : `${f.code}-${String(i + 1)}` }));
 
 /** The job as it was given out: later edits of the drawing do not move the Bench. */
 function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
@@ -198,7 +211,7 @@ function nothingInShop(code: string, about: string, says: Sentence, shop: Shop):
   };
 }
 
-function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readonly Setup[]): Route {
+function routeOf(job: Job, bar: Route['bar'], runouts: Route['runouts'], setups: readonly Setup[]): Route {
   const steps = setups.flatMap((s) => s.steps);
   const minutesOf = (step: (typeof steps)[number]) => step.figures['minutes']?.value ?? 0;
   const minutes = figure('time', 'totalMinutes', { minutes: steps.map(minutesOf) });
@@ -219,7 +232,8 @@ function routeOf(job: Job, bar: string, cut: Route['bar']['cut'], setups: readon
     }),
   );
   return {
-    bar: { id: bar, cut },
+    bar,
+    runouts,
     setups,
     cost: {
       minutes,

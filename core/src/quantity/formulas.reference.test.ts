@@ -23,7 +23,7 @@ describe('formulas against worked examples', () => {
     // 16MnCr5, 1 mm, 0.1 mm/rev: 382 N at 93 degrees
     [2100, 0.26, 1, 0.1, 382.1],
   ])('kc %d, mc %d, depth %d, feed %d cuts with %d N', (kc, mc, ap, f, newtons) => {
-    expect(formulas.force.compute({ kc, mc, ap, f })).toBeCloseTo(newtons, 0);
+    expect(formulas.forceOfEdge.compute({ kc, mc, b: ap, h: f, factor: 1 })).toBeCloseTo(newtons, 0);
   });
 
   it('1000 N at 60 m/min is 1 kW (definition of power)', () => {

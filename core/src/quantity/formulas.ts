@@ -73,6 +73,61 @@ export const formulas = {
     },
     ({ full, ratio, centre }) => tidy(full * (ratio <= 3 ? 1 : ratio <= 5 || centre > 0 ? 0.7 : 0.4)),
   ),
+  depthOfChips: define(
+    'the deepest cut whose chips the insert breaks',
+    'chip window of the tool',
+    { most: ['length', 'deepest'] },
+    ({ most }) => most,
+  ),
+  depthByPower: define(
+    'share x P / (Fc a mm of depth x v)',
+    'Kienzle, with the nose; share of the motor common practice',
+    {
+      P: ['power', 'motor P'],
+      share: ['ratio', 'share that reaches the chip'],
+      perMm: ['force', 'cutting force a mm of depth'],
+      d: ['diameter', 'diameter in cut d'],
+      n: ['spindleSpeed', 'spindle speed n'],
+    },
+    ({ P, share, perMm, d, n }) => (share * P * 6e7) / (Math.PI * d * n * perMm),
+  ),
+  depthBySpring: define(
+    'allowed spring / (give x push a mm of depth)',
+    'beam of the stock as it stands; Kienzle with the nose; half of what is left for finishing may stand, common practice',
+    { allowed: ['length', 'spring allowed, on radius'], give: ['ratio', 'µm a newton'], perMm: ['force', 'push a mm of depth'] },
+    ({ allowed, give, perMm }) => (1000 * allowed) / (give * perMm),
+  ),
+  depthByGrip: define(
+    'what the grip holds / pull at the jaws a mm of depth',
+    'Kienzle with the nose; twist and push together',
+    { holds: ['force', 'the grip holds'], perMm: ['force', 'pull a mm of depth'] },
+    ({ holds, perMm }) => holds / perMm,
+  ),
+  gripHolds: define(
+    'friction x F (1 - share lost (n / most)^2) / factor',
+    'EN 1550 on the loss at speed, friction of hard jaws on steel: from memory, 30 %; factor as VDI 3106 or more',
+    {
+      F: ['force', 'all jaws, standing still'],
+      loses: ['ratio', 'share lost at the most speed'],
+      n: ['spindleSpeed', 'speed n'],
+      most: ['spindleSpeed', 'most speed of the holding'],
+      friction: ['ratio', 'friction'],
+      factor: ['ratio', 'factor'],
+    },
+    ({ F, loses, n, most, friction, factor }) => (friction * F * Math.max(0, 1 - loses * (n / most) ** 2)) / factor,
+  ),
+  forceOfEdge: define(
+    'Fc = kc1.1 b h^(1 - mc) x corrections',
+    'Kienzle; kc1.1 and mc from memory of the usual list; speed, rake and nose corrected, 20 %',
+    {
+      kc: ['pressure', 'kc1.1'],
+      mc: ['ratio', 'mc'],
+      b: ['length', 'edge in cut b'],
+      h: ['length', 'thickness of chip h'],
+      factor: ['ratio', 'corrections'],
+    },
+    ({ kc, mc, b, h, factor }) => kc * b * Math.pow(h, 1 - mc) * factor,
+  ),
   passes: define(
     'total depth / most in one pass, rounded up',
     practice,
@@ -85,12 +140,6 @@ export const formulas = {
     { total: ['length', 'depth to take, on radius'], passes: ['count', 'passes'] },
     ({ total, passes }) => total / passes,
   ),
-  force: define(
-    'Fc = kc1.1 ap f^(1 - mc), lead angle 90 degrees',
-    'Kienzle; kc1.1 and mc from memory of the usual list',
-    { kc: ['pressure', 'kc1.1'], mc: ['ratio', 'mc'], ap: ['length', 'depth of cut ap'], f: ['feed', 'feed f'] },
-    ({ kc, mc, ap, f }) => kc * ap * Math.pow(f, 1 - mc),
-  ),
   passiveForce: define(
     'share x Fc stands square to the edge; along the radius it is share x Fc cos(lead)',
     'textbooks of metal cutting, from memory, 20 %; lead of the nose where the depth is under it',
@@ -101,6 +150,12 @@ export const formulas = {
     'passive force x what the work gives way there',
     'beam of the stock as it stands, in springy chuck and centre, by the force method',
     { F: ['force', 'passive force'], give: ['ratio', 'µm a newton'] },
+    ({ F, give }) => (F * give) / 1000,
+  ),
+  springOfBar: define(
+    'force x what the tool gives way at its edge',
+    'the bar or blade as a beam in a springy toolpost, by the force method; the post from judgement, a factor of two',
+    { F: ['force', 'force'], give: ['ratio', 'µm a newton'] },
     ({ F, give }) => (F * give) / 1000,
   ),
   lobes: define(
@@ -226,11 +281,29 @@ export const formulas = {
     { L: ['length', 'unsupported length'], d: ['diameter', 'diameter'] },
     ({ L, d }) => L / d,
   ),
+  whipSpeed: define(
+    '1.4e7 d / L^2',
+    'bar-whip, common practice: a third of the critical speed of a steel bar held at one end',
+    { d: ['diameter', 'bar d'], L: ['length', 'out behind the spindle L'] },
+    ({ d, L }) => (1.4e7 * d) / L ** 2,
+  ),
   gripOfJaws: define(
     'length of the jaws, or what the bar allows when it is less',
     practice,
     { jaws: ['length', 'length of the jaws'], most: ['length', 'what can be gripped'] },
     ({ jaws, most }) => tidy(Math.min(jaws, most)),
+  ),
+  runoutTogether: define<never, 'tirs'>(
+    'root of the sum of the squared runouts',
+    'eccentricities the same in every direction and independent: Rayleigh by root-sum-square; each held to in 19 of 20',
+    { tirs: ['length', 'runouts, TIR'] },
+    (_, { tirs }) => tidy(Math.hypot(...tirs)),
+  ),
+  chanceWithin: define(
+    '1 - 0.05^((limit / TIR)^2)',
+    'Rayleigh distribution through the reading kept to in 19 of 20',
+    { limit: ['length', 'limit, TIR'], tir: ['length', 'kept to in 19 of 20, TIR'] },
+    ({ limit, tir }) => 1 - Math.pow(0.05, (limit / tir) ** 2),
   ),
   runoutOfHolding: define(
     'what this holding is known to run out',
@@ -293,6 +366,100 @@ export const formulas = {
     'common practice',
     { infeed: ['length', 'infeed'], first: ['length', 'first cut'] },
     ({ infeed, first }) => Math.max(3, Math.ceil((infeed / first) ** 2 - 1e-6)) + 2,
+  ),
+  threadInfeed: define(
+    'whole infeed x sqrt(i / n), down to a division of the dial; the last pass takes the whole',
+    'passes of equal area, common practice',
+    { whole: ['length', 'whole infeed'], i: ['count', 'pass i'], n: ['count', 'cutting passes n'], division: ['length', 'division of the dial'] },
+    ({ whole, i, n, division }) => {
+      const deep = whole * Math.sqrt(i / n);
+      return i >= n || division <= 0 || deep < division ? tidy(deep) : floorTo(deep, division);
+    },
+  ),
+  edgeLife: define(
+    'T (v0 / v)^(1 / n), no longer than is promised of any edge',
+    'Taylor, v T^n = C; life at the starting speed and exponent usual, from memory, a factor of two',
+    {
+      v: ['cuttingSpeed', 'speed v'],
+      at: ['cuttingSpeed', 'starting speed v0'],
+      T: ['time', 'life at v0'],
+      n: ['ratio', 'exponent n'],
+      most: ['time', 'longest promised'],
+    },
+    ({ v, at, T, n, most }) => Math.min(most, T * (at / v) ** (1 / n)),
+  ),
+  cutsOfEdge: define(
+    'life / minutes in cut, whole ones',
+    'Taylor, as the life',
+    { life: ['time', 'life of an edge'], minutes: ['time', 'in cut, each'] },
+    ({ life, minutes }) => Math.max(0, Math.floor(life / minutes + 1e-9)),
+  ),
+  drillTorque: define(
+    'kc f (D^2 - d^2) / 8, kc of a chip of half the feed',
+    'Kienzle for drilling, from memory, 25 %',
+    { kc: ['pressure', 'kc of this chip'], f: ['feed', 'feed f'], D: ['diameter', 'drill D'], d: ['diameter', 'hole before it d'] },
+    ({ kc, f, D, d }) => (kc * f * (D ** 2 - d ** 2)) / 8000,
+  ),
+  drillThrust: define(
+    '0.3 kc f (D - d) sin(half the point), twice that in the full',
+    'Kienzle for drilling, from memory, 25 %; the chisel edge as much again as the lips',
+    {
+      kc: ['pressure', 'kc of this chip'],
+      f: ['feed', 'feed f'],
+      D: ['diameter', 'drill D'],
+      d: ['diameter', 'hole before it d'],
+      half: ['angle', 'half of the point angle, degrees'],
+    },
+    ({ kc, f, D, d, half }) => 0.3 * kc * f * (D - d) * Math.sin((half * Math.PI) / 180) * (d > 0 ? 1 : 2),
+  ),
+  tapTorque: define(
+    '2 kc A h^-mc r, A = 0.45 P (d - drill) / 2, h a twelfth of the depth, r the middle of the thread',
+    'Kienzle on the teeth of the lead, friction as much again; from memory, 40 %',
+    { kc: ['pressure', 'kc1.1'], mc: ['ratio', 'mc'], d: ['diameter', 'thread d'], P: ['length', 'pitch P'], drill: ['diameter', 'drilled to'] },
+    ({ kc, mc, d, P, drill }) => (2 * kc * (((d - drill) / 2) * P * 0.45) * Math.max(0.01, (d - drill) / 24) ** -mc * ((d + drill) / 4)) / 1000,
+  ),
+  knurlForce: define(
+    '3 yield x width / 2 x sqrt(2 depth D d / (D + d))',
+    'indentation at three times the yield, half of the width in teeth; from memory, 40 %',
+    {
+      yields: ['pressure', 'yield'],
+      width: ['length', 'width of the wheel in cut'],
+      depth: ['length', 'depth of the teeth'],
+      D: ['diameter', 'wheel D'],
+      d: ['diameter', 'work d'],
+    },
+    ({ yields, width, depth, D, d }) => (3 * yields * width * Math.sqrt((2 * depth * D * d) / (D + d))) / 2,
+  ),
+  powerOfTorque: define(
+    'P = 2 pi n M / 60000',
+    'definition of power',
+    { M: ['torque', 'torque M'], n: ['spindleSpeed', 'spindle speed n'] },
+    ({ M, n }) => (2 * Math.PI * n * M) / 60000,
+  ),
+  warmth: define(
+    'room + share x work of cutting / (mass x specific heat), no warmer than is usual',
+    'lumped capacity; a fifth of the work stays in the piece, from memory, a factor of two',
+    {
+      room: ['temperature', 'room'],
+      joules: ['ratio', 'work of cutting, kJ'],
+      share: ['ratio', 'share that stays'],
+      mass: ['mass', 'mass'],
+      heat: ['ratio', 'specific heat, J/kg K'],
+      most: ['temperature', 'no warmer than'],
+    },
+    ({ room, joules, share, mass, heat, most }) => Math.min(most, room + (1000 * joules * share) / (mass * heat)),
+  ),
+  coolFor: define(
+    'constant x ln((warm - room) / (wanted - room)) + handling',
+    'lumped capacity, any textbook of heat transfer',
+    {
+      constant: ['time', 'time constant of this piece'],
+      warm: ['temperature', 'as warm as it gets'],
+      wanted: ['temperature', 'wanted'],
+      room: ['temperature', 'room'],
+      handling: ['time', 'handling'],
+    },
+    ({ constant, warm, wanted, room, handling }) => (warm > wanted ? constant * Math.log((warm - room) / (wanted - room)) : 0) + handling,
   ),
   drillDepth: define(
     'full depth + cone of the point, d / 2 / tan(half the point angle); a flat bottom has none',

@@ -1,7 +1,7 @@
-import type { Bar, Holding, Job } from '../document';
+import type { Bar, Holding, Job, Machine } from '../document';
 import type { Part } from '../drawing';
 import { surfaceStays } from '../holding';
-import { figure, type Figure } from '../quantity';
+import { figure, type Figure, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { parseLength } from '../quantity';
 import { orChosen } from './choices';
@@ -15,7 +15,11 @@ export interface BarSheet {
   readonly stickOut: Figure;
   readonly cut: Figure;
   readonly surfaceStays: boolean;
-  readonly whips: boolean;
+  /** stands out behind the spindle when the bar is not sawn off: how far, and the speed it may turn with */
+  readonly behind?: { readonly length: number; readonly speed: Figure };
+  /** the bar is not sawn off first; then each piece takes this much of it, mm */
+  readonly whole: boolean;
+  readonly each: number;
   /** the piece is parted or sawn off what holds it */
   readonly severs: boolean;
 }
@@ -25,12 +29,41 @@ const FACE_A = 1;
 export const FACE_B = 1.5;
 export const GAP = 8;
 const SPARE = 10;
+/** Least room between blade and jaws, mm. @source bar-length, common practice: 5 to 13 */
+const LEAST_GAP = 5;
+/** Length of a spindle where it is not said, mm. @source judgement: small and mid-size lathes */
+const SPINDLE = 350;
+
+export interface SheetAsked {
+  readonly job: Job;
+  readonly part: Part;
+  readonly bar: Bar;
+  readonly holding: Holding | undefined;
+  readonly blade: number;
+  readonly machine: Machine;
+  /** the bar stays whole and goes through the spindle */
+  readonly whole: boolean;
+}
+
+/** What stands out behind the spindle. @source bar-whip, common practice */
+function behindOf({ bar, machine, whole }: SheetAsked, inFront: number): Pick<BarSheet, 'behind'> {
+  const out = mmOf(bar.length) - inFront - mmOf(machine.headstock, SPINDLE);
+  if (!whole || out <= 0) return {};
+  return { behind: { length: tidy(out), speed: figure('spindleSpeed', 'whipSpeed', { d: mmOf(bar.across), L: tidy(out) }, { step: 1 }) } };
+}
 
 /** How much bar to cut, what sticks out and what is gripped. */
-export function barSheet(job: Job, part: Part, bar: Bar, holding: Holding | undefined, blade: number, chosenGrip: number | undefined): BarSheet {
+export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chosenOut: number | undefined): BarSheet {
+  const { job, part, bar, holding, blade } = asked;
   const jaws = mmOf(holding?.jaw?.length, 30);
-  const lengths = { part: part.length, faceA: FACE_A, faceB: FACE_B, blade, gap: GAP };
-  const stickOut = figure('length', 'stickOut', lengths, { step: 0.1 });
+  // closer to the jaws than this the blade or its holder meets them
+  const least = part.length + FACE_A + FACE_B + blade + LEAST_GAP;
+  const gap = chosenOut === undefined ? GAP : tidy(Math.max(LEAST_GAP, chosenOut - (least - LEAST_GAP)));
+  const lengths = { part: part.length, faceA: FACE_A, faceB: FACE_B, blade, gap };
+  const stickOut = orChosen(
+    figure('length', 'stickOut', lengths, { step: 0.1 }),
+    chosenOut === undefined ? undefined : Math.max(chosenOut, tidy(least)),
+  );
   const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, mmOf(bar.length) - stickOut.value) }, { step: 0.1 }), chosenGrip);
   const choice = job.choices.findLast((c) => c.kind === 'bar');
   const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
@@ -42,12 +75,14 @@ export function barSheet(job: Job, part: Part, bar: Bar, holding: Holding | unde
     faceA: FACE_A,
     faceB: FACE_B,
     blade,
-    gap: GAP,
+    gap,
     grip,
     stickOut,
     cut,
     surfaceStays: surfaceStays(part, bar),
-    whips: mmOf(bar.across) < 12,
+    ...behindOf(asked, stickOut.value + grip.value),
     severs: true,
+    whole: asked.whole,
+    each: tidy(part.length + FACE_A + FACE_B + blade),
   };
 }

@@ -1,9 +1,12 @@
-import { speedFor } from '../cutting';
+import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsked, speedFor, usesOf } from '../cutting';
 import type { Tool } from '../document';
 import { type Feature, settingOf, threadOf } from '../drawing';
+import type { Reason } from '../finding';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
-import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId } from './context';
+import { type BarOut, giveOfBar } from './toolSpring';
+import { bindingReason, overLimit } from './turning';
+import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId, way } from './context';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
 import { alreadyMade } from './started';
@@ -46,7 +49,7 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
       nearDiameter: { nominal: mmOf(core.size), max: mmOf(core.size), min: mmOf(core.size), from: 'general' },
     };
     checkDepth(ctx, setup.end, asDrilled, core, id, depth, point);
-    const pilot = mmOf(core.size) > 12 ? drillAtMost(ctx, 0.6 * mmOf(core.size)) : undefined;
+    const pilot = mmOf(core.size) > 12 && way(ctx, 'drilling') === 'pilot' ? drillAtMost(ctx, 0.6 * mmOf(core.size)) : undefined;
     if (pilot) oneDrill(ctx, setup, asDrilled, pilot, 'pilot', depth, half);
     oneDrill(ctx, setup, asDrilled, core, 'drill', depth, half);
   } else {
@@ -102,9 +105,29 @@ function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: num
       tool: tap,
       says: say`${thread.designation} × ${length(row.usable ?? long(row))}`,
       because: [
-        reason('tap', say`started true under a centre; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`, row.id),
+        reason(
+          'tap',
+          say`started true under a centre, ${way(ctx, 'tap') === 'power' ? 'under power, the stop set short of the bottom' : 'by hand'}; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`,
+          row.id,
+        ),
+        ...blindTap(row, thread),
       ],
-      figures: { feed: figure('feed', 'feedOfThread', { P: thread.lead }), minutes: byHand(4) },
+      figures: {
+        feed: figure('feed', 'feedOfThread', { P: thread.lead }),
+        torque: figure(
+          'torque',
+          'tapTorque',
+          {
+            kc: ctx.material.kc,
+            mc: ctx.material.mc,
+            d: thread.nominal,
+            P: thread.pitch,
+            drill: Math.min(drilledTo || coreOf(row), thread.nominal - 0.2 * thread.pitch),
+          },
+          { step: 0.1 },
+        ),
+        minutes: byHand(way(ctx, 'tap') === 'power' ? 2 : 4),
+      },
     });
   }
   mouth(ctx, setup, row);
@@ -131,6 +154,7 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
     });
   const gauge = limits.from === 'general' ? undefined : boreGaugeFor(ctx.shop, limits.nominal, limits.max - limits.min);
   const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
+  const cut = verb === 'bore' && tool ? boring(ctx, setup, id, row, tool, { from, out, radius, fine: gauge !== undefined }) : undefined;
   addStep(ctx, setup, {
     verb,
     about: row.id,
@@ -147,13 +171,17 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
       verb === 'ream'
         ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it; never reversed, withdrawn turning forward`, row.id)
         : reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
+      ...(cut?.because ?? []),
     ],
-    figures: {
-      speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
-      feed: figure('feed', 'feedByHand', { asked: 0.08 }),
-      ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
-      minutes: byHand(3 + long(row) / 15),
-    },
+    ...(cut && { cut: cut.asked }),
+    figures: cut
+      ? cut.figures
+      : {
+          speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
+          feed: figure('feed', 'feedByHand', { asked: 0.08 }),
+          ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
+          minutes: byHand(3 + long(row) / 15),
+        },
     sweeps: spareIn(
       ctx,
       row.near - inward(setup.end) * (row.near === 0 || row.near <= -ctx.part.length + 1e-6 ? 2 : 0),
@@ -162,6 +190,94 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
       radius,
     ),
   });
+}
+
+/** Threads that a tap leaves poor in front of it: its lead, in pitches, and room for chips, mm. @source blind-tap, common practice: plug 3 to 5, bottoming 1 to 2 */
+const PLUG = 4;
+const BOTTOMING = 1.5;
+const CHIPS = 2;
+
+/** How deep full threads may go in a blind hole. */
+function blindTap(row: Feature, thread: { readonly pitch: number }): readonly Reason[] {
+  if (row.through === true || row.met === true) return [];
+  const bottom = Math.abs(row.near - row.far);
+  const [plug, most] = [bottom - PLUG * thread.pitch - CHIPS, bottom - BOTTOMING * thread.pitch - CHIPS];
+  return [
+    most > 0
+      ? reason(
+          'blind-tap',
+          say`full threads to ${length(Math.max(0, plug), 0.1)} deep with a plug tap, to ${length(most, 0.1)} with a bottoming one, of ${length(bottom, 0.1)} drilled`,
+          row.id,
+        )
+      : reason('blind-tap', say`${length(bottom, 0.1)} drilled leaves no room for the lead of a tap and its chips`, row.id),
+  ];
+}
+
+/** Left in a bore for two like cuts of a tool with a nose, on radius. @source leave-real-cuts, common practice */
+const LEFT = 0.15;
+
+/** Speed, feed, passes and spring of boring with a bar; what binds is told. */
+function boring(
+  ctx: Context,
+  setup: SetupDraft,
+  id: string,
+  row: Feature,
+  tool: Tool,
+  { from, out, radius, fine }: { readonly from: number; readonly out: number; readonly radius: number; readonly fine: boolean },
+) {
+  const limits = row.nearDiameter;
+  const total = Math.max(0.05, tidy(radius - from / 2));
+  const bar: BarOut | undefined = giveOfBar(tool, out);
+  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', 2 * radius));
+  const finish = finishFeed(setup.place, tool, row.finish ?? (fine ? 1.6 : 3.2));
+  const feed = data(ctx, id, 'feed', finish);
+  const give = bar && { compliance: bar.compliance, at: out, allowed: LEFT / 2, of: 'bar' as const };
+  const asked = roughAsked(setup.place, tool, 2 * radius, speed.value, give);
+  const limited = bestFeed(asked, [feed.value], total);
+  const { most } = limited;
+  const passes = data(
+    ctx,
+    id,
+    'passes',
+    figure('count', 'passes', { total, most: fine ? Math.min(most, Math.max(total / 2, leastDepth(tool))) : most }),
+  );
+  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+  overLimit(ctx, id, depth.value, limited);
+  const load = loadOf(setup.place, tool, depth.value, feed.value, 2 * radius, speed.value);
+  const passive = passivePush(setup.place, tool, { depth: depth.value, feed: feed.value, diameter: 2 * radius, speed: speed.value });
+  const minutes = figure('time', 'minutes', {
+    passes: passes.value,
+    length: long(row),
+    approach: 3,
+    f: feed.value,
+    n: speed.value,
+    handling: (fine ? 2 : 1) + 0.3 * passes.value,
+  });
+  return {
+    asked,
+    because: [bindingReason(depth.value, total, limited, usesOf(asked, feed.value, depth.value), row.id)],
+    figures: {
+      speed,
+      feed,
+      depth,
+      passes,
+      most: limited.binding.most,
+      ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
+      force: load.force,
+      power: load.power,
+      passive,
+      spring:
+        bar &&
+        figure(
+          'length',
+          'springOfBar',
+          { F: passive.value, give: 1000 * bar.compliance },
+          { step: 0.001, deviation: 0.2 * passive.value * bar.compliance },
+        ),
+      ...edgeOf(setup.place, tool, 2 * radius, speed.value, minutes),
+      minutes,
+    },
+  };
 }
 
 const long = (row: Feature) => Math.abs(row.near - row.far);

@@ -23,7 +23,8 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       setup: setup.id,
       holding: setup.holding,
       grip: mm(setup.grip.value),
-      support: setup.support.map(({ item }) => ({ item })),
+      ...(setup.stickOut.formula === 'chosen' && { stickOut: mm(setup.stickOut.value) }),
+      support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
     for (const step of setup.steps) {
       n++;

@@ -1,9 +1,9 @@
 import type { Bar, Job, Machine, Shop, Tool } from '../document';
 import type { Feature, Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
-import type { StartedPiece } from '../holding';
+import type { StartedPiece, Support } from '../holding';
 import type { Place } from '../cutting';
-import { type Figure, figure, say, type Sentence } from '../quantity';
+import { type Figure, figure, say, type Sentence, spindleSpeed } from '../quantity';
 import { area, combine, type Region } from '../stock';
 import { toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
@@ -46,8 +46,10 @@ export interface SetupDraft {
   readonly id: string;
   readonly end: End;
   readonly place: Place;
+  /** what its most speed comes from, in words */
+  readonly speedBy: Sentence;
   readonly holding: string;
-  readonly support: readonly { readonly item: string; readonly at: number }[];
+  readonly support: readonly Support[];
   /** z of the face of the jaws */
   readonly jaws: number;
   readonly steps: Step[];
@@ -69,6 +71,8 @@ export interface StepParts {
   readonly cautions?: readonly string[];
   readonly figures: Readonly<Record<string, Figure | undefined>>;
   readonly passes?: readonly Pass[];
+  readonly series?: Step['series'];
+  readonly cut?: Step['cut'];
   readonly sweeps?: Region;
   /** metal that stands higher afterwards: a knurl */
   readonly raises?: Region;
@@ -91,10 +95,12 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
     says: parts.says,
     ...(parts.tool && { tool: parts.tool.id }),
     ...(parts.gauge !== undefined && { gauge: parts.gauge }),
-    because: parts.because ?? [],
+    because: [...(parts.because ?? []), ...slowed(setup, id, parts.figures['speed'])],
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
     passes: parts.passes ?? [],
+    ...(parts.series && { series: parts.series }),
+    ...(parts.cut && { cut: parts.cut }),
     removes,
     after,
   });
@@ -108,6 +114,21 @@ export function stepId(setup: SetupDraft, verb: Verb, about: string): string {
   const owner = setup.ids.get(plain);
   if (owner === undefined) setup.ids.set(plain, setup.id);
   return owner === undefined || owner === setup.id ? plain : `${plain}:${setup.id}`;
+}
+
+/** What holds a speed below the one that the tool material would take. */
+function slowed(setup: SetupDraft, id: string, speed: Figure | undefined): readonly Reason[] {
+  const { v, d, most } = speed?.of ?? {};
+  if (speed?.formula !== 'spindleSpeed' || typeof v !== 'number' || typeof d !== 'number' || typeof most !== 'number') return [];
+  const asked = (1000 * v) / (Math.PI * d);
+  if (asked <= most || most < setup.place.mostSpeed) return [];
+  return [
+    reason(
+      'speed-limit',
+      say`${spindleSpeed(Math.round(most))} at the most: ${setup.speedBy}, not the ${spindleSpeed(Math.round(asked))} that the tool would take`,
+      id,
+    ),
+  ];
 }
 
 function checkSpeed(ctx: Context, setup: SetupDraft, id: string, speed: Figure | undefined): void {
@@ -141,7 +162,7 @@ function speedsAtMost(most: number, ctx: Context): readonly number[] {
 /** The chosen or first fitting tool of a kind; when the shop has none it is put on the list of things to get. */
 export function needTool(ctx: Context, id: string, kind: Tool['kind'], words: Sentence, passes?: (tool: Tool) => boolean): Tool | undefined {
   const asked = ctx.chosen.use.get(id)?.find((item) => ctx.shop.tools.some((t) => t.id === item && t.kind === kind));
-  const tool = toolOf(ctx.shop, kind, asked, passes);
+  const tool = toolOf(ctx.shop, kind, asked, passes, way(ctx, 'edge') === 'carbide' ? 'carbide' : 'hss');
   if (tool) return tool;
   ctx.toGet.push({ what: words, how: 'buy', holdsUp: [id] });
   ctx.findings.push({

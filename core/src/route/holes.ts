@@ -1,12 +1,12 @@
-import { speedFor } from '../cutting';
+import { drillFeed, GRIP_FACTOR, gripHolds, peckDepths, speedFor } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import type { Mend } from '../finding';
-import { diameter, figure, length, say, tidy, writeExact } from '../quantity';
+import { diameter, type Figure, figure, length, say, tidy, writeExact } from '../quantity';
 import { insideGaugeFor, mmOf } from '../shop';
 import { centreFor } from '../standards';
 import { drilled } from '../stock';
-import { addStep, type Context, data, type End, needTool, reason, type SetupDraft, stepId } from './context';
+import { addStep, type Context, data, type End, needTool, reason, type SetupDraft, stepId, way } from './context';
 
 /** What a tailstock advertises it does not all have, mm. @source quill, common practice */
 const QUILL_LESS = 12;
@@ -88,7 +88,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
     });
   }
   const pilot =
-    size > 12
+    size > 12 && way(ctx, 'drilling') === 'pilot'
       ? drills.filter((t) => mmOf(t.size) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0]
       : undefined;
   if (pilot) oneDrill(ctx, setup, hole, pilot, 'pilot', depth, half);
@@ -99,9 +99,14 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
   const id = stepId(setup, verb, hole.id);
   const size = verb === 'pilot' ? mmOf(tool.size) : hole.nearDiameter.nominal;
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'drill', size));
-  const feed = data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(Math.min(0.25, 0.015 * size)) }));
+  const feed = data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
   const point = figure('length', 'drillDepth', { depth, d: size, half }, { step: 0.1 });
-  const pecks = Math.max(1, Math.ceil(depth / (3 * size)));
+  const before = verb === 'drill' ? pilotBefore(setup, hole) : 0;
+  const loads = drillLoads(ctx, size, before, feed.value, half);
+  drillSlips(ctx, setup, id, speed.value, loads);
+  const sticks = ctx.material.group === 'O' || ctx.material.group === 'M' || ctx.material.group === 'S';
+  const stops = peckDepths(depth, size, sticks);
+  const pecks = stops.length;
   addStep(ctx, setup, {
     verb,
     about: hole.id,
@@ -117,9 +122,12 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
     figures: {
       speed,
       feed,
-      passes: figure('count', 'passes', { total: depth, most: depth / pecks }),
+      passes: figure('count', 'counted', { count: pecks }),
       depth: figure('length', 'distance', { value: depth }),
       point,
+      torque: loads.torque,
+      force: loads.thrust,
+      power: figure('power', 'powerOfTorque', { M: loads.torque.value, n: speed.value }),
       minutes: figure('time', 'minutes', {
         passes: 1,
         length: point.value,
@@ -129,7 +137,43 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
         handling: 0.5 + 0.15 * pecks,
       }),
     },
+    ...(pecks > 1 && { series: { says: say`out to clear the chips at`, figures: stops } }),
     sweeps: drilled(hole.near, depth, size / 2, half, setup.end),
+  });
+}
+
+/** What an earlier drill of this hole has opened, mm. */
+const pilotBefore = (setup: SetupDraft, hole: Feature): number =>
+  Number(setup.steps.findLast((s) => s.verb === 'pilot' && s.does[0] === `${hole.id}.diameter`)?.figures['torque']?.of['D'] ?? 0);
+
+interface DrillLoads {
+  readonly torque: Figure;
+  readonly thrust: Figure;
+}
+
+function drillLoads({ material }: Context, D: number, d: number, f: number, half: number): DrillLoads {
+  const angle = Math.min(half, 90);
+  const kc = material.kc * ((f / 2) * Math.sin((angle * Math.PI) / 180)) ** -material.mc;
+  return {
+    torque: figure('torque', 'drillTorque', { kc, f, D, d }, { step: 0.1 }),
+    thrust: figure('force', 'drillThrust', { kc, f, D, d, half: angle }, { step: 10 }),
+  };
+}
+
+/** Twist and push of a drill together against what the jaws hold. */
+function drillSlips(ctx: Context, setup: SetupDraft, id: string, speed: number, { torque, thrust }: DrillLoads): void {
+  const { grip } = setup.place;
+  if (!grip) return;
+  const holds = gripHolds(grip, speed);
+  const pull = Math.hypot((2000 * torque.value) / grip.diameter, thrust.value);
+  if (pull <= holds.value) return;
+  ctx.findings.push({
+    code: 'grip-slips',
+    about: id,
+    severity: pull > GRIP_FACTOR * holds.value ? 'caution' : 'note',
+    says: say`the drill twists with ${torque} and pushes with ${thrust}; the grip holds ${holds}, half of what would slip`,
+    why: say`a pilot, a finer feed, or the work seated against the jaws or a stop`,
+    mends: [],
   });
 }
 

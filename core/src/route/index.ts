@@ -1,9 +1,10 @@
-export { barSheet } from './barSheet';
+export { type BarSheet, barSheet } from './barSheet';
 export { chosenIn } from './choices';
 export { choicesOf } from './choicesOf';
-export type { Context, ToGet } from './context';
+export { type Context, type ToGet, way } from './context';
+export { heldFirst, heldTurned, toKeep } from './held';
 export { leftSetup, rightSetup } from './makeRoute';
-export { grippingOf, reachOf } from './reach';
+export { grippingOf, type Reach, reachOf } from './reach';
 export { severingOf } from './sever';
 export { gripDiameter, reachBesideJaws, startedSheet } from './started';
 export { toolForThread } from './threadTools';

@@ -1,15 +1,15 @@
 import { envelopeOf, type Feature, isShaped, threadOf } from '../drawing';
-import type { HoldingChoice } from '../holding';
-import { diameter, figure, length, say, tidy, time } from '../quantity';
+import { gripOf, type HoldingChoice } from '../holding';
+import { diameter, figure, length, say, type Sentence, tidy, time } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { combine, outsideOf, rectangle, type Region, turned } from '../stock';
 import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
-import { orChosen } from './choices';
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
 import { makeHole } from './bores';
 import { centreDrill } from './holes';
 import { awaySteps, detailSteps, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
+import { coolDown } from './cool';
 import { bentLineOf } from './spring';
 import { alreadyMade } from './started';
 import { faceEnd, finishTurn, roughTurn } from './turning';
@@ -17,6 +17,9 @@ import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';
 import { speedFor } from '../cutting';
 import type { Setup, Step } from './types';
+
+/** @source bar-whip, common practice */
+const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
 
 interface Making {
   readonly ctx: Context;
@@ -30,11 +33,11 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const { ctx, sheet } = making;
   const edge = -(ctx.part.length + sheet.faceB);
   const jaws = sheet.severs ? edge - making.severing.width - sheet.gap : edge + sheet.grip.value;
-  const draft = draftOf(making, 'right-1', 'right', held, sheet.stickOut.value / mmOf(ctx.bar.across), stock, jaws);
+  const draft = draftOf(making, 'right-1', 'right', held, sheet.stickOut.value / mmOf(ctx.bar.across), stock, jaws, mmOf(ctx.bar.across));
   const barDiameter = mmOf(ctx.bar.across);
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'right');
-  const centre = held.support.length > 0;
+  const { centre, steady } = supportsIn(held);
   const hole = ctx.part.features.find((f) => f.side === 'right');
   addStep(ctx, draft, {
     verb: 'load',
@@ -50,7 +53,7 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
           ),
       ...held.because,
     ],
-    cautions: sheet.whips ? ['A slender bar past the headstock whips: support it or cut it short.'] : [],
+    cautions: sheet.behind ? [WHIPS] : [],
     figures: { minutes: byHand(1.5) },
   });
   if (sheet.faceA > 0) faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
@@ -66,10 +69,10 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
       ],
       figures: { minutes: byHand(0.5) },
     });
-  } else if (hole) {
+  } else if (hole && !steady) {
     centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
     makeHole(ctx, draft);
-  } else drawnCentre(ctx, draft, 0);
+  } else if (!hole) drawnCentre(ctx, draft, 0);
   turnRows(making, draft, mine, barDiameter, 0, sheet.surfaceStays);
   for (const neck of rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f))) cutNeck(ctx, draft, neck, rows);
   finishEdges(making, draft, mine, rows);
@@ -88,6 +91,11 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     });
     makeHole(ctx, draft);
   }
+  if (steady && hole) {
+    steadyUp(ctx, draft, steady);
+    centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
+    makeHole(ctx, draft);
+  }
   const last = rows.at(-1);
   const widest = last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal / 2 : barDiameter / 2;
   if (last && making.reach[last.id] === 'right' && sheet.severs && making.severing.method === 'part') {
@@ -102,16 +110,8 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   const { ctx, sheet } = making;
   const edge = -(ctx.part.length + sheet.faceB);
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, 1000, -1, 1000)) : stock;
-  const typed = ctx.chosen.hold.get('left-1')?.grip;
-  const jaws = mmOf(holdingOf(ctx.shop, held.holding)?.jaw?.length, 25);
-  const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: gripping.room }, { step: 0.1 }), typed && mmOf(typed));
-  const stickOut = figure('length', 'stickOutTurned', {
-    part: ctx.part.length,
-    faceB: sheet.faceB,
-    grip: grip.value,
-    inside: gripping.inside(grip.value),
-  });
-  const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece, gripping.z);
+  const { grip, stickOut } = held;
+  const draft = draftOf(making, 'left-1', 'left', held, stickOut.value / gripping.diameter, piece, gripping.z, gripping.diameter);
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'left');
   const hole = ctx.part.features.find((f) => f.side === 'left');
@@ -163,16 +163,13 @@ function turnRows(making: Making, draft: SetupDraft, rows: readonly Feature[], f
   }
   const turnedRows = bigFirst.filter((f) => !asBar(f));
   if (turnedRows.some((f) => f.nearDiameter.from !== 'general' && f.nearDiameter.max - f.nearDiameter.min <= 0.03)) {
-    addStep(ctx, draft, {
-      verb: 'cool',
-      about: draft.end,
-      says: say`to the hand's cold, under ${{ is: 'temperature', value: 25 }}`,
-      because: [reason('hot-reads-big', say`50 mm of steel at 60 degrees reads 0.023 mm over`, draft.end)],
-      figures: { minutes: byHand(5) },
-    });
+    const finest = turnedRows.filter((f) => f.nearDiameter.from !== 'general').toSorted((a, b) => widthOf(a) - widthOf(b))[0];
+    if (finest) coolDown(ctx, draft, finest);
   }
   for (const row of turnedRows) if (!isShaped(row)) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : knurlUnder(ctx, row));
 }
+
+const widthOf = (f: Feature) => f.nearDiameter.max - f.nearDiameter.min;
 
 const madeAlready = ({ started }: Context, row: Feature): boolean => started !== undefined && alreadyMade(row, started);
 
@@ -239,6 +236,29 @@ function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: readonly F
   });
 }
 
+/** The support of a holding by what it does. */
+function supportsIn(held: HoldingChoice): { readonly centre: boolean; readonly steady: HoldingChoice['support'][number] | undefined } {
+  return { centre: held.support.some((s) => s.kind === 'centre'), steady: held.support.find((s) => s.kind === 'steady') };
+}
+
+/** A steady is set on what was turned true, after the outside and before the hole. */
+function steadyUp(ctx: Context, draft: SetupDraft, steady: HoldingChoice['support'][number]): void {
+  const there = 2 * outsideOf(draft.stock, steady.at - 1, steady.at + 1).most;
+  addStep(ctx, draft, {
+    verb: 'support',
+    about: draft.end,
+    says: say`steady on ${diameter(there)}, ${length(Math.abs(steady.at - (draft.end === 'right' ? 0 : -ctx.part.length)), 0.1)} from the face`,
+    because: [
+      reason(
+        'steady',
+        say`a long bar that is drilled or bored at its free end is carried there, on a place that runs true; checked after`,
+        draft.end,
+      ),
+    ],
+    figures: { minutes: byHand(2.5) },
+  });
+}
+
 function releaseCheck(ctx: Context, draft: SetupDraft): void {
   const measured = draft.steps.filter((s) => s.gauge !== undefined).flatMap((s) => s.does.slice(0, 1));
   addStep(ctx, draft, {
@@ -254,8 +274,11 @@ function releaseCheck(ctx: Context, draft: SetupDraft): void {
   });
 }
 
-function draftOf(making: Making, id: string, end: End, held: HoldingChoice, ratio: number, stock: Region, jaws: number): SetupDraft {
+function draftOf(making: Making, id: string, end: End, held: HoldingChoice, ratio: number, stock: Region, jaws: number, gripped: number): SetupDraft {
   const holding = holdingOf(making.ctx.shop, held.holding);
+  const speed = speedLimit(making, held, end);
+  const grip = holding && gripOf(holding, gripped);
+  const carried = held.support.some((s) => s.kind !== 'steady');
   return {
     id,
     end,
@@ -265,14 +288,19 @@ function draftOf(making: Making, id: string, end: End, held: HoldingChoice, rati
     holding: held.holding,
     support: held.support,
     jaws,
-    place: {
-      machine: making.ctx.machine,
-      material: making.ctx.material,
-      mostSpeed: holding?.maxSpeed ?? Infinity,
-      ratio,
-      centre: held.support.length > 0,
-    },
+    speedBy: speed.says,
+    place: { machine: making.ctx.machine, material: making.ctx.material, mostSpeed: speed.most, ratio, centre: carried, ...(grip && { grip }) },
   };
+}
+
+/** What allows the least speed: the holding, what runs on it, a bar that whips behind the spindle. */
+function speedLimit(making: Making, held: HoldingChoice, end: End): { readonly most: number; readonly says: Sentence } {
+  const items = [held.holding, ...held.support.map((s) => s.item)].flatMap((id) => holdingOf(making.ctx.shop, id) ?? []);
+  const limits: { readonly most: number; readonly says: Sentence }[] = items.map((h) => ({ most: h.maxSpeed, says: say`${h.name} allows no more` }));
+  const { behind } = making.sheet;
+  if (behind && end === 'right')
+    limits.push({ most: behind.speed.value, says: say`the bar stands ${length(behind.length, 1)} out behind the spindle and whips` });
+  return limits.reduce((least, l) => (l.most < least.most ? l : least), { most: Infinity, says: say`` });
 }
 
 function setupOf(

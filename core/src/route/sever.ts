@@ -1,5 +1,7 @@
 import { speedFor } from '../cutting';
-import { figure, length, say } from '../quantity';
+import { partingForce } from '../mechanics';
+import { giveOfBlade } from './toolSpring';
+import { diameter, figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { type Region, turned } from '../stock';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
@@ -27,6 +29,7 @@ export function severingOf(ctx: Pick<Context, 'chosen' | 'shop'>, radius: number
 
 /** Severs the piece; the kerf lies left of its allowance for facing. */
 export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right: number, radius: number): void {
+  if (severing.method === 'part') farFromJaws(ctx, setup, severing, right, radius);
   const verb = severing.method === 'saw' ? 'saw-off' : 'part-off';
   const id = stepId(setup, verb, 'left');
   const sweeps = turned(right, right - severing.width, -1);
@@ -66,6 +69,10 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
   const tool = needTool(ctx, id, 'part', say`parting blade`);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'part', 2 * radius));
   const feed = tool && data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
+  const edge =
+    feed &&
+    figure('force', 'forceOfEdge', { kc: ctx.material.kc, mc: ctx.material.mc, b: severing.width, h: feed.value, factor: SIDES }, { step: 1 });
+  const blade = tool && giveOfBlade(tool, radius + 2);
   addStep(ctx, setup, {
     verb,
     about: 'left',
@@ -75,7 +82,9 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
       reason(
         'part-near',
         setup.place.centre
-          ? say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
+          ? way(ctx, 'centre') === 'never'
+            ? say`close to the jaws, the centre withdrawn first: a pinched piece climbs on the blade`
+            : say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
           : say`close to the jaws, half the turning speed`,
         'left',
       ),
@@ -85,9 +94,36 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
       speed,
       feed,
       depth: figure('length', 'distance', { value: radius }),
+      force: edge,
+      power: edge && speed && figure('power', 'power', { Fc: edge.value, d: 2 * radius, n: speed.value }),
+      spring: edge && blade && figure('length', 'springOfBar', { F: edge.value, give: 1000 * blade.compliance }, { step: 0.01 }),
       minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }),
     },
     sweeps,
+  });
+}
+
+/** The sides of a blade rub. @source common practice, a tenth more */
+const SIDES = partingForce(1000, 0, 1, 1).cutting / 1000;
+
+/** A kerf far from the jaws, of hollow or long work, chatters and digs in. @source part-near, common practice */
+function farFromJaws(ctx: Context, setup: SetupDraft, { width }: Severing, right: number, radius: number): void {
+  const far = Math.abs(right - width - setup.jaws);
+  const hollow = ctx.part.features.some((f) => f.through === true);
+  if (far <= (hollow ? 1 : 2) * radius || far <= 13) return;
+  ctx.findings.push({
+    code: 'part-near',
+    about: stepId(setup, 'part-off', 'left'),
+    severity: 'caution',
+    says: say`${hollow ? 'a hollow piece is' : 'it is'} parted ${length(far, 0.1)} from the jaws, at ${diameter(2 * radius)}`,
+    why: say`it chatters and the blade digs in: pull it closer, or saw and face`,
+    mends: [
+      {
+        says: say`saw it off and face`,
+        to: 'job',
+        edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }],
+      },
+    ],
   });
 }
 

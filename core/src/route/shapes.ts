@@ -194,6 +194,11 @@ export function knurlUnder(ctx: Context, row: Feature): number {
 
 const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - Math.abs(row.near - row.far)) < 1e-6;
 
+/** A common knurling wheel, mm, half its width in at first; and a yield where none is known, N/mm2. @source knurl-blank, common practice */
+const KNURL_WIDTH = 4;
+const KNURL_WHEEL = 20;
+const YIELDS = 200;
+
 /** The blank of a knurl that is shorter than its row, and the knurl, which raises it to its size. */
 function knurl(ctx: Context, setup: SetupDraft, row: Feature, detail: PartDetail): void {
   const [surface, blank] = [row.nearDiameter.nominal / 2, (detail.diameter?.nominal ?? row.nearDiameter.nominal) / 2];
@@ -218,7 +223,22 @@ function knurl(ctx: Context, setup: SetupDraft, row: Feature, detail: PartDetail
     tool,
     says: detail.says,
     because: [reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id)],
-    figures: { speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'knurl', 2 * surface)), minutes: byHand(3) },
+    figures: {
+      speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'knurl', 2 * surface)),
+      force: figure(
+        'force',
+        'knurlForce',
+        {
+          yields: ctx.material.yield ?? YIELDS,
+          width: KNURL_WIDTH,
+          depth: Math.max(0.05, (detail.pitch ?? 1) / 4),
+          D: KNURL_WHEEL,
+          d: Math.max(1, 2 * surface),
+        },
+        { step: 50 },
+      ),
+      minutes: byHand(3),
+    },
     raises: combine('intersection', rectangle(detail.near, detail.far, blank - 0.01, surface), ctx.finished),
   });
 }

@@ -1,8 +1,9 @@
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
-import { ACROSS, type Beam, bend, complianceAt, cuttingForce } from '../mechanics';
-import { figure, type Figure, parseDegrees } from '../quantity';
-import { holdingOf, mmOf } from '../shop';
+import { passivePush } from '../cutting';
+import { type Beam, bend, complianceAt } from '../mechanics';
+import { figure, type Figure } from '../quantity';
+import { holdingOf } from '../shop';
 import { sectionsOf } from '../stock';
 import { type Context, inward, type SetupDraft } from './context';
 
@@ -25,7 +26,7 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
   if (free === undefined || !holding) return undefined;
   const rests = setup.support.flatMap((s) => {
     const rest = holdingOf(ctx.shop, s.item);
-    return rest ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];
+    return rest && s.kind === 'centre' ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];
   });
   return { beam: { stretches, modulus: 1000 * ctx.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
 }
@@ -45,6 +46,42 @@ export interface Spring {
   readonly from: (z: number) => number;
 }
 
+/** Where a stretch of the work gives way most as it stands, and how much, mm/N. */
+export interface Weakest {
+  readonly compliance: number;
+  /** z of that place, and mm from the jaws */
+  readonly z: number;
+  readonly x: number;
+  readonly beam: Beam;
+  readonly from: (z: number) => number;
+}
+
+/** The weakest of both edges and the middle of a stretch; undefined where the metal does not reach the jaws. */
+export function weakestIn(ctx: Context, setup: SetupDraft, near: number, far: number): Weakest | undefined {
+  const held = beamOf(ctx, setup);
+  if (!held) return undefined;
+  const longest = held.beam.stretches.at(-1)?.to ?? 0;
+  let worst: Weakest | undefined;
+  for (const t of [0, 0.5, 1]) {
+    const z = near + t * (far - near);
+    const x = held.from(z);
+    if (!(x > 0 && x <= longest)) continue;
+    const compliance = complianceAt(followed(ctx, setup, held.beam, x), x);
+    if (!worst || compliance > worst.compliance) worst = { compliance, z, x, ...held };
+  }
+  return worst;
+}
+
+/** A follow rest goes with the tool, this far behind it, mm. */
+const BEHIND = 4;
+
+function followed(ctx: Context, setup: SetupDraft, beam: Beam, x: number): Beam {
+  const follow = setup.support.find((s) => s.kind === 'followRest');
+  const rest = follow && holdingOf(ctx.shop, follow.item);
+  const at = Math.max(0.1, x - BEHIND);
+  return rest && !beam.rests.some((r) => r.at === at) ? { ...beam, rests: [...beam.rests, { at, stiffness: rest.lateral }] } : beam;
+}
+
 /** How far the work gives way under a finishing cut at the weakest place of a row, and what pushes it; both on radius. */
 export function springOf(
   ctx: Context,
@@ -52,35 +89,17 @@ export function springOf(
   row: Feature,
   cut: { readonly tool: Tool; readonly depth: number; readonly feed: number; readonly speed: number },
 ): Spring | undefined {
-  const held = beamOf(ctx, setup);
-  if (!held || !(cut.depth > 0) || !(cut.feed > 0)) return undefined;
-  const lead = parseDegrees(cut.tool.lead?.text ?? '');
-  const forces = cuttingForce(ctx.material.kc, ctx.material.mc, {
-    depth: cut.depth,
-    feed: cut.feed,
-    lead: lead.ok && lead.value > 0 && lead.value <= 120 ? lead.value : 90,
-    nose: mmOf(cut.tool.nose, 0.4),
-    speed: Math.max(1, (Math.PI * row.nearDiameter.nominal * cut.speed) / 1000),
-  });
-  const longest = held.beam.stretches.at(-1)?.to ?? 0;
-  const places = [0, 0.5, 1]
-    .map((t) => row.near + t * (row.far - row.near))
-    .map((z) => ({ z, x: held.from(z) }))
-    .filter(({ x }) => x > 0 && x <= longest);
-  const weakest = places
-    .map((p) => ({ ...p, compliance: complianceAt(held.beam, p.x) }))
-    .reduce<{ readonly z: number; readonly compliance: number } | undefined>(
-      (worst, p) => (worst && worst.compliance >= p.compliance ? worst : p),
-      undefined,
-    );
+  if (!(cut.depth > 0) || !(cut.feed > 0)) return undefined;
+  const weakest = weakestIn(ctx, setup, row.near, row.far);
   if (!weakest) return undefined;
   const give = 1000 * weakest.compliance;
-  const passive = figure('force', 'passiveForce', { F: forces.cutting, share: ACROSS, lead: forces.lead }, { step: 1 });
+  const passive = passivePush(setup.place, cut.tool, { ...cut, diameter: row.nearDiameter.nominal });
   return {
     passive,
     spring: figure('length', 'spring', { F: passive.value, give }, { step: 0.001, deviation: (UNSURE * passive.value * give) / 1000 }),
     at: weakest.z,
-    ...held,
+    beam: followed(ctx, setup, weakest.beam, weakest.x),
+    from: weakest.from,
   };
 }
 

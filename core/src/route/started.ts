@@ -1,11 +1,10 @@
-import type { Bar, Holding, Job } from '../document';
 import type { Feature, Part } from '../drawing';
 import type { Finding } from '../finding';
 import type { StartedPiece } from '../holding';
 import { figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { outsideOf } from '../stock';
-import { type BarSheet, FACE_B, GAP } from './barSheet';
+import { type BarSheet, FACE_B, GAP, type SheetAsked } from './barSheet';
 import { orChosen } from './choices';
 import type { Reach } from './reach';
 
@@ -17,11 +16,11 @@ const CLEAR = 2;
 /** What is held and faced of a piece already started: severed where enough of it is beyond face B to hold it by, else held by its own end and turned round. */
 export const startedSheet =
   (started: StartedPiece) =>
-  (_job: Job, part: Part, bar: Bar, holding: Holding | undefined, blade: number, chosenGrip: number | undefined): BarSheet => {
+  ({ part, holding, blade }: SheetAsked, chosenGrip: number | undefined): BarSheet => {
     const whole = started.piece.length;
     const jaws = mmOf(holding?.jaw?.length, 30);
     const faceA = Math.max(0, started.beyondRight);
-    const base = { faceA, blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whips: mmOf(bar.across) < 12 };
+    const base = { faceA, blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whole: false, each: whole };
     const severs = started.beyondLeft >= FACE_B + blade + GAP + LEAST_GRIP;
     if (severs) {
       const stickOut = figure('length', 'stickOut', { part: part.length, faceA, faceB: FACE_B, blade, gap: GAP }, { step: 0.1 });

@@ -1,12 +1,26 @@
-import { finishFeed, loadOf, roughDepth, roughFeed, speedFor } from '../cutting';
+import {
+  bestFeed,
+  edgeOf,
+  faceDepth,
+  finishFeed,
+  leastFeed,
+  type Limited,
+  limitedAt,
+  loadOf,
+  roughAsked,
+  roughFeeds,
+  speedFor,
+  usesOf,
+} from '../cutting';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
 import { combine, turned } from '../stock';
 import { cornerKept } from './shapes';
+import type { Reason } from '../finding';
 import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { choiceId } from './choices';
-import { springOf } from './spring';
+import { springOf, weakestIn } from './spring';
 
 /** Left on a shoulder for finishing, mm. @source common practice */
 const SHOULDER = 0.2;
@@ -47,15 +61,17 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
     return target.value;
   }
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', from));
-  const feed = data(ctx, id, 'feed', roughFeed(setup.place, tool));
-  const limit = roughDepth(setup.place);
-  const byPower =
-    (0.8 * ctx.machine.kilowatts * 60000) /
-    (loadOf(setup.place, 1, feed.value, from, speed.value).force.value * ((Math.PI * from * speed.value) / 1000));
-  const most = Math.min(limit.value, byPower);
-  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total, most }));
+  const weakest = weakestIn(ctx, setup, mouthOf(feature, setup.end), innerOf(feature, setup.end));
+  const give = weakest && { compliance: weakest.compliance, at: weakest.x, allowed: allowance / 2, of: 'work' as const };
+  const asked = roughAsked(setup.place, tool, from, speed.value, give);
+  const best = bestFeed(asked, roughFeeds(setup.place, tool), total);
+  const feed = data(ctx, id, 'feed', feedFigure(ctx, best.feed));
+  const limited = feed.value === best.feed ? best : limitedAt(asked, feed.value);
+  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total, most: limited.most }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
-  const load = loadOf(setup.place, depth.value, feed.value, from, speed.value);
+  const load = loadOf(setup.place, tool, depth.value, feed.value, from, speed.value);
+  const uses = usesOf(asked, feed.value, depth.value);
+  overLimit(ctx, id, depth.value, limited);
   const minutes = figure('time', 'minutes', {
     passes: passes.value,
     length: long,
@@ -68,25 +84,74 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
     ...parts,
     because: [
       reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
-      byPower < limit.value
-        ? reason(
-            'spindle-speed',
-            say`depth ${length(depth.value)}: the motor, 80 % of ${{ is: 'power', value: ctx.machine.kilowatts }}, binds before the stick-out`,
-            feature.id,
-          )
-        : reason(
-            'stick-out',
-            say`depth ${length(depth.value)}: at most ${length(limit.value)} at this stick-out, not power (${(100 * load.power.value) / ctx.machine.kilowatts > 0 ? Math.round((100 * load.power.value) / ctx.machine.kilowatts) : 0} % of the motor)`,
-            feature.id,
-          ),
+      bindingReason(depth.value, total, limited, uses, feature.id),
     ],
-    figures: { speed, feed, depth, passes, to: target, force: load.force, power: load.power, minutes },
+    figures: {
+      speed,
+      feed,
+      depth,
+      passes,
+      most: limited.binding.most,
+      to: target,
+      force: load.force,
+      power: load.power,
+      minutes,
+      ...edgeOf(setup.place, tool, from, speed.value, minutes),
+    },
+    cut: asked,
     passes: Array.from({ length: Math.min(passes.value, 50) }, (_, i) => {
       const r = from / 2 - (i + 1) * depth.value;
       return { from: [face, r] as const, to: [inner, r] as const, depth: depth.value };
     }),
   });
   return target.value;
+}
+
+/** The feed of the machine, or by hand where it has none. */
+export const feedFigure = (ctx: Context, asked: number): Figure =>
+  ctx.machine.feeds.length === 0 ? figure('feed', 'feedByHand', { asked }) : figure('feed', 'feedSet', { asked, feeds: ctx.machine.feeds });
+
+/** What binds a depth, and what does not by how much. */
+export function bindingReason(depth: number, total: number, limited: Limited, uses: ReturnType<typeof usesOf>, about: string): Reason {
+  const { binding } = limited;
+  const others = (['power', 'spring', 'grip'] as const)
+    .filter((rule) => rule !== binding.rule && uses[rule] !== undefined)
+    .map((rule) => `${rule} (${String(Math.round(100 * (uses[rule] ?? 0)))} %)`);
+  const free = others.length > 0 ? say`, not ${others.join(', ')}` : say``;
+  return total <= binding.most.value
+    ? reason('depth', say`depth ${length(depth)}: all there is to take; ${binding.says} would allow ${length(binding.most.value)}${free}`, about)
+    : reason('depth', say`depth ${length(depth)}: ${binding.says} allows ${length(binding.most.value)}${free}`, about);
+}
+
+/** Limits that exclude each other, and a depth chosen beyond the one that binds. */
+export function overLimit(ctx: Context, id: string, depth: number, limited: Limited): void {
+  const { conflict, binding } = limited;
+  if (conflict)
+    ctx.findings.push({
+      code: 'limits-exclude',
+      about: id,
+      severity: 'caution',
+      says: say`${conflict.by}, but ${binding.says} allows no more than ${length(binding.most.value, binding.most.value < 0.02 ? 0.001 : 0.01)}`,
+      why: say`no depth is right for both: less stick-out, a centre or rest, a finer feed, or a keener and smaller nose`,
+      mends: [],
+    });
+  const own = ctx.chosen.data.get(id);
+  if (!own || depth <= limited.most * 1.02 + 0.005) return;
+  const rest = {
+    kind: own.kind,
+    id: own.id,
+    step: own.step,
+    ...(own.speed !== undefined && { speed: own.speed }),
+    ...(own.feed !== undefined && { feed: own.feed }),
+  };
+  ctx.findings.push({
+    code: 'depth-over-limit',
+    about: id,
+    severity: 'caution',
+    says: say`${length(depth)} deep is chosen; ${binding.says} allows ${length(binding.most.value)}`,
+    why: say`what is beyond a limit stalls, slips, chatters or bends`,
+    mends: [{ says: say`depth as computed`, to: 'job', edits: [{ op: 'put', at: `choices/#${own.id}`, value: rest }] }],
+  });
 }
 
 /** Finish-turns one row to its limits, or `under` its size (mm on diameter) where a die or a knurl raises it; stops to measure where it carries a tolerance of its own. */
@@ -131,6 +196,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   }
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', limits.nominal + 2 * allowance));
   const feed = data(ctx, id, 'feed', finishFeed(setup.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
+  rubs(ctx, id, feed.value);
   const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
   const minutes = figure('time', 'minutes', {
@@ -164,8 +230,32 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
           ),
         ]
       : because,
-    figures: { speed, feed, depth, passes, to: aim, minutes, passive: give?.passive, spring: give?.spring },
+    figures: {
+      speed,
+      feed,
+      depth,
+      passes,
+      to: aim,
+      minutes,
+      passive: give?.passive,
+      spring: give?.spring,
+      ...edgeOf(setup.place, tool, limits.nominal, speed.value, minutes),
+    },
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
+  });
+}
+
+/** A finish that wants a finer feed than this material takes without rubbing. @source austenitic-feed, common practice */
+function rubs(ctx: Context, id: string, feed: number): void {
+  const least = leastFeed(ctx.material);
+  if (feed >= least - 1e-9) return;
+  ctx.findings.push({
+    code: 'limits-exclude',
+    about: id,
+    severity: 'note',
+    says: say`the finish wants a feed of ${length(feed, 0.001)}; under ${length(least, 0.001)} ${ctx.material.name} is rubbed rather than cut`,
+    why: say`it hardens where it is rubbed: a larger nose allows more feed for the same finish`,
+    mends: [],
   });
 }
 
@@ -217,9 +307,8 @@ export function faceEnd(ctx: Context, setup: SetupDraft, z: number, off: number,
   const id = stepId(setup, 'face', end);
   const tool = needTool(ctx, id, 'face', say`facing tool`) ?? needTool(ctx, id, 'turn', say`turning tool`);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'face', diameterNow));
-  const feed: Figure | undefined = tool && data(ctx, id, 'feed', roughFeed(setup.place, tool));
-  const limit = roughDepth(setup.place);
-  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: off, most: Math.min(1, limit.value) }));
+  const feed: Figure | undefined = tool && data(ctx, id, 'feed', feedFigure(ctx, Math.max(...roughFeeds(setup.place, tool))));
+  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: off, most: faceDepth(setup.place) }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: off, passes: passes.value }));
   const minutes =
     speed &&

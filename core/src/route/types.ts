@@ -1,3 +1,5 @@
+import type { CutAsked } from '../cutting';
+import type { Support } from '../holding';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import type { Figure, Sentence } from '../quantity';
@@ -23,6 +25,10 @@ export interface Step {
   readonly cautions: readonly string[];
   readonly figures: Readonly<Record<string, Figure>>;
   readonly passes: readonly Pass[];
+  /** numbers that follow one another: infeed after each pass, depth of each peck */
+  readonly series?: { readonly says: Sentence; readonly figures: readonly Figure[] };
+  /** a roughing cut as it was asked: what its limits are drawn from */
+  readonly cut?: CutAsked;
   readonly removes: Region;
   readonly after: Region;
   /** in words: what it makes */
@@ -33,7 +39,7 @@ export interface Setup {
   readonly id: string;
   readonly end: 'right' | 'left' | null;
   readonly holding: string;
-  readonly support: readonly { readonly item: string; readonly at: number }[];
+  readonly support: readonly Support[];
   readonly grip: Figure;
   readonly stickOut: Figure;
   readonly runout: Figure;
@@ -50,7 +56,20 @@ export interface Setup {
 }
 
 export interface Route {
-  readonly bar: { readonly id: string; readonly cut: Figure };
+  readonly bar: {
+    readonly id: string;
+    readonly cut: Figure;
+    /** which bars of the rack the pieces come out of, and what is left of each */
+    readonly from: readonly { readonly id: string; readonly pieces: number; readonly left: Figure; readonly goesBack: boolean }[];
+  };
+  /** how true the relations of the drawing come out: not exceeded in 19 of 20, and how often within the limit */
+  readonly runouts: readonly {
+    readonly relation: string;
+    readonly oneChucking: boolean;
+    readonly limit: Figure;
+    readonly expected: Figure;
+    readonly chance: Figure;
+  }[];
   readonly setups: readonly Setup[];
   readonly cost: { readonly minutes: Figure; /** of all pieces */ readonly all: Figure; readonly risk: Figure; readonly total: Figure };
   readonly differs: Sentence;

@@ -1,3 +1,21 @@
-export { boreGaugeFor, doubtOf, gaugeFor, grips, holdingOf, insideGaugeFor, isChuck, machineOf, mmOf, proves, speedsOf, toolOf } from './items';
+export {
+  boreGaugeFor,
+  doubtOf,
+  forms,
+  gaugeFor,
+  grips,
+  holdingOf,
+  insideGaugeFor,
+  isChuck,
+  machineOf,
+  mmOf,
+  proves,
+  speedsOf,
+  toolOf,
+} from './items';
+export { confirmed, fieldText, withField } from './fields';
+export { midShop, readoutShop } from './otherShops';
+export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
 export { type Way, wayOf, ways } from './ways.table';
+export { type ShopField, holdingWords, itemsOf, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';

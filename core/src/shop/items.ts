@@ -1,4 +1,4 @@
-import type { Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
+import type { Bar, Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
 import { parseLength } from '../quantity';
 
 /** A cell of the shop in mm; `otherwise` when it cannot be read or is absent. */
@@ -25,12 +25,18 @@ export function holdingOf(shop: Shop, id: string): Holding | undefined {
   return shop.holdings.find((h) => h.id === id);
 }
 
-export const isChuck = (holding: Holding): boolean => ['threeJaw', 'fourJaw', 'softJaws', 'collet', 'softCollet'].includes(holding.kind);
+export const isChuck = (holding: Holding): boolean => ['threeJaw', 'fourJaw', 'softJaws', 'collet', 'softCollet', 'splitBush'].includes(holding.kind);
 
 /** Grips this outside diameter (mm). */
 export function grips(holding: Holding, diameter: number): boolean {
   if (!isChuck(holding) || !holding.outside) return false;
   return diameter >= mmOf(holding.outside.from) - 1e-6 && diameter <= mmOf(holding.outside.to) + 1e-6;
+}
+
+/** Holds a bar of this form: collets and bushes round ones, three jaws what has three like sides, four jaws anything. @source common practice */
+export function forms(holding: Holding, form: Bar['form']): boolean {
+  if (form === 'round' || form === 'tube' || holding.kind === 'fourJaw') return true;
+  return form === 'hex' && holding.jaw?.count === 3 && (holding.kind === 'threeJaw' || holding.kind === 'softJaws');
 }
 
 /** One standard deviation of what a gauge shows, bias and repeat together, mm. */
@@ -69,8 +75,15 @@ export function insideGaugeFor(shop: Shop): Gauge | undefined {
   return shop.gauges.find((g) => g.kind === 'depth') ?? shop.gauges.find((g) => g.kind === 'caliper');
 }
 
-/** A tool of a kind, the one asked for when it is of that kind, else the first that passes. */
-export function toolOf(shop: Shop, kind: Tool['kind'], asked: string | undefined, passes: (tool: Tool) => boolean = () => true): Tool | undefined {
-  const ofKind = shop.tools.filter((t) => t.kind === kind);
+/** A tool of a kind, the one asked for when it is of that kind, else the first that passes, of the tool material that the shop takes first. */
+export function toolOf(
+  shop: Shop,
+  kind: Tool['kind'],
+  asked: string | undefined,
+  passes: (tool: Tool) => boolean = () => true,
+  first: Tool['grade'] = 'hss',
+): Tool | undefined {
+  const all = shop.tools.filter((t) => t.kind === kind);
+  const ofKind = [...all.filter((t) => t.grade === first), ...all.filter((t) => t.grade !== first)];
   return ofKind.find((t) => t.id === asked) ?? ofKind.find(passes);
 }

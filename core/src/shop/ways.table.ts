@@ -29,6 +29,48 @@ export const ways: readonly Way[] = [
       { value: 'saw', words: 'saw, then face', because: ['no chatter on long or hollow pieces'] },
     ],
   },
+  {
+    key: 'bar', asks: 'The bar',
+    choices: [
+      { value: 'saw', words: 'saw a blank off', because: ['nothing whips behind the headstock; any bar, whatever the spindle bore'] },
+      { value: 'whole', words: 'leave it whole, through the spindle', because: ['no grip lost for each piece; slower where it stands out behind'] },
+    ],
+  },
+  {
+    key: 'cooling', asks: 'Cooling before a fine size',
+    choices: [
+      { value: 'flood', words: 'coolant or a bucket', because: ['minutes; wipe it dry before measuring'] },
+      { value: 'bench', words: 'let it lie', because: ['no mess, nothing rusts; hours for a thick piece'] },
+    ],
+  },
+  {
+    key: 'tap', asks: 'Tapping',
+    choices: [
+      { value: 'hand', words: 'by hand', because: ['one feels it bind; for soft, tough and blind holes'] },
+      { value: 'power', words: 'under power', because: ['quick and straight; breaks a tap that meets the bottom'] },
+    ],
+  },
+  {
+    key: 'centre', asks: 'Parting with the centre in',
+    choices: [
+      { value: 'most', words: 'for most of the way', because: ['long work stays quiet; withdrawn while the core is a quarter of the diameter'] },
+      { value: 'never', words: 'never', because: ['a piece that is still pinched climbs on the blade'] },
+    ],
+  },
+  {
+    key: 'edge', asks: 'Edges',
+    choices: [
+      { value: 'hss', words: 'high-speed steel first', because: ['keen, takes a hundredth, ground to any form'] },
+      { value: 'carbide', words: 'carbide first', because: ['three times the speed; wants real depth and feed'] },
+    ],
+  },
+  {
+    key: 'drilling', asks: 'Wide holes',
+    choices: [
+      { value: 'pilot', words: 'pilot first', because: ['the web has no work; little thrust'] },
+      { value: 'full', words: 'straight through', because: ['one drill less; wants a stiff quill and power'] },
+    ],
+  },
 ];
 
 /** The way in force: the job's own, else the shop's, else the first of the table. */

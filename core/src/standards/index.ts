@@ -16,6 +16,7 @@ export { fit, type Fit, type LookedUp, type SizeLimits, sizeLimits } from './fit
 export { generalAngleTolerance, generalEdgeTolerance, generalTolerance } from './generalTolerances';
 export { toleranceClass } from './limitsAndFits';
 export { type Found, lookUp } from './lookUp';
+export { type Insert, readInsert } from './inserts';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export type { Basic, Bounds, Thread } from './thread';

@@ -1,6 +1,6 @@
 export { finishedEdges } from './finished';
 export { combine } from './combine';
-export { type Section as StockSection, sectionsOf } from './sections';
+export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { outsideOf } from './outside';
 export { area, boundsOf, polygon, rectangle, type Region, shifted, volume } from './region';
 export { chamfered, drilled, faced, regionOf, silhouetteOf, turned } from './sweep';

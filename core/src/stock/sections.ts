@@ -34,3 +34,16 @@ export function sectionsOf(region: Region, from: number, to: number): readonly S
     return outer - inner < 1e-4 || b - a < 1e-6 ? [] : [{ from: a, to: b, outer, inner }];
   });
 }
+
+/** The thinnest wall of hollow metal between two z, and how much metal there is along it, mm; undefined where any of it is solid. */
+export function thinnestOf(
+  region: Region,
+  a: number,
+  b: number,
+): { readonly outer: number; readonly inner: number; readonly long: number } | undefined {
+  const sections = sectionsOf(region, Math.min(a, b), Math.max(a, b));
+  const [first] = sections;
+  if (!first || sections.some((s) => s.inner <= 0)) return undefined;
+  const { outer, inner } = sections.reduce((least, s) => (s.outer - s.inner < least.outer - least.inner ? s : least), first);
+  return { outer, inner, long: sections.reduce((sum, s) => sum + s.to - s.from, 0) };
+}

@@ -8,6 +8,7 @@ const Opening = lazy(() => import('../pages/Opening').then((m) => ({ default: m.
 const DialQuestion = lazy(() => import('../pages/DialQuestion').then((m) => ({ default: m.DialQuestion })));
 const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
 const Handbook = lazy(() => import('../pages/Handbook').then((m) => ({ default: m.Handbook })));
+const Shop = lazy(() => import('../pages/Shop').then((m) => ({ default: m.Shop })));
 const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
 
 export function App() {
@@ -23,6 +24,8 @@ export function App() {
                 <Route path="/jobs" element={<Jobs />} />
                 <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
                 <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
+                <Route path="/shop/:list" element={<Shop />} />
                 <Route path="/handbook" element={<Handbook />} />
                 <Route path="/handbook/:id" element={<Handbook />} />
                 <Route path="*" element={<Navigate to="/" replace />} />

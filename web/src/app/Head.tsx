@@ -10,6 +10,7 @@ const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
       {!bench && (
         <nav aria-label="Doors">
           <NavLink to="/jobs">Jobs</NavLink>
+          <NavLink to="/shop">Shop</NavLink>
           <NavLink to="/handbook">Handbook</NavLink>
         </nav>
       )}

@@ -18,7 +18,7 @@ import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
-import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed } from './shapes';
+import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
@@ -113,7 +113,19 @@ function Picture(props: PictureProps) {
           <Outline region={finished} dashed {...at} />
           {step && <Finished edges={done} {...at} />}
           {step && <Removed region={step.removes} {...at} />}
-          {setup.support.length > 0 && <Centre map={map} at={0} />}
+          {setup.support.some((s) => s.kind === 'centre') && <Centre map={map} at={0} />}
+          {setup.support.map(
+            (s) =>
+              s.kind !== 'centre' && (
+                <Rest
+                  key={s.item}
+                  map={map}
+                  at={view(s.kind === 'steady' ? s.at : (setup.bent?.at ?? s.at))}
+                  radius={gripRadius}
+                  steady={s.kind === 'steady'}
+                />
+              ),
+          )}
           <Jaws
             map={map}
             from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
@@ -159,7 +171,7 @@ function Picture(props: PictureProps) {
       {show === 'inspection' && <Characteristics {...props} map={map} />}
       {held && step && <MeasureHere part={part} map={map} step={step} view={view} bench={show === 'bench'} />}
       {held ? (
-        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={setup.support.length > 0} />
+        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={setup.support.some((s) => s.kind === 'centre')} />
       ) : (
         <>
           <Balloon x={map.x(viewEnds(props, held).from) - 26} y={map.axis} letter="B" />

@@ -170,6 +170,19 @@ export function Centre({ map, at }: { readonly map: Mapping; readonly at: number
 }
 
 /** Two wavy lines where plain length is left out. */
+/** A steady with its three fingers, or a follow rest with its two, seen from above: what touches the work on the far side and at the foot. */
+export function Rest({ map, at, radius, steady }: { readonly map: Mapping; readonly at: number; readonly radius: number; readonly steady: boolean }) {
+  const x = map.x(at);
+  const [top, foot] = [map.y(radius), map.y(-radius)];
+  const finger = (y: number, away: number) => `M${x - 5} ${y}h10v${14 * away}h6v${12 * away}h-22v${-12 * away}h6z`;
+  return (
+    <g fill="#eceae3" stroke="#8b8676" data-role={steady ? 'steady' : 'follow-rest'}>
+      <path d={finger(top, -1)} />
+      {steady && <path d={finger(foot, 1)} />}
+    </g>
+  );
+}
+
 export function BreakLine({ map, at, radius }: { readonly map: Mapping; readonly at: number; readonly radius: number }) {
   const x = map.x(at);
   const [top, bottom] = [map.y(radius) - 4, map.y(-radius) + 4];

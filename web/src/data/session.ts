@@ -107,9 +107,16 @@ export function useJob(id: string): OpenJob | undefined | null {
 
 export interface OpenShop {
   readonly shop: Shop | undefined;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  /** the whole shop at once: one taken from a file, or begun again */
+  readonly replace: (shop: Shop) => void;
   readonly editShop: (edits: readonly Edit[]) => void;
   /** the last change of the shop is not stored */
   readonly refused: boolean;
+  readonly saving: boolean;
 }
 
 /** The shop of this browser, and how to change it. */
@@ -124,11 +131,59 @@ export function useShop(): OpenShop {
     [],
   );
   useEffect(() => knowShop(data?.shop), [data]);
-  const editShop = useCallback((edits: readonly Edit[]) => changeShop((shop) => applyEdits(shop, edits)), []);
-  return { shop: data?.shop, editShop, refused: shopRefused };
+  return {
+    shop: data?.shop,
+    editShop: editHere,
+    replace: replaceHere,
+    undo: undoHere,
+    redo: redoHere,
+    canUndo: shopUndo.length > 0,
+    canRedo: shopRedo.length > 0,
+    refused: shopRefused,
+    saving: shopSaving > 0,
+  };
 }
 
 let shopRefused = false;
+/** Changes of the shop on their way into storage. */
+let shopSaving = 0;
+/** What the shop was before each change made on its own page. */
+let shopUndo: Shop[] = [];
+let shopRedo: Shop[] = [];
+
+function rememberShop(): void {
+  if (shopNow) shopUndo = [...shopUndo.slice(-499), shopNow];
+  shopRedo = [];
+  leaveShopAlone();
+}
+
+function editHere(edits: readonly Edit[]): void {
+  rememberShop();
+  changeShop((shop) => applyEdits(shop, edits));
+}
+
+function replaceHere(shop: Shop): void {
+  rememberShop();
+  changeShop(() => shop);
+}
+
+function travelShop(from: Shop[], to: Shop[]): void {
+  const shop = from.pop();
+  if (!shop || !shopNow) return;
+  to.push(shopNow);
+  leaveShopAlone();
+  changeShop(() => shop);
+}
+const undoHere = () => travelShop(shopUndo, shopRedo);
+const redoHere = () => travelShop(shopRedo, shopUndo);
+
+/** From now on an undo in a job leaves the shop as it is: it was changed elsewhere since. */
+function leaveShopAlone(): void {
+  for (const session of sessions.values()) {
+    session.undo = session.undo.map(({ job }) => ({ job, shop: undefined }));
+    session.redo = session.redo.map(({ job }) => ({ job, shop: undefined }));
+  }
+}
 
 function knowShop(shop: Shop | undefined): void {
   shopNow = shop;
@@ -148,13 +203,16 @@ function changeShop(change: (shop: Shop) => Shop): void {
     ...current,
     shop: shown,
   });
+  shopSaving++;
   const stored = saveShop(change).then(
     (saved) => {
+      shopSaving--;
       shopRefused = false;
       changed();
       return saved;
     },
     () => {
+      shopSaving--;
       shopRefused = true;
       changed();
       return optimistic();
@@ -165,10 +223,9 @@ function changeShop(change: (shop: Shop) => Shop): void {
 
 /** Another window changed the shop: undo here leaves the shop alone from now on. */
 async function takeShopFromElsewhere(): Promise<void> {
-  for (const session of sessions.values()) {
-    session.undo = session.undo.map(({ job }) => ({ job, shop: undefined }));
-    session.redo = session.redo.map(({ job }) => ({ job, shop: undefined }));
-  }
+  leaveShopAlone();
+  shopUndo = [];
+  shopRedo = [];
   await mutate('shop');
 }
 
@@ -181,6 +238,8 @@ function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?
   }
   if (!shopNow) return;
   remember(session);
+  shopUndo = [];
+  shopRedo = [];
   changeShop((shop) => applyEdits(shop, edits));
   changed();
 }

@@ -26,8 +26,23 @@ const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, v
 
 export const holdingName = (option: Pick<HoldingChoice, 'holding' | 'support'>, shop: Shop): string => {
   const name = shop.holdings.find((h) => h.id === option.holding)?.name ?? option.holding;
-  return option.support.length > 0 ? `${name} + centre` : name;
+  return [name, ...option.support.map((s) => supportWords[s.kind])].join(' + ');
 };
+const supportWords = { centre: 'centre', steady: 'steady', followRest: 'follow rest' } as const;
+
+/** One way of holding, in a word. */
+export const holdingKey = (option: Pick<HoldingChoice, 'holding' | 'support'>): string =>
+  [option.holding, ...option.support.map((s) => s.kind)].join('+');
+
+/** The choice of a way of holding; what was typed of grip and stick-out is kept where the holding stays. */
+export const holdChoice = (option: HoldingChoice, before?: Choice): Choice => ({
+  ...(before?.kind === 'hold' && before.holding === option.holding && before),
+  kind: 'hold',
+  id: `hold-${option.setup}`,
+  setup: option.setup,
+  holding: option.holding,
+  support: option.support.map(({ item }) => ({ item })),
+});
 
 /** Everything the plan assumes, each tappable: material, holding, bar, lathe. */
 export function Assumptions({ job, shop, plan, units, apply }: Props) {
@@ -38,7 +53,7 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
   const setup = route?.setups[0];
   const bars = shop.bars.filter((b) => b.form === 'round' && b.material === job.drawing.material).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
   const options = plan?.holdings.filter((h) => h.setup === 'right-1') ?? [];
-  const held = setup ? `${setup.holding}|${setup.support.length > 0 ? '1' : '0'}` : '';
+  const held = setup ? holdingKey(setup) : '';
   return (
     <>
       <select
@@ -64,24 +79,12 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
         value={held}
         disabled={options.length === 0}
         onChange={(e) => {
-          const option = options.find((o) => `${o.holding}|${o.support.length > 0 ? '1' : '0'}` === e.target.value);
-          if (option)
-            apply(
-              [
-                put({
-                  kind: 'hold',
-                  id: 'hold-right-1',
-                  setup: 'right-1',
-                  holding: option.holding,
-                  support: option.support.map(({ item }) => ({ item })),
-                }),
-              ],
-              'job',
-            );
+          const option = options.find((o) => holdingKey(o) === e.target.value);
+          if (option) apply([put(holdChoice(option))], 'job');
         }}>
         {options.length === 0 && <option value="">holding</option>}
         {options.map((o) => (
-          <option key={`${o.holding}|${o.support.length}`} value={`${o.holding}|${o.support.length > 0 ? '1' : '0'}`}>
+          <option key={holdingKey(o)} value={holdingKey(o)}>
             {holdingName(o, shop)}
             {o.findings.some((f) => f.severity === 'stop') ? ' (does not fit)' : ''}
           </option>

@@ -1,11 +1,15 @@
-import { barChoice, type Choice, type Edit, mmOf, parseLength, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
-import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { barChoice, type Choice, type Edit, type HoldingChoice, mmOf, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
+import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { type JobList, listJobs } from '../../data/jobs';
-import { Assumptions, holdingName } from '../../fields';
+import { Assumptions, holdChoice, holdingKey, holdingName } from '../../fields';
 import { Big, Checks, FigureNumber, Mark } from '../../slate';
+import { BarUse, Runouts } from './BarUse';
+import { HoldNumbers } from './HoldNumbers';
 import type { JobView } from './view';
+
+/** Ways that are shown at once. */
+const BEST = 3;
 
 /** Which bar, what grips it, what supports it, how much to cut. */
 export function Holding({ view }: { readonly view: JobView }) {
@@ -14,17 +18,19 @@ export function Holding({ view }: { readonly view: JobView }) {
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
   const findings = view.findings.filter((f) => stagesOf(f).includes('holding') || f.severity === 'stop');
   const options = plan?.holdings.filter((h) => h.setup === (setup?.id ?? 'right-1')) ?? [];
-  const ratio = setup ? options.find((o) => o.holding === setup.holding && o.support.length > 0 === setup.support.length > 0) : undefined;
-  const take = (o: (typeof options)[number]) => {
-    const value: Choice = {
-      kind: 'hold',
-      id: `hold-${o.setup}`,
-      setup: o.setup,
-      holding: o.holding,
-      support: o.support.map(({ item }) => ({ item })),
-    };
+  const ratio = setup ? options.find((o) => holdingKey(o) === holdingKey(setup)) : undefined;
+  const take = (o: HoldingChoice) => {
+    const value = holdChoice(
+      o,
+      job.choices.findLast((c) => c.kind === 'hold' && c.setup === o.setup),
+    );
     open.edit([{ op: 'put', at: `choices/#${value.id}`, value }]);
   };
+  const can = options.filter((o) => o.findings.every((f) => f.severity !== 'stop'));
+  const cannot = options.filter((o) => !can.includes(o));
+  // the best few and the one that is taken; the others a press away
+  const first = can.filter((o, i) => i < BEST || (setup && holdingKey(o) === holdingKey(setup)));
+  const others = can.filter((o) => !first.includes(o));
   return (
     <div className="work">
       <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">
@@ -85,65 +91,24 @@ export function Holding({ view }: { readonly view: JobView }) {
                 Setup {i + 1}: end {s.end === 'left' ? 'B' : 'A'} out
               </Button>
             ))}
-            {setup?.end === 'right' && <Grip view={view} setup={setup.id} />}
+            {setup && <HoldNumbers view={view} setup={setup} />}
           </div>
         )}
-        <table className="plain" aria-label="Ways of holding">
-          <thead>
-            <tr>
-              <th>holding</th>
-              <th>score</th>
-              <th>why</th>
-              <th>
-                <span className="visually-hidden">actions</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {options.map((o) => {
-              const now = o.holding === setup?.holding && o.support.length > 0 === setup.support.length > 0;
-              return (
-                <tr key={`${o.holding}${o.support.length}`} data-holding={`${o.holding}${o.support.length > 0 ? '+centre' : ''}`}>
-                  <td>
-                    <strong>{holdingName(o, shop)}</strong>
-                    <div className="quiet">
-                      {writeWithUnit({ is: 'length', value: mmOf(shop.holdings.find((h) => h.id === o.holding)?.trueWithin), step: 0.001 }, units)}{' '}
-                      TIR
-                    </div>
-                  </td>
-                  <td>
-                    <FigureNumber figure={o.score} units={units} />
-                  </td>
-                  <td>
-                    {o.findings.map((f) => (
-                      <div key={f.code} className="d-flex gap-2">
-                        <Mark severity={f.severity} />
-                        {writeSentence(f.says, units)}; {writeSentence(f.why, units)}
-                      </div>
-                    ))}
-                    {o.findings.every((f) => f.severity !== 'stop') &&
-                      o.because
-                        .filter((r) => r.rule !== 'stick-out' || o.findings.length === 0)
-                        .map((r) => (
-                          <div key={r.rule} className="quiet">
-                            {writeSentence(r.says, units)}
-                          </div>
-                        ))}
-                  </td>
-                  <td className="text-end">
-                    {now ? (
-                      <strong>taken</strong>
-                    ) : (
-                      <Button variant="outline-dark" className="text-nowrap" onClick={() => take(o)}>
-                        take it
-                      </Button>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+        {first.length > 0 && <Options view={view} options={first} words="Ways of holding" onTake={take} />}
+        {others.length > 0 && (
+          <details className="mt-2">
+            <summary>Other ways, each with its reasons ({others.length})</summary>
+            <Options view={view} options={others} words="Other ways of holding" onTake={take} />
+          </details>
+        )}
+        {route && <BarUse view={view} route={route} />}
+        {route && <Runouts view={view} route={route} />}
+        {cannot.length > 0 && (
+          <details className="mt-3" open={can.length === 0}>
+            <summary>What cannot hold it, and why ({cannot.length})</summary>
+            <Options view={view} options={cannot} words="What cannot hold it" onTake={take} />
+          </details>
+        )}
         {options.length === 0 && (
           <p>
             {view.part.findings.some((f) => f.severity === 'stop') ? 'Mend the drawing; the holdings stand here then.' : 'No bar yet; choose one.'}
@@ -151,6 +116,78 @@ export function Holding({ view }: { readonly view: JobView }) {
         )}
       </main>
     </div>
+  );
+}
+
+/** Ways of holding, best first, each with what speaks for and against it. */
+function Options({
+  view,
+  options,
+  words,
+  onTake,
+}: {
+  readonly view: JobView;
+  readonly options: readonly HoldingChoice[];
+  readonly words: string;
+  readonly onTake: (option: HoldingChoice) => void;
+}) {
+  const { shop, units, setup } = view;
+  return (
+    <table className="plain" aria-label={words}>
+      <thead>
+        <tr>
+          <th>holding</th>
+          <th>score</th>
+          <th>why</th>
+          <th>
+            <span className="visually-hidden">actions</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {options.map((o) => (
+          <tr key={holdingKey(o)} data-holding={holdingKey(o)}>
+            <td>
+              <strong>{holdingName(o, shop)}</strong>
+              <div className="quiet">
+                {writeWithUnit({ is: 'length', value: mmOf(shop.holdings.find((h) => h.id === o.holding)?.trueWithin), step: 0.001 }, units)} TIR,{' '}
+                <FigureNumber figure={o.grip} units={units} withUnit /> grip
+              </div>
+            </td>
+            <td>
+              <FigureNumber figure={o.score} units={units} />
+            </td>
+            <td>
+              {o.findings.map((f) => (
+                <div key={f.code} className="d-flex gap-2">
+                  <Mark severity={f.severity} />
+                  <span>
+                    {writeSentence(f.says, units)}; {writeSentence(f.why, units)}
+                  </span>
+                </div>
+              ))}
+              {o.findings.every((f) => f.severity !== 'stop') &&
+                o.because
+                  .filter((r) => r.rule !== 'stick-out' || !o.findings.some((f) => f.code === 'stick-out'))
+                  .map((r) => (
+                    <div key={r.rule} className="quiet">
+                      {writeSentence(r.says, units)}
+                    </div>
+                  ))}
+            </td>
+            <td className="text-end">
+              {setup && holdingKey(o) === holdingKey(setup) ? (
+                <strong>taken</strong>
+              ) : (
+                <Button variant="outline-dark" className="text-nowrap" onClick={() => onTake(o)}>
+                  take it
+                </Button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
@@ -193,49 +230,5 @@ function CutAfter({ view, bar }: { readonly view: JobView; readonly bar: string 
         </span>
       )}
     </label>
-  );
-}
-
-/** The grip by number. */
-function Grip({ view, setup }: { readonly view: JobView; readonly setup: string }) {
-  const { job, plan, units, open } = view;
-  const own = job.choices.findLast((c) => c.kind === 'hold' && c.setup === setup);
-  const [text, setText] = useState(own?.kind === 'hold' ? (own.grip?.text ?? '') : '');
-  const held = plan?.routes[0]?.setups.find((s) => s.id === setup);
-  const set = () => {
-    if (!held) return;
-    const read = parseLength(text, units);
-    if (text.trim() !== '' && !read.ok) return;
-    const value: Choice = {
-      kind: 'hold',
-      id: `hold-${setup}`,
-      setup,
-      holding: held.holding,
-      support: held.support.map(({ item }) => ({ item })),
-      ...(text.trim() !== '' && { grip: { text, units } }),
-    };
-    open.edit([{ op: 'put', at: `choices/#${value.id}`, value }]);
-  };
-  return (
-    <Form
-      className="d-flex gap-2 align-items-center ms-auto"
-      onSubmit={(e) => {
-        e.preventDefault();
-        set();
-      }}>
-      <Form.Label htmlFor="grip" className="m-0 quiet">
-        grip
-      </Form.Label>
-      <Form.Control
-        id="grip"
-        className="fig"
-        style={{ width: 90 }}
-        value={text}
-        placeholder={held ? write(held.grip, units).text : ''}
-        onChange={(e) => setText(e.target.value)}
-        onBlur={set}
-        isInvalid={text.trim() !== '' && !parseLength(text, units).ok}
-      />
-    </Form>
   );
 }

@@ -1,11 +1,18 @@
 import { type Choice, type Step, verbs, write, writeSentence } from '@obra/core';
+import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { Big } from '../../slate';
+import { Big, FigureNumber } from '../../slate';
 import type { JobView } from './view';
+
+// drawn charts are large: loaded when one is opened
+const CutChart = lazy(() => import('../../slate/CutChart').then((m) => ({ default: m.CutChart })));
 
 export function StepSlate({ view, step, number }: { readonly view: JobView; readonly step: Step; readonly number: number }) {
   const { units } = view;
-  const { speed, feed, depth, passes, to, power, point, spring } = step.figures;
+  const { speed, feed, depth, passes, to, power, point, spring, most, torque, force, cuts, warm } = step.figures;
+  const binds = step.because.find((r) => r.rule === 'depth');
+  const why = step.because.filter((r) => r !== binds);
+  const [chart, setChart] = useState(false);
   return (
     <>
       <div>
@@ -41,6 +48,41 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           to the point
         </Big>
       )}
+      {most && (
+        <Big figure={most} units={units} size="mid">
+          deep at the most
+        </Big>
+      )}
+      {binds && (
+        <div className="quiet" data-testid="binds">
+          {writeSentence(binds.says, units)}.{' '}
+          {step.cut && feed && depth && (
+            <Button variant="link" size="sm" onClick={() => setChart(true)}>
+              draw its limits
+            </Button>
+          )}
+        </div>
+      )}
+      {chart && step.cut && feed && depth && (
+        <Suspense fallback={null}>
+          <CutChart title={verbs[step.verb]} asked={step.cut} feed={feed.value} depth={depth.value} units={units} onHide={() => setChart(false)} />
+        </Suspense>
+      )}
+      {torque && (
+        <Big figure={torque} units={units} size="mid">
+          twist
+        </Big>
+      )}
+      {force && !power && (
+        <Big figure={force} units={units} size="mid">
+          push
+        </Big>
+      )}
+      {warm && (
+        <Big figure={warm} units={units} size="mid">
+          at the hottest
+        </Big>
+      )}
       {power && (
         <Big figure={power} units={units} size="mid">
           at the chip
@@ -48,15 +90,32 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       )}
       {spring && (
         <Big figure={spring} units={units} size="mid">
-          spring on radius
+          {step.verb === 'bore' ? 'spring of the bar' : step.verb === 'part-off' ? 'spring of the blade' : 'spring on radius'}
         </Big>
       )}
+      {cuts && (
+        <Big figure={cuts} units={units} size="mid">
+          such cuts to an edge
+        </Big>
+      )}
+      {step.series && (
+        <div>
+          <h2>{writeSentence(step.series.says, units)}</h2>
+          <ol className="series fig">
+            {step.series.figures.map((f, i) => (
+              <li key={i}>
+                <FigureNumber figure={f} units={units} />
+              </li>
+            ))}
+          </ol>
+        </div>
+      )}
       {speed && <DataChoice view={view} step={step} />}
-      {step.because.length > 0 && (
+      {why.length > 0 && (
         <div>
           <h2>Why</h2>
           <ul className="m-0 ps-3" style={{ fontSize: 14 }}>
-            {step.because.map((r) => (
+            {why.map((r) => (
               <li key={r.rule}>
                 {writeSentence(r.says, units)} <span className="quiet">({r.rule})</span>
               </li>

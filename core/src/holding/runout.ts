@@ -1,0 +1,27 @@
+import { figure, type Figure } from '../quantity';
+
+/**
+ * What makes a feature run out against its datum, each a total indicator reading (mm) that is kept to in 19 of 20 chuckings.
+ * The eccentricity behind each is taken as the same in every direction and normal in each: they add as the root of their squares.
+ */
+export interface RunoutPart {
+  readonly words: string;
+  readonly tir: number;
+}
+
+export interface Runout {
+  /** not exceeded in 19 of 20, TIR, mm */
+  readonly expected: Figure;
+  /** share of chuckings within a limit, TIR */
+  readonly within: (limit: number) => Figure;
+}
+
+/** What spindle bearings and the cut itself leave between features turned in one chucking, TIR, mm. @source one-chucking, common practice */
+export const SAME_CHUCKING = 0.005;
+
+/** The runout that parts make together. @source Rayleigh distribution of the length of an isotropic normal vector; architecture of this program */
+export function runoutOf(parts: readonly RunoutPart[]): Runout {
+  const tirs = parts.map((p) => Math.max(0, p.tir));
+  const expected = figure('length', 'runoutTogether', { tirs }, { step: 0.001 });
+  return { expected, within: (limit) => figure('ratio', 'chanceWithin', { limit, tir: Math.max(expected.value, 1e-6) }, { step: 0.01 }) };
+}

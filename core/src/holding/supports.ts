@@ -1,0 +1,122 @@
+import type { Holding, Shop } from '../document';
+import type { Finding } from '../finding';
+import { diameter, length, say } from '../quantity';
+import { mmOf } from '../shop';
+import type { Held } from './hold';
+
+export type SupportKind = 'centre' | 'steady' | 'followRest';
+
+export interface Supporting {
+  readonly kind: SupportKind;
+  readonly item: Holding;
+  /** z where it stands; of a follow rest where it begins */
+  readonly at: number;
+  /** the centre that goes with a follow rest: alone it carries nothing at the free end */
+  readonly centre?: Holding;
+}
+
+export const supportKind: Partial<Record<Holding['kind'], SupportKind>> = {
+  liveCentre: 'centre',
+  deadCentre: 'centre',
+  halfCentre: 'centre',
+  pipeCentre: 'centre',
+  steady: 'steady',
+  followRest: 'followRest',
+};
+
+/** Nothing, and each support of the shop that this end may have; of centres one, the live one first. */
+export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undefined)[] {
+  const order: readonly Holding['kind'][] = ['liveCentre', 'deadCentre', 'pipeCentre', 'halfCentre', 'steady', 'followRest'];
+  const items = order.flatMap((kind) => shop.holdings.filter((h) => h.kind === kind));
+  const first = new Set<SupportKind>();
+  const centre = items.find((h) => supportKind[h.kind] === 'centre');
+  return [
+    undefined,
+    ...items.flatMap((item): readonly Supporting[] => {
+      const kind = supportKind[item.kind];
+      if (!kind || first.has(kind) || (kind !== 'steady' && !held.centreAllowed) || (kind === 'followRest' && !centre)) return [];
+      first.add(kind);
+      return [{ ...(kind === 'followRest' && centre && { centre }), item, kind, at: kind === 'steady' ? steadyAt(held) : held.face }];
+    }),
+  ];
+}
+
+/** A steady stands some way in from the face, clear of the tool that bores it. */
+const steadyAt = (held: Held): number =>
+  held.face + (held.setup.startsWith('left') ? 1 : -1) * Math.min(held.length / 3, Math.max(12, 0.75 * held.diameter));
+
+/** What speaks against a support here. */
+export function supportFindings(held: Held, support: Supporting, out: number): readonly Finding[] {
+  const about = held.setup;
+  if (support.kind === 'steady') {
+    if (held.hole === undefined)
+      return [
+        {
+          code: 'steady-blocks',
+          about,
+          severity: 'stop',
+          says: say`${support.item.name} stands in the way of the carriage, and nothing is drilled or bored at this end`,
+          why: say`a fixed steady is for the free end of a long bar that is bored; for turning it a centre or a follow rest`,
+          mends: [],
+        },
+      ];
+    return rangeOf(held, support);
+  }
+  if (support.kind === 'followRest') {
+    if (out < 5 * held.diameter)
+      return [
+        {
+          code: 'follow-rest-idle',
+          about,
+          severity: 'note',
+          says: say`${length(out)} out wants no follow rest`,
+          why: say`it is for work of more than ten diameters; it hides the tool and marks what it rides on`,
+          mends: [],
+        },
+      ];
+    return [...rangeOf(held, support), ...centreFindings(held, out)];
+  }
+  return centreFindings(held, out);
+}
+
+function centreFindings(held: Held, out: number): readonly Finding[] {
+  const about = held.setup;
+  const findings: Finding[] = [];
+  if (!held.centreDrawn)
+    findings.push({
+      code: 'centre-allowed',
+      about,
+      severity: 'note',
+      says: say`a centre hole stays in this face; the drawing does not ask for one`,
+      why: say`it wants the drawing’s leave, or spare length that is cut off afterwards`,
+      mends: [],
+    });
+  const bed = mmOf(held.machine.centres, Infinity);
+  if (out > bed)
+    findings.push({
+      code: 'bed-too-short',
+      about,
+      severity: 'stop',
+      says: say`${length(out)} out is longer than the bed takes, ${length(bed)} between centres`,
+      why: say`the tailstock does not stand off the end`,
+      mends: [],
+    });
+  return findings;
+}
+
+function rangeOf(held: Held, support: Supporting): readonly Finding[] {
+  const { outside } = support.item;
+  const [from, to] = [mmOf(outside?.from), mmOf(outside?.to, Infinity)];
+  return held.diameter >= from - 1e-6 && held.diameter <= to + 1e-6
+    ? []
+    : [
+        {
+          code: 'holding-range',
+          about: held.setup,
+          severity: 'stop',
+          says: say`${support.item.name} does not close on ${diameter(held.diameter)}`,
+          why: say`it takes ${length(from)} to ${length(to)}`,
+          mends: [],
+        },
+      ];
+}

@@ -1,0 +1,99 @@
+import { type Bar, type Edit, mmOf, type Route, type Units, writeExact, writeWithUnit } from '@obra/core';
+import { Button } from 'react-bootstrap';
+import { FigureNumber } from '../../slate';
+import type { JobView } from './view';
+
+/** Which bars of the rack the pieces come out of, and what goes back there. */
+export function BarUse({ view, route }: { readonly view: JobView; readonly route: Route }) {
+  const { shop, units, open, job } = view;
+  const { from } = route.bar;
+  if (from.length === 0) return null;
+  const bars = from.flatMap((c) => {
+    const bar = shop.bars.find((b) => b.id === c.id);
+    return bar ? [{ ...c, bar }] : [];
+  });
+  const back = (bar: Bar, left: number): Edit =>
+    left > 0
+      ? { op: 'put', at: `bars/#${bar.id}/length`, value: { text: writeExact(left, bar.length.units), units: bar.length.units } }
+      : { op: 'remove', at: `bars/#${bar.id}` };
+  return (
+    <section className="mt-3" aria-label="Bars">
+      <h2>Out of the rack</h2>
+      <table className="plain">
+        <tbody>
+          {bars.map(({ bar, pieces, left, goesBack }) => (
+            <tr key={bar.id}>
+              <td>
+                <strong>{bar.name}</strong> <span className="quiet">{lengthOf(bar, units)} on the rack</span>
+              </td>
+              <td>
+                {pieces} {pieces === 1 ? 'piece' : `of ${job.pieces} pieces`}
+              </td>
+              <td>
+                <FigureNumber figure={left} units={units} withUnit /> {goesBack ? 'goes back on the rack' : 'is left, too short to hold'}
+              </td>
+              <td className="text-end">
+                <Button size="sm" variant="outline-dark" onClick={() => open.edit([back(bar, goesBack ? left.value : 0)], 'shop')}>
+                  {goesBack ? 'cut: put the rest back' : 'cut: take it off the rack'}
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const lengthOf = (bar: Bar, units: Units) => writeWithUnit({ is: 'length', value: mmOf(bar.length), step: 1 }, units);
+
+/** How true the relations of the drawing come out in these holdings. */
+export function Runouts({ view, route }: { readonly view: JobView; readonly route: Route }) {
+  const { units, job, part } = view;
+  if (route.runouts.length === 0) return null;
+  const rows = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft];
+  const nameOf = (ref: string) => {
+    const id = ref.split('.')[0] ?? '';
+    const row = rows.find((r) => r.id === id);
+    const end = part.features.find((f) => f.id === id)?.side;
+    return row ? `${row.size.text}${end === 'right' || end === 'left' ? ' (hole)' : ''}` : ref;
+  };
+  return (
+    <section className="mt-3" aria-label="Runout">
+      <h2>How true it comes out</h2>
+      <table className="plain">
+        <thead>
+          <tr>
+            <th>relation</th>
+            <th>allowed, TIR</th>
+            <th>19 of 20 within</th>
+            <th>within the limit</th>
+            <th>why</th>
+          </tr>
+        </thead>
+        <tbody>
+          {route.runouts.map((r) => {
+            const relation = job.drawing.relations.find((d) => d.id === r.relation);
+            return (
+              <tr key={r.relation}>
+                <td>
+                  {nameOf(relation?.of ?? '')} to {nameOf(relation?.to ?? '')}
+                </td>
+                <td>
+                  <FigureNumber figure={r.limit} units={units} withUnit />
+                </td>
+                <td>
+                  <FigureNumber figure={r.expected} units={units} withUnit />
+                </td>
+                <td>
+                  <FigureNumber figure={r.chance} units={units} text={`${Math.floor(100 * r.chance.value + 1e-9)} of 100`} />
+                </td>
+                <td className="quiet">{r.oneChucking ? 'turned in one chucking' : 'turned round between the two: the holding’s own runout'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,115 @@
+import { type Cell, type Choice, parseLength, type Setup, write } from '@obra/core';
+import { useState } from 'react';
+import { Form } from 'react-bootstrap';
+import type { JobView } from './view';
+
+type Hold = Extract<Choice, { kind: 'hold' }>;
+
+/** Grip, stick-out and the place of a steady, by number; an empty cell leaves it as computed. */
+export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly setup: Setup }) {
+  const { job, units, open } = view;
+  const own = job.choices.findLast((c): c is Hold => c.kind === 'hold' && c.setup === setup.id);
+  const steady = setup.support.find((s) => s.kind === 'steady');
+  const base: Hold = own ?? {
+    kind: 'hold',
+    id: `hold-${setup.id}`,
+    setup: setup.id,
+    holding: setup.holding,
+    support: setup.support.map(({ item }) => ({ item })),
+  };
+  const put = (value: Hold) => open.edit([{ op: 'put', at: `choices/#${value.id}`, value }]);
+  const set = (key: 'grip' | 'stickOut') => (cell: Cell | undefined) => {
+    const rest = Object.fromEntries(Object.entries(base).filter(([k]) => k !== key)) as unknown as Hold;
+    put(cell ? { ...rest, [key]: cell } : rest);
+  };
+  const place = (cell: Cell | undefined) => {
+    if (steady) put({ ...base, support: base.support.map((s) => (s.item === steady.item ? { item: s.item, ...(cell && { at: cell }) } : s)) });
+  };
+  if (job.issue) return null;
+  return (
+    <Form className="d-flex gap-3 align-items-center ms-auto flex-wrap" onSubmit={(e) => e.preventDefault()}>
+      <NumberCell
+        key={`grip ${setup.id} ${own?.grip?.text ?? ''}`}
+        id="grip"
+        words="grip"
+        cell={own?.grip}
+        shown={write(setup.grip, units).text}
+        units={units}
+        onSet={set('grip')}
+      />
+      {setup.end === 'right' && (
+        <NumberCell
+          key={`out ${own?.stickOut?.text ?? ''}`}
+          id="stick-out"
+          words="stick-out"
+          cell={own?.stickOut}
+          shown={write(setup.stickOut, units).text}
+          units={units}
+          onSet={set('stickOut')}
+        />
+      )}
+      {steady && (
+        <NumberCell
+          key={`steady ${own?.support.find((s) => s.item === steady.item)?.at?.text ?? ''}`}
+          id="steady-at"
+          words="steady, from the face"
+          cell={own?.support.find((s) => s.item === steady.item)?.at}
+          shown={write({ is: 'length', value: steady.from, step: 0.1 }, units).text}
+          units={units}
+          onSet={place}
+        />
+      )}
+    </Form>
+  );
+}
+
+function NumberCell({
+  id,
+  words,
+  cell,
+  shown,
+  units,
+  onSet,
+}: {
+  readonly id: string;
+  readonly words: string;
+  readonly cell: Cell | undefined;
+  readonly shown: string;
+  readonly units: JobView['units'];
+  readonly onSet: (cell: Cell | undefined) => void;
+}) {
+  const [text, setText] = useState(cell?.text ?? '');
+  const typedIn = cell?.units ?? units;
+  const read = parseLength(text, typedIn);
+  const bad = text.trim() !== '' && !read.ok;
+  const set = () => {
+    if (bad || text.trim() === (cell?.text ?? '')) return;
+    onSet(text.trim() === '' ? undefined : { text: text.trim(), units: cell && cell.text !== '' ? typedIn : units });
+  };
+  return (
+    <span className="d-flex gap-2 align-items-center">
+      <Form.Label htmlFor={id} className="m-0 quiet">
+        {words}
+      </Form.Label>
+      <Form.Control
+        id={id}
+        className="fig"
+        style={{ width: 84 }}
+        value={text}
+        placeholder={shown}
+        autoComplete="off"
+        onChange={(e) => setText(e.target.value)}
+        onBlur={set}
+        onKeyDown={(e) => {
+          if (e.key === 'Enter') set();
+        }}
+        isInvalid={bad}
+      />
+      {bad && (
+        <span role="alert" className="out">
+          a length, such as 40
+        </span>
+      )}
+    </span>
+  );
+}
