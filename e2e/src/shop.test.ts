@@ -1,6 +1,6 @@
 /* The shop as it is typed, taken out and in, begun again; and what a job then plans with it. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, downloads, emptyUrl, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
 import { crowded, violations } from './layout';
 
@@ -30,8 +30,8 @@ async function type(selector: string, text: string, then = 'Enter'): Promise<voi
   if (then !== '') await page.keyboard.press(then as 'Enter');
 }
 const takeIn = async (path: string) => {
-  const input = (await page.$('input[type="file"]')) as ElementHandle<HTMLInputElement> | null;
-  await input?.uploadFile(path);
+  const input = await page.$('input[type="file"]');
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
 };
 
 describe('the Shop page', () => {

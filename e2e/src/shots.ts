@@ -35,10 +35,14 @@ for (const [name, job] of [
   await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
   await shot(name);
 }
-await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Saw or pull out');
+await goTo(page, server.url, '/jobs/windlass-spindle/holding', 'Out of the rack');
 await shot('holding');
 await goTo(page, server.url, '/jobs/sheave-axle/route?at=rough-turn@s1', 'Part off');
 await shot('route');
+await press(page, 'draw its limits');
+await page.waitForSelector('[data-testid="chart"] svg path');
+await shot('chart');
+await press(page, 'close');
 await press(page, 'give out to the Bench');
 await untilStep(page, '18.979');
 await enterReading(page, '19.626');
@@ -57,5 +61,12 @@ await goTo(page, server.url, '/handbook/change-gears?p=1.75&screw=8+tpi&wheels=2
 await shot('handbook-gears');
 await goTo(page, server.url, '/handbook', 'Pinned');
 await shot('handbook');
+for (const [name, list] of [
+  ['shop', 'machines'],
+  ['shop-bars', 'bars'],
+] as const) {
+  await goTo(page, server.url, `/shop/${list}`, 'Ways of working');
+  await shot(name);
+}
 await browser.close();
 await server.stop();

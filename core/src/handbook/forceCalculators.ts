@@ -1,9 +1,11 @@
+import { cooledTo, SHEDS } from '../mechanics';
 import { fit, materialOf } from '../standards';
 import { length, readNumber, say, type Sentence, temperature } from '../quantity';
 import { aLength, aLengthOrZero, aMaterial, aNumber, aSize, calculator, oneOf } from './fields';
 import { zonesOf } from './figures';
 import { hubOf } from './figuresOfWork';
 import { fig } from './formulas';
+import { dim, label, line, type Point, type Sketch } from './sketch';
 import type { Field } from './types';
 
 const FINE = 0.001;
@@ -186,4 +188,76 @@ const grow = calculator({
   },
 });
 
-export const forceCalculators = [press, shrink, grow];
+const cool = calculator({
+  id: 'cooling',
+  group: 'Fits by force and heat',
+  title: 'How long until it is cold',
+  words: 'wait cool down measure warm coolant still air temperature time',
+  fields: {
+    d: aLength('Diameter', '25'),
+    inside: aLengthOrZero('Inside, of a tube'),
+    material: aMaterial(),
+    from: aNumber('Now', '60', { from: -100, to: 900 }, '°C'),
+    to: aNumber('Wanted', '22', { from: -100, to: 900 }, '°C'),
+    room: aNumber('Room or coolant', '20', { from: -50, to: 60 }, '°C'),
+    in: oneOf('It lies', [
+      ['dull', 'in still air, dull or oily'],
+      ['bright', 'in still air, bright'],
+      ['moving', 'in moving air, or turning'],
+      ['flood', 'in coolant, stirred'],
+    ]),
+  },
+  answer: ({ d, inside, material, from, to, room, in: where }) => {
+    if (inside >= d) return { ok: false, at: 'inside', says: say`a tube of ${length(d)} has a bore smaller than that` };
+    const never = to === room || (from - room) * (to - room) < 0;
+    if (never)
+      return {
+        ok: false,
+        at: 'to',
+        says: say`lying in ${temperature(room)} it never comes to ${temperature(to)}: a degree or two above is near enough`,
+      };
+    const { density, heat, name, alpha } = materialOf(material);
+    const constant = fig('time', 'coolingConstant', { density, heat, d, inside, sheds: SHEDS[where] });
+    const takes = fig('time', 'coolsFor', { constant: constant.value, from, to, room });
+    const over = fig('length', 'growth', { size: d, alpha, degrees: to - 20 }, { step: FINE });
+    return {
+      ok: true,
+      rows: [
+        { label: 'wait', value: takes },
+        { label: 'two thirds of the warmth gone in', value: constant },
+        { label: 'then reads over by', value: over },
+      ],
+      remarks: [say`${name}; good to a quarter of the time; the ends cool it sooner, a heap of pieces later`],
+      ...(from > 55 && { cautions: [say`over about 55 °C it burns the hand; an infrared thermometer misreads bright metal`] }),
+      sketch: curveOf(from, to, room, constant.value, takes.value),
+      source: 'lumped capacity; still air dull 2 hours, bright 3 for 25 mm from 60 to 22 °C, common practice',
+    };
+  },
+});
+
+/** The temperature over time: down its curve to where it is wanted. */
+function curveOf(from: number, to: number, room: number, constant: number, takes: number): Sketch {
+  const long = Math.max(takes * 1.3, constant, 1e-3);
+  const [wide, high] = [60, 36];
+  const up = (t: number) => (high * (t - room)) / (from - room || 1);
+  const points = Array.from({ length: 25 }, (_, i): Point => {
+    const t = (long * i) / 24;
+    return [(wide * t) / long, up(cooledTo(from, room, constant, t))];
+  });
+  const end = (wide * takes) / long;
+  return {
+    about: 'temperature over time, falling towards that of the room',
+    shapes: [
+      line('ink', ...points),
+      line('thin', [0, 0], [wide, 0]),
+      line('thin', [0, 0], [0, high + 4]),
+      line('chain', [end, 0], [end, up(to)]),
+      line('chain', [0, up(to)], [end, up(to)]),
+      label([0, high + 6], say`${temperature(from)}`, 'right'),
+      label([wide, 3], say`${temperature(room)}`, 'left'),
+      dim([0, 0], [end, 0], -7, say`${{ is: 'time', value: takes }}`),
+    ],
+  };
+}
+
+export const forceCalculators = [press, shrink, grow, cool];

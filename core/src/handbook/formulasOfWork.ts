@@ -1,5 +1,5 @@
 import { finishOf, taylor, toolLife } from '../cutting';
-import { deflectionAt, fromReadings } from '../mechanics';
+import { coolingConstant, coolingTime, deflectionAt, fromReadings } from '../mechanics';
 import { define, type Formula } from '../quantity';
 import { chord, degreesToAssemble, flats, growth, largestAcross, pressFit } from '../standards';
 
@@ -198,6 +198,30 @@ export const formulasOfWork = {
     'geometry: what is left when the centre is taken out',
     { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] },
     ({ r1, r2, r3, r4 }) => fromReadings([r1, r2, r3, r4]).oval,
+  ),
+  tilt: define(
+    'half of the swing of the face / radius of the indicator',
+    'geometry',
+    { e: ['length', 'half of the swing'], r: ['length', 'indicator from the middle'] },
+    ({ e, r }) => (Math.atan(e / r) * 180) / Math.PI,
+  ),
+  coolsFor: define(
+    'constant x ln((from - room) / (to - room))',
+    'lumped capacity, any textbook of heat transfer; warm throughout',
+    { constant: ['time', 'time constant'], from: ['temperature', 'from'], to: ['temperature', 'to'], room: ['temperature', 'room'] },
+    ({ constant, from, to, room }) => coolingTime(from, to, room, constant),
+  ),
+  coolingConstant: define(
+    'density x specific heat x d / 4 / h; a tube by its wall',
+    'lumped capacity of a long bar; ends not counted; h typical, from memory, 25 %',
+    {
+      density: ['ratio', 'density, kg/m³'],
+      heat: ['ratio', 'specific heat, J/kg K'],
+      d: ['diameter', 'diameter'],
+      inside: ['diameter', 'inside'],
+      sheds: ['ratio', 'h, W/m² K'],
+    },
+    ({ density, heat, d, inside, sheds }) => coolingConstant({ volume: d ** 2 - inside ** 2, area: 4 * d, density, heat }, sheds) / 60,
   ),
   eccentricity: define('reading high to low / 2', 'tir, common practice', { tir: ['length', 'reading high to low'] }, ({ tir }) => tir / 2),
   packing: define(

@@ -139,6 +139,63 @@ const dialling = calculator({
   },
 });
 
+const wobble = calculator({
+  id: 'plate-wobble',
+  group: 'Measuring',
+  title: 'A plate that wobbles',
+  words: 'face runout axial swash dial plate disc four-jaw tap true square',
+  fields: {
+    f1: aReading('Indicator on the face at jaw 1', '0'),
+    f2: aReading('at jaw 2', '0.06'),
+    f3: aReading('at jaw 3', '0.1'),
+    f4: aReading('at jaw 4', '0.04'),
+    r: aLength('Indicator from the middle', '40'),
+  },
+  answer: ({ f1, f2, f3, f4, r }) => {
+    const of = { r1: f1, r2: f2, r3: f3, r4: f4 };
+    const half = fig('length', 'offCentre', of, { step: FINE });
+    const warp = fig('length', 'outOfRound', of, { step: FINE });
+    const knock = (a: number, b: number, one: 1 | 2) => {
+      const value = fig('length', 'moveOpposite', { a, b }, { step: FINE });
+      const high = a > b ? one : one + 2;
+      return {
+        label: `jaws ${String(one)} and ${String(one + 2)}`,
+        value,
+        after:
+          value.value < 5e-4 ? say`stands right` : say`knock it in at jaw ${high}, or pull it out as much at jaw ${high > 2 ? high - 2 : high + 2}`,
+      };
+    };
+    const tilt = fig('angle', 'tilt', { e: half.value, r }, { step: 0.001 });
+    // drawn larger so that it is seen
+    const lean = half.value === 0 ? 0 : 4;
+    return {
+      ok: true,
+      rows: [
+        { label: 'face swings, TIR', value: fig('length', 'swing', { e: half.value }, { step: FINE }) },
+        { label: 'leans by', value: tilt },
+        knock(f1, f3, 1),
+        knock(f2, f4, 2),
+        { label: 'not flat itself by', value: warp },
+      ],
+      remarks: [
+        say`more is nearer to the tailstock; the swing of a face says nothing of its centre: dial the rim as well, then the face again`,
+        ...(warp.value > 0.005 ? [say`the face itself is not flat: set it by three points, or skim it`] : []),
+      ],
+      cautions: [say`spindle in neutral and by hand; a soft hammer, jaws nipped, then all tight and dialled again before power`],
+      sketch: {
+        about: 'the plate from the side, leaning, drawn larger than it leans',
+        shapes: [
+          area('metal', [-lean, -30], [6 - lean, -30], [6 + lean, 30], [lean, 30]),
+          line('chain', [-16, 0], [24, 0]),
+          line('thin', [6 + 4, -34], [6 + 4, 34]),
+          label([14, 26], say`${length(2 * half.value, FINE)} TIR`, 'left'),
+        ],
+      },
+      source: 'tir, common practice; geometry',
+    };
+  },
+});
+
 const sample = calculator({
   id: 'sample',
   group: 'Measuring',
@@ -207,4 +264,4 @@ function jaws(e: number, d: number): readonly Shape[] {
   });
 }
 
-export const measuringCalculators = [pins, runout, dialling, sample];
+export const measuringCalculators = [pins, runout, dialling, wobble, sample];

@@ -1,6 +1,8 @@
 export { chooseBar, largestDiameter, surfaceStays } from './bar';
 export { gripOf } from './grip';
-export { type Held, type HoldingChoice, partsOf, type Support, takeHolding, type ToKeep, weighHoldings } from './hold';
+export { partsOf } from './against';
+export type { Held, ToKeep } from './held';
+export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';
 export { type CutFrom, likeBars, nest, type Nesting } from './nesting';
 export { type Runout, runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
 export { squeezeOf, type Wall } from './squeeze';

@@ -2,7 +2,7 @@ import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, say } from '../quantity';
 import { mmOf } from '../shop';
-import type { Held } from './hold';
+import type { Held } from './held';
 
 export type SupportKind = 'centre' | 'steady' | 'followRest';
 

@@ -52,6 +52,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const { bar, findings: ofBar } = started ? { bar: asBar(started, part.material), findings: started.findings } : chooseBar(asIssued, part, kit);
   findings.push(...ofBar, ...inUse(machine, 'machines', 'machine'));
   if (bar && !started) findings.push(...inUse(bar, 'bars', 'bar'));
+  if (findings.some((f) => f.about === 'machine' && f.severity === 'stop')) return { ...empty, findings };
   if (!bar || started?.findings.some((f) => f.severity === 'stop')) return { ...empty, reached: started ? 'drawing' : 'holding', findings };
   const chosen = chosenIn(asIssued);
   const context: Context = {

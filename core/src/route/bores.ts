@@ -14,6 +14,8 @@ import { toolForThread } from './threadTools';
 
 /** What a boring bar is left to take, on diameter, mm. @source drill-bore-ream, common practice */
 const TO_BORE = 1;
+/** Lead of a machine reamer, mm. @source drill-bore-ream, common practice: a 45 degree lead and a short taper */
+const REAMER_LEAD = 1.5;
 /** What a reamer is left to take, on diameter, mm. @source common practice */
 const TO_REAM = 0.25;
 
@@ -171,6 +173,15 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
       verb === 'ream'
         ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it; never reversed, withdrawn turning forward`, row.id)
         : reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
+      ...(verb === 'ream' && row.through !== true && row.met !== true
+        ? [
+            reason(
+              'drill-bore-ream',
+              say`blind: its lead leaves the last ${length(REAMER_LEAD, 0.1)} tapered; drilled that much deeper, or to the bottom with a bottoming one`,
+              row.id,
+            ),
+          ]
+        : []),
       ...(cut?.because ?? []),
     ],
     ...(cut && { cut: cut.asked }),

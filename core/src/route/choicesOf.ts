@@ -23,7 +23,7 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       setup: setup.id,
       holding: setup.holding,
       grip: mm(setup.grip.value),
-      ...(setup.stickOut.formula === 'chosen' && { stickOut: mm(setup.stickOut.value) }),
+      ...(setup.end === 'right' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
       support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
     for (const step of setup.steps) {

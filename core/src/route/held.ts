@@ -66,6 +66,7 @@ export function heldFirst(ctx: Context, diameter: number, sheetWith: (holding: s
     bore: undefined,
     wall: wallFirst(ctx),
     keep: [],
+    clear: sheetWith('').severs ? sheetWith('').gap : undefined,
   };
 }
 
@@ -88,12 +89,13 @@ export function heldTurned(ctx: Context, gripping: Gripping, reach: Reach, sheet
     grip: gripOf,
     stickOut: (h) => turnedStickOut(ctx, gripping, sheet, gripOf(h).value),
     face: -part.length,
-    centreAllowed: false,
+    centreAllowed: true,
     centreDrawn: centreDrawn(ctx, 'left'),
     hole: holeOf(ctx, 'left'),
     bore: through?.nearDiameter.nominal,
     wall,
     keep: toKeep(ctx, reach),
+    clear: cutBeside(ctx, gripping, reach),
   };
 }
 
@@ -105,6 +107,12 @@ export const turnedStickOut = (ctx: Context, gripping: Gripping, sheet: BarSheet
     grip,
     inside: Math.min(gripping.inside(grip), Math.max(0, ctx.part.length + sheet.faceB - grip - 0.1)),
   });
+
+/** How far the rows turned in the second setup stay from the jaws; undefined where none is. */
+function cutBeside(ctx: Context, gripping: Gripping, reach: Reach): number | undefined {
+  const mine = ctx.part.features.filter((f) => f.side === 'outside' && reach[f.id] === 'left');
+  return mine.length > 0 ? gripping.z - Math.max(...mine.map((f) => f.near)) : undefined;
+}
 
 const subjectOf = (ref: string) => ref.split('.')[0] ?? '';
 

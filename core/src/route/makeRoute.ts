@@ -37,7 +37,6 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const barDiameter = mmOf(ctx.bar.across);
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'right');
-  const { centre, steady } = supportsIn(held);
   const hole = ctx.part.features.find((f) => f.side === 'right');
   addStep(ctx, draft, {
     verb: 'load',
@@ -57,22 +56,8 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     figures: { minutes: byHand(1.5) },
   });
   if (sheet.faceA > 0) faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
-  if (centre) {
-    centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'support');
-    addStep(ctx, draft, {
-      verb: 'support',
-      about: 'right',
-      says: say`centre up, quill nipped`,
-      because: [
-        reason('centre-then-support', held.because[0]?.says ?? say`the free end is carried`, 'right'),
-        reason('park-the-centre', say`nip it again as the work warms and grows`, 'right'),
-      ],
-      figures: { minutes: byHand(0.5) },
-    });
-  } else if (hole && !steady) {
-    centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
-    makeHole(ctx, draft);
-  } else if (!hole) drawnCentre(ctx, draft, 0);
+  const opening = { z: 0, widest: rows[0]?.nearDiameter.nominal ?? barDiameter, hole: hole !== undefined };
+  openEnd(ctx, draft, held, opening);
   turnRows(making, draft, mine, barDiameter, 0, sheet.surfaceStays);
   for (const neck of rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f))) cutNeck(ctx, draft, neck, rows);
   finishEdges(making, draft, mine, rows);
@@ -81,21 +66,7 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
     draft,
     rows.filter((f) => making.reach[f.id] !== 'left'),
   );
-  if (centre && hole) {
-    addStep(ctx, draft, {
-      verb: 'withdraw',
-      about: 'right',
-      says: say`tailstock clear for the drill`,
-      because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, 'right')],
-      figures: { minutes: byHand(0.5) },
-    });
-    makeHole(ctx, draft);
-  }
-  if (steady && hole) {
-    steadyUp(ctx, draft, steady);
-    centreDrill(ctx, draft, 0, rows[0]?.nearDiameter.nominal ?? barDiameter, 'drill');
-    makeHole(ctx, draft);
-  }
+  holeAfterTurning(ctx, draft, held, opening);
   const last = rows.at(-1);
   const widest = last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal / 2 : barDiameter / 2;
   if (last && making.reach[last.id] === 'right' && sheet.severs && making.severing.method === 'part') {
@@ -130,18 +101,71 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   const last = rows.at(-1);
   if (sheet.faceB > 0)
     faceEnd(ctx, draft, -ctx.part.length, sheet.faceB, last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter, 'length');
-  if (hole) {
-    centreDrill(ctx, draft, -ctx.part.length, last?.nearDiameter.nominal ?? barDiameter, 'drill');
-    makeHole(ctx, draft);
-  } else drawnCentre(ctx, draft, -ctx.part.length);
+  const opening = { z: -ctx.part.length, widest: last?.nearDiameter.nominal ?? barDiameter, hole: hole !== undefined };
+  openEnd(ctx, draft, held, opening);
   turnRows(making, draft, mine, barDiameter, -ctx.part.length, false);
   finishEdges(making, draft, mine, rows);
   shapeRows(making, draft, mine);
+  holeAfterTurning(ctx, draft, held, opening);
   if (last && making.reach[last.id] === 'right' && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
   awaySteps(ctx, draft);
   releaseCheck(ctx, draft);
   const face = gripping.z;
   return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece);
+}
+
+/** What is done to a faced end before its rows are turned: a seat for the centre, the hole, or the centre that the drawing asks for. */
+interface Opening {
+  /** of the face */
+  readonly z: number;
+  /** mm on diameter there */
+  readonly widest: number;
+  readonly hole: boolean;
+}
+
+function openEnd(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): void {
+  const { centre, steady } = supportsIn(held);
+  if (!centre) {
+    if (!hole) drawnCentre(ctx, draft, z);
+    else if (!steady) {
+      centreDrill(ctx, draft, z, widest, 'drill');
+      makeHole(ctx, draft);
+    }
+    return;
+  }
+  centreDrill(ctx, draft, z, widest, 'support');
+  addStep(ctx, draft, {
+    verb: 'support',
+    about: draft.end,
+    says: held.support.some((s) => s.kind === 'followRest')
+      ? say`centre up, quill nipped; follow rest set behind the tool`
+      : say`centre up, quill nipped`,
+    because: [
+      reason('centre-then-support', held.because.find((r) => r.rule === 'stick-out')?.says ?? say`the free end is carried`, draft.end),
+      reason('park-the-centre', say`nip it again as the work warms and grows`, draft.end),
+    ],
+    figures: { minutes: byHand(0.5) },
+  });
+}
+
+/** A hole that waits until the outside is turned: the centre is withdrawn for it, or a steady set up. */
+function holeAfterTurning(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): void {
+  const { centre, steady } = supportsIn(held);
+  if (!hole) return;
+  if (centre) {
+    addStep(ctx, draft, {
+      verb: 'withdraw',
+      about: draft.end,
+      says: say`tailstock clear for the drill`,
+      because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, draft.end)],
+      figures: { minutes: byHand(0.5) },
+    });
+    makeHole(ctx, draft);
+  } else if (steady) {
+    steadyUp(ctx, draft, steady);
+    centreDrill(ctx, draft, z, widest, 'drill');
+    makeHole(ctx, draft);
+  }
 }
 
 function turnRows(making: Making, draft: SetupDraft, rows: readonly Feature[], from: number, face: number, surfaceStays: boolean): void {

@@ -14,6 +14,9 @@ export function reachOf(features: readonly Feature[]): Reach {
   return reach;
 }
 
+/** Room between the jaws and a shoulder that is turned beside them, mm. @source clearance, common practice */
+const BESIDE = 2;
+
 /** Where the turned-round piece is gripped: the row, and how much of it. */
 export interface Gripping {
   readonly diameter: number;
@@ -32,7 +35,7 @@ export interface Gripping {
 export function grippingOf(part: Part, reach: Reach): Gripping {
   const rows = part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && !isShaped(f) && reach[f.id] === 'right');
   const long = (f: Feature) => f.near - f.far;
-  const free = (f: Feature) => (f.far > -part.length + 1e-6 ? 0 : Math.max(3, (f.chamferFar ?? 0) + 2));
+  const free = (f: Feature) => (f.far > -part.length + 1e-6 ? BESIDE : Math.max(3, (f.chamferFar ?? 0) + 2));
   const row =
     rows.toReversed().find((f) => long(f) - free(f) >= 6) ??
     rows.toSorted((a, b) => long(b) - long(a))[0] ??

@@ -33,13 +33,27 @@ function cutWindow(
   const id = stepId(setup, parts.verb, parts.about);
   const tool = needTool(ctx, id, parts.kind, parts.words);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, parts.work, Math.max(1, parts.at)));
+  const feed = figure('feed', 'feedByHand', { asked: 0.05 });
   addStep(ctx, setup, {
     verb: parts.verb,
     about: parts.about,
     tool,
     says: parts.says,
     because: [parts.why],
-    figures: { speed, feed: figure('feed', 'feedByHand', { asked: 0.05 }), minutes: byHand(parts.minutes) },
+    figures: {
+      speed,
+      feed,
+      ...(parts.kind === 'groove' &&
+        tool && {
+          force: figure(
+            'force',
+            'forceOfEdge',
+            { kc: ctx.material.kc, mc: ctx.material.mc, b: mmOf(tool.width, 2), h: feed.value, factor: 1.1 },
+            { step: 10 },
+          ),
+        }),
+      minutes: byHand(parts.minutes),
+    },
     sweeps: parts.sweeps,
   });
 }

@@ -184,6 +184,13 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       feature.id,
     ),
     ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
+    ...(two && tool
+      ? [
+          tool.grade === 'hss'
+            ? reason('spring-cut', say`the edge is keen: a repeat at the same setting takes what the work gave way`, feature.id)
+            : reason('spring-cut', say`no repeat at the same setting: a honed insert rubs; like cuts instead`, feature.id),
+        ]
+      : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
   const whole = turned(mouth - inward(setup.end) * (feature.near === 0 || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);

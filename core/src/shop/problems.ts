@@ -33,7 +33,7 @@ export function problemsOf(item: ShopItem, list: ShopList): readonly Finding[] {
   if (list === 'machines' && 'kilowatts' in item) {
     if (!(item.kilowatts > 0)) told('kilowatts', say`motor: ${item.kilowatts} kW`, say`a cut wants power`, fix('kilowatts', 1, say`take 1 kW`));
     if (Array.isArray(item.speeds) && item.speeds.length === 0)
-      told('speeds', say`it has no speed`, say`nothing turns`, fix('speeds', [100, 200, 400, 800], say`take 100 200 400 800`));
+      told('speeds', say`it has no speed`, say`nothing turns`, fix('speeds', [100, 200, 400, 800], say`take 100 200 400 800`), 'stop');
     if (!Array.isArray(item.speeds) && !(item.speeds.to > item.speeds.from))
       told(
         'speeds',

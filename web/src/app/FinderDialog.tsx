@@ -1,4 +1,4 @@
-import { type Units, writeSentence } from '@obra/core';
+import { shopTables, type Units, writeSentence } from '@obra/core';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
@@ -63,6 +63,8 @@ export function FinderDialog({ open, text, setText, close }: Props) {
     { to: '/', says: 'Type a part on one line' },
     { to: '/dial', says: 'What do I dial now?' },
     { to: '/jobs', says: 'Jobs' },
+    ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}` })),
+    { to: '/shop/ways', says: 'Shop: ways of working' },
     { to: '/handbook', says: 'Handbook' },
     ...(data?.jobs ?? []).flatMap((j) =>
       ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),

@@ -16,7 +16,7 @@ import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
-import { BentLine, Characteristics, CheckMarks, HeldEnds, MeasureHere, Ruler } from './Overlays';
+import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
 import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
@@ -96,6 +96,7 @@ function Picture(props: PictureProps) {
   const finished = useMemo(() => regionOf(part.contour), [part.contour]);
   const seen = useMemo(() => silhouetteOf(part.contour), [part.contour]);
   const held = show !== 'drawing' && show !== 'inspection' && setup !== undefined;
+  const collet = props.holding?.kind === 'collet' || props.holding?.kind === 'softCollet';
   const map = useMemo(() => mapping(viewOf(props, held, turned)), [props, held, turned]);
   const at = { map, view };
   const stock: Region = step ? step.after : (setup?.before ?? []);
@@ -132,7 +133,7 @@ function Picture(props: PictureProps) {
             to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
             radius={gripRadius}
             room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
-            collet={props.holding?.kind === 'collet' || props.holding?.kind === 'softCollet'}
+            collet={collet}
           />
           {step && <Threads part={part} map={map} view={view} brass={step.verb === 'thread' || step.verb === 'die' ? step.does[0] : undefined} />}
         </>
@@ -165,6 +166,9 @@ function Picture(props: PictureProps) {
         strokeWidth={0.8}
         strokeDasharray="14 3 3 3"
       />
+      {show === 'holding' && setup && held && (
+        <HoldLengths map={map} view={view} setup={setup} units={units} radius={Math.max(gripRadius, largestOf(part) / 2)} collet={collet} />
+      )}
       {show === 'holding' && setup?.bent && (
         <BentLine map={map} view={view} bent={setup.bent} units={units} foot={map.y(-Math.max(gripRadius, largestOf(part) / 2))} />
       )}

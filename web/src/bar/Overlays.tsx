@@ -110,6 +110,47 @@ export function BentLine({
   );
 }
 
+/** How much is gripped and how much stands out of the jaws, as lengths over the metal. */
+export function HoldLengths({
+  map,
+  view,
+  setup,
+  units,
+  radius,
+  collet,
+}: {
+  readonly map: Mapping;
+  readonly view: (z: number) => number;
+  readonly setup: Setup;
+  readonly units: Units;
+  /** of the metal at its widest, mm */
+  readonly radius: number;
+  readonly collet: boolean;
+}) {
+  const ends = setup.gripped.map((z) => map.x(view(z)));
+  const [back, face] = [Math.min(...ends), Math.max(...ends)];
+  const y = map.y(radius) - 7;
+  // over the plain nose of a collet; within the taller half of stepped jaws
+  const jaw = map.y(setup.gripDiameter / 2);
+  const gripAt = collet ? jaw - 20 : jaw - 7;
+  const span = (from: number, to: number, at: number, words: string, middle = (from + to) / 2) => (
+    <g key={words}>
+      <path d={`M${from} ${at}H${to}M${from} ${at - 3}v6M${to} ${at - 3}v6`} stroke="var(--ink)" strokeWidth={0.9} fill="none" />
+      <text x={middle} y={at - 4} textAnchor="middle">
+        {words}
+      </text>
+    </g>
+  );
+  return (
+    <g data-testid="hold-lengths">
+      {face - back > (collet ? 60 : 130) &&
+        jaw > 40 &&
+        span(back, face, gripAt, writeWithUnit(setup.grip, units), collet ? undefined : back + (face - back) / 4)}
+      {map.x(0) - face > 90 && span(face, map.x(0), y, `${writeWithUnit(setup.stickOut, units)} out`, face + 0.3 * (map.x(0) - face))}
+    </g>
+  );
+}
+
 export function HeldEnds({
   map,
   turned,

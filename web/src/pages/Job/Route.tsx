@@ -31,12 +31,25 @@ export function Route({ view }: { readonly view: JobView }) {
           <Button variant="outline-dark" onClick={() => view.move(1)} disabled={steps.length === 0} aria-keyshortcuts="]">
             next
           </Button>
-          {ways.map((w) => (
+          {ways.filter(atOnce).map((w) => (
             <WayChoice key={w.key} way={w} view={view} />
           ))}
           <span className="ms-auto" />
           <GiveOut view={view} />
         </div>
+        <details className="noprint mb-2">
+          <summary className="quiet">how else this job is made</summary>
+          <div className="d-flex gap-2 flex-wrap mt-2">
+            {ways
+              .filter((w) => !atOnce(w))
+              .map((w) => (
+                <label key={w.key}>
+                  <span className="quiet d-block">{w.asks}</span>
+                  <WayChoice way={w} view={view} />
+                </label>
+              ))}
+          </div>
+        </details>
         <div className="printonly">
           <h1>{job.name}</h1>
           <p>{job.pieces} pieces. Local codes, the machine’s manual and licensed or supervised practice come first.</p>
@@ -81,12 +94,15 @@ export function Route({ view }: { readonly view: JobView }) {
   );
 }
 
+/** The ways that a turner decides anew for each job stand on the page; the others a press away. */
+const atOnce = (way: Way) => ['thread', 'infeed', 'severing'].includes(way.key);
+
 function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView }) {
   const { job, shop, open } = view;
   const own = job.choices.findLast((c) => c.kind === 'way' && c.way === way.key);
   const value = wayOf(way.key, shop.ways, new Map(own?.kind === 'way' ? [[way.key, own.value]] : []));
   const threads = view.part.features.some((f) => f.form === 'thread');
-  if (way.key !== 'severing' && !threads) return null;
+  if ((way.key === 'thread' || way.key === 'infeed') && !threads) return null;
   return (
     <Form.Select
       style={{ width: 'auto' }}
