@@ -46,7 +46,7 @@ export function finishFeed(place: Place, tool: Tool, Ra: number): Figure {
   const r = Math.max(noseOf(tool), 0.05);
   if (place.machine.feeds.length === 0)
     return figure('feed', 'feedByHand', { asked: tidy(Math.round(1000 * Math.min(0.08, feedLimit(Ra, r))) / 1000) });
-  return figure('feed', 'feedForFinish', { Ra, r, most: 0.12, feeds: place.machine.feeds });
+  return figure('feed', 'feedForFinish', { Ra, r, most: Math.min(0.12, tool.chips?.feed[1] ?? 0.12), feeds: place.machine.feeds });
 }
 
 const feedLimit = (Ra: number, r: number) => Math.sqrt((18 * Math.sqrt(3) * r * Ra) / 1000);

@@ -230,7 +230,10 @@ export function keepFindings(held: Held, holding: Holding): readonly Finding[] {
         about: held.setup,
         severity: 'caution',
         says: say`${relation.words} within ${length(relation.limit, 0.001)}: turned round here it runs out up to ${expected} TIR; ${Math.round(100 * chance.value)} of 100 chuckings are within it`,
-        why: say`dial it in a four-jaw, bored soft jaws, a collet or an arbor; or turn both in one chucking`,
+        why:
+          holding.kind === 'fourJaw'
+            ? say`dialled with more patience it comes nearer; or turn both in one chucking`
+            : say`dial it in a four-jaw, bored soft jaws, a collet or an arbor; or turn both in one chucking`,
         mends: [],
       },
     ];

@@ -122,6 +122,23 @@ describe('limits', () => {
     expect(codes(plan(job, shop))).toContain('worn-tip');
   });
 
+  it('an edge that would be past half of its life is indexed before a finishing cut (common practice)', () => {
+    const rows = [row('a', '20 h7', '280'), row('b', '24 h7', '280')];
+    const fast = (step: string): Choice => ({ kind: 'data', id: `d-${step.slice(-1)}`, step, speed: 1000, feed: 0.05 });
+    const choices: Choice[] = [
+      hold({ support: [{ item: 'live-centre' }] }),
+      { kind: 'way', id: 'w', way: 'edge', value: 'carbide' },
+      fast('finish-turn@a'),
+      fast('finish-turn@b'),
+    ];
+    const job = jobOf(rows, { choices }, { material: 'stainless-316' });
+    const steps = plan(job, shop).routes[0]?.setups[0]?.steps ?? [];
+    const index = steps.findIndex((s) => s.verb === 'index');
+    expect(index).toBeGreaterThan(0);
+    expect(steps[index + 1]?.verb).toBe('finish-turn');
+    expect(steps[index + 1]?.tool).toBe(steps[index]?.tool);
+  });
+
   it('a rack that is too short for all pieces is told, and which bars they come out of', () => {
     const made = plan(jobOf([row('a', '20', '150'), row('b', '25', '50')], { pieces: 20 }), shop);
     expect(says(made, 'bar-not-enough')).toMatch(/for \d+ of 20 pieces/);

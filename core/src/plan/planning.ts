@@ -66,6 +66,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     chosen,
     findings,
     toGet: [],
+    wear: new Map(),
     ...(started && { started }),
   };
   const across = mmOf(bar.across);

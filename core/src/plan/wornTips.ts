@@ -17,18 +17,16 @@ export function wornTips(job: Job, route: Route, shop: Shop): readonly Finding[]
     tools.set(step.tool, tool);
   }
   return [...tools].flatMap(([id, { wear, finishes }]): readonly Finding[] => {
-    if (!finishes || wear * job.pieces <= FRESH) return [];
-    const pieces = Math.max(0, Math.floor(FRESH / wear));
+    // one that does not last a piece is indexed in its route
+    if (!finishes || wear > FRESH || wear * job.pieces <= FRESH) return [];
+    const pieces = Math.floor(FRESH / wear);
     const name = shop.tools.find((t) => t.id === id)?.name ?? id;
     return [
       {
         code: 'worn-tip',
         about: finishes.id,
-        severity: pieces === 0 ? 'caution' : 'note',
-        says:
-          pieces === 0
-            ? say`${name} is past half the life of its edge before this finishing cut`
-            : say`${name} is past half the life of its edge after ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
+        severity: 'note',
+        says: say`${name} is past half the life of its edge after ${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`,
         why: say`index or hone it before a finishing cut, not after: a worn edge pushes, and sizes drift`,
         mends: [],
       },

@@ -2,7 +2,7 @@ import type { Bar, Job, Machine, Shop, Tool } from '../document';
 import type { Feature, Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
 import type { StartedPiece, Support } from '../holding';
-import type { Place } from '../cutting';
+import { minutesInCut, type Place } from '../cutting';
 import { type Figure, figure, say, type Sentence, spindleSpeed } from '../quantity';
 import { area, combine, type Region } from '../stock';
 import { toolOf, wayOf } from '../shop';
@@ -37,6 +37,8 @@ export interface Context {
   readonly chosen: Chosen;
   /** the piece that is worked on where it is no fresh bar */
   readonly started?: StartedPiece;
+  /** share of the life of its edge that each tool has used up on this piece */
+  readonly wear: Map<string, number>;
   readonly findings: Finding[];
   readonly toGet: ToGet[];
 }
@@ -105,6 +107,8 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
     after,
   });
   setup.stock = after;
+  const life = figures['life']?.value;
+  if (parts.tool && life !== undefined) ctx.wear.set(parts.tool.id, (ctx.wear.get(parts.tool.id) ?? 0) + minutesInCut(figures['minutes']) / life);
   checkSpeed(ctx, setup, id, figures['speed']);
 }
 

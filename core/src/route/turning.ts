@@ -3,22 +3,25 @@ import {
   edgeOf,
   faceDepth,
   finishFeed,
+  FRESH,
   leastFeed,
   type Limited,
   limitedAt,
   loadOf,
+  minutesInCut,
   roughAsked,
   roughFeeds,
   speedFor,
   usesOf,
 } from '../cutting';
+import type { Tool } from '../document';
 import type { Feature } from '../drawing';
+import type { Reason } from '../finding';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
 import { combine, turned } from '../stock';
 import { cornerKept } from './shapes';
-import type { Reason } from '../finding';
-import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
+import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
 import { choiceId } from './choices';
 import { springOf, weakestIn } from './spring';
 
@@ -203,7 +206,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   }
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', limits.nominal + 2 * allowance));
   const feed = data(ctx, id, 'feed', finishFeed(setup.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
-  rubs(ctx, id, feed.value);
+  rubs(ctx, id, feed.value, tool);
   const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
   const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
   const minutes = figure('time', 'minutes', {
@@ -214,6 +217,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     n: speed.value,
     handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
   });
+  if (two) freshEdge(ctx, setup, feature, tool, minutes, edgeOf(setup.place, tool, limits.nominal, speed.value, minutes).life.value);
   const give = springOf(ctx, setup, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });
   if (give && give.spring.value > (setup.weakest?.spring.spring.value ?? 0)) setup.weakest = { step: id, spring: give };
   if (give && 2 * give.spring.value > limits.max - limits.min)
@@ -252,9 +256,39 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   });
 }
 
+/** No worn edge finishes anything: one that would be past half of its life is indexed first. @source worn-tip, common practice */
+function freshEdge(ctx: Context, setup: SetupDraft, feature: Feature, tool: Tool, minutes: Figure, life: number): void {
+  const used = ctx.wear.get(tool.id) ?? 0;
+  if (used + minutesInCut(minutes) / life <= FRESH || used === 0) return;
+  addStep(ctx, setup, {
+    verb: 'index',
+    about: feature.id,
+    tool,
+    says: say`${tool.name}, before its finishing cut`,
+    because: [
+      reason(
+        'worn-tip',
+        say`it has cut away ${Math.round(100 * used)} % of the life of its edge on this piece: a worn one pushes, and the size drifts`,
+        feature.id,
+      ),
+    ],
+    figures: { minutes: byHand(tool.grade === 'hss' ? 3 : 1) },
+  });
+  ctx.wear.set(tool.id, 0);
+}
+
 /** A finish that wants a finer feed than this material takes without rubbing. @source austenitic-feed, common practice */
-function rubs(ctx: Context, id: string, feed: number): void {
+function rubs(ctx: Context, id: string, feed: number, tool: Tool): void {
   const least = leastFeed(ctx.material);
+  if (tool.chips && feed < tool.chips.feed[0] - 1e-9)
+    ctx.findings.push({
+      code: 'strings',
+      about: id,
+      severity: 'note',
+      says: say`the finish wants a feed of ${length(feed, 0.001)}; ${tool.name} breaks its chips from ${length(tool.chips.feed[0], 0.001)}`,
+      why: say`expect a string: stop and clear it with a hook, or take a finer nose`,
+      mends: [],
+    });
   if (feed >= least - 1e-9) return;
   ctx.findings.push({
     code: 'limits-exclude',

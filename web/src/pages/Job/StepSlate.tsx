@@ -73,7 +73,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           twist
         </Big>
       )}
-      {force && !power && (
+      {force && (!power || torque) && (
         <Big figure={force} units={units} size="mid">
           push
         </Big>
