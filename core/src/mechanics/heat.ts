@@ -33,7 +33,7 @@ export const cooledTo = (from: number, room: number, constant: number, seconds: 
 /** Seconds from one temperature to another. @throws RangeError where the surroundings never bring it there */
 export function coolingTime(from: number, to: number, room: number, constant: number): number {
   const [now, wanted] = [from - room, to - room];
-  if (now === wanted || (Math.abs(now) <= Math.abs(wanted) && Math.sign(now) === Math.sign(wanted))) return 0;
+  if (Math.abs(now) <= Math.abs(wanted) && now * wanted >= 0) return 0;
   if (wanted === 0 || !(now / wanted > 1)) throw new RangeError(`${from} to ${to} degrees in a room of ${room}`);
   return constant * Math.log(now / wanted);
 }

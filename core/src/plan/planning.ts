@@ -218,6 +218,7 @@ function routeOf(job: Job, bar: Route['bar'], runouts: Route['runouts'], setups:
   const minutesOf = (step: (typeof steps)[number]) => step.figures['minutes']?.value ?? 0;
   const minutes = figure('time', 'totalMinutes', { minutes: steps.map(minutesOf) });
   const risk = figure('cost', 'risk', { fine: steps.filter((s) => s.gauge !== undefined && s.verb === 'finish-turn').length });
+  const changes = figure('count', 'toolChanges', { count: setups.reduce((sum, s) => sum + changesIn(s), 0) });
   let before = 0;
   const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) =>
     steps.map((step) => {
@@ -241,11 +242,18 @@ function routeOf(job: Job, bar: Route['bar'], runouts: Route['runouts'], setups:
       minutes,
       all: figure('time', 'forPieces', { minutes: minutes.value, pieces: job.pieces }),
       risk,
-      total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value }),
+      changes,
+      total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value, changes: changes.value }),
     },
     differs: say`end A first, then turned round`,
     schedule,
   };
+}
+
+/** How often another tool is taken in a setup. */
+function changesIn(setup: Setup): number {
+  const tools = setup.steps.flatMap((s) => (s.tool === undefined ? [] : [s.tool]));
+  return tools.filter((t, i) => t !== tools[i - 1]).length;
 }
 
 /** Choices whose target is gone: told, with a fix, never dropped unseen. */
@@ -261,6 +269,7 @@ function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
     if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
     if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
     if (c.kind === 'method') return rows.has(c.of) || c.of === 'left' || c.of === 'right' ? undefined : `row ${c.of}`;
+    if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));
     if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
     return undefined;
   };

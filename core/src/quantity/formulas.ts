@@ -330,11 +330,18 @@ export const formulas = {
     ({ fine }) => 2 * fine,
   ),
   totalCost: define(
-    'minutes + risk',
+    'minutes + risk + half a minute for each tool change',
     'weights of the shop, common practice',
-    { minutes: ['time', 'minutes'], risk: ['cost', 'risk'] },
-    ({ minutes, risk }) => minutes + risk,
+    { minutes: ['time', 'minutes'], risk: ['cost', 'risk'], changes: ['count', 'tool changes'] },
+    ({ minutes, risk, changes }) => minutes + risk + 0.5 * changes,
   ),
+  moreMinutes: define(
+    'cost of the other way - cost of the one in hand',
+    'weights of the shop, common practice',
+    { other: ['cost', 'the other way'], now: ['cost', 'the one in hand'] },
+    ({ other, now }) => tidy(other - now),
+  ),
+  toolChanges: define('times that another tool is taken in a setup', 'counted in the route', { count: ['count', 'changes'] }, ({ count }) => count),
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(
     'finished size + allowance for finishing, both sides',

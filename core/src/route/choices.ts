@@ -12,6 +12,8 @@ export interface Chosen {
   readonly data: ReadonlyMap<string, Of<'data'>>;
   readonly ways: ReadonlyMap<string, string>;
   readonly ownSteps: readonly Of<'ownStep'>[];
+  /** pairs of steps: the one before the other */
+  readonly order: readonly (readonly [string, string])[];
 }
 
 export function chosenIn(job: Job): Chosen {
@@ -21,6 +23,7 @@ export function chosenIn(job: Job): Chosen {
   const data = new Map<string, Of<'data'>>();
   const ways = new Map<string, string>();
   const ownSteps: Of<'ownStep'>[] = [];
+  const order: (readonly [string, string])[] = [];
   for (const choice of job.choices) {
     if (choice.kind === 'hold') hold.set(choice.setup, choice);
     else if (choice.kind === 'method') method.set(choice.of, choice);
@@ -28,8 +31,9 @@ export function chosenIn(job: Job): Chosen {
     else if (choice.kind === 'data') data.set(choice.step, choice);
     else if (choice.kind === 'way') ways.set(choice.way, choice.value);
     else if (choice.kind === 'ownStep') ownSteps.push(choice);
+    else if (choice.kind === 'order') choice.steps.slice(1).forEach((step, i) => order.push([choice.steps[i] ?? '', step]));
   }
-  return { hold, method, use, data, ways, ownSteps };
+  return { hold, method, use, data, ways, ownSteps, order };
 }
 
 /** A computed figure, unless a person chose another value: a choice equal to what is computed leaves its formula standing. */

@@ -7,11 +7,11 @@ import type { Route } from './types';
 const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as const });
 
 /**
- * A whole route written as choices, keeping the job's own ways, own steps and overrules: planning with them gives the
+ * A whole route written as choices, keeping the job's own ways, own steps, orders and overrules: planning with them gives the
  * same route. Taking an alternative and giving out to the Bench both go through this.
  */
 export function choicesOf(route: Route, job: Job): readonly Choice[] {
-  const own = job.choices.filter((c) => c.kind === 'way' || c.kind === 'ownStep' || c.kind === 'overrule');
+  const own = job.choices.filter((c) => c.kind === 'way' || c.kind === 'ownStep' || c.kind === 'overrule' || c.kind === 'order');
   const methods = chosenIn(job).method;
   // a piece already started is no choice: the job itself says so
   const made: Choice[] = route.bar.id === STARTED ? [] : [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];

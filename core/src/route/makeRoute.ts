@@ -7,7 +7,9 @@ import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
 import { makeHole } from './bores';
 import { centreDrill } from './holes';
-import { awaySteps, detailSteps, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
+import { type Block, bestOrder, edgesOf } from './order';
+import type { SetupFacts } from './rules';
+import { awaySteps, detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
 import { coolDown } from './cool';
 import { bentLineOf } from './spring';
@@ -20,6 +22,9 @@ import type { Setup, Step } from './types';
 
 /** @source bar-whip, common practice */
 const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
+
+/** A piece of work that stays together; what it cuts depends on the stock as it finds it. */
+type Work = () => void;
 
 interface Making {
   readonly ctx: Context;
@@ -38,42 +43,53 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === 'right');
   const hole = ctx.part.features.find((f) => f.side === 'right');
-  addStep(ctx, draft, {
-    verb: 'load',
-    about: 'right',
-    says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
-    because: [
-      ctx.started
-        ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(ctx.part.length)}`, 'bar')
-        : reason(
-            'bar-length',
-            say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`,
-            'bar',
-          ),
-      ...held.because,
-    ],
-    cautions: sheet.behind ? [WHIPS] : [],
-    figures: { minutes: byHand(1.5) },
-  });
-  if (sheet.faceA > 0) faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
   const opening = { z: 0, widest: rows[0]?.nearDiameter.nominal ?? barDiameter, hole: hole !== undefined };
-  openEnd(ctx, draft, held, opening);
-  turnRows(making, draft, mine, barDiameter, 0, sheet.surfaceStays);
-  for (const neck of rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f))) cutNeck(ctx, draft, neck, rows);
-  finishEdges(making, draft, mine, rows);
-  shapeRows(
-    making,
-    draft,
-    rows.filter((f) => making.reach[f.id] !== 'left'),
-  );
-  holeAfterTurning(ctx, draft, held, opening);
   const last = rows.at(-1);
   const widest = last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal / 2 : barDiameter / 2;
-  if (last && making.reach[last.id] === 'right' && sheet.severs && making.severing.method === 'part') {
-    chamferInner(ctx, draft, last, backGroove(edge, making.severing.width, widest - (last.chamferFar ?? 0) - sheet.faceB - 1));
-  }
-  releaseCheck(ctx, draft);
-  if (sheet.severs) sever(ctx, draft, making.severing, edge, barDiameter / 2);
+  const parts = sheet.severs && making.severing.method === 'part';
+  const works: Work[] = [
+    () => {
+      addStep(ctx, draft, {
+        verb: 'load',
+        about: 'right',
+        says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
+        because: [
+          ctx.started
+            ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(ctx.part.length)}`, 'bar')
+            : reason(
+                'bar-length',
+                say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`,
+                'bar',
+              ),
+          ...held.because,
+        ],
+        cautions: sheet.behind ? [WHIPS] : [],
+        figures: { minutes: byHand(1.5) },
+      });
+    },
+    () => {
+      if (sheet.faceA > 0) faceEnd(ctx, draft, 0, sheet.faceA, barDiameter, 'first');
+    },
+    ...openEnd(ctx, draft, held, opening),
+    ...turnRows(making, draft, mine, 0, sheet.surfaceStays),
+    ...rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f)).map((neck) => () => cutNeck(ctx, draft, neck, rows)),
+    ...finishEdges(making, draft, mine, rows),
+    ...shapeRows(
+      making,
+      draft,
+      rows.filter((f) => making.reach[f.id] !== 'left'),
+    ),
+    ...holeAfterTurning(ctx, draft, held, opening),
+    () => {
+      if (last && making.reach[last.id] === 'right' && parts)
+        chamferInner(ctx, draft, last, backGroove(edge, making.severing.width, widest - (last.chamferFar ?? 0) - sheet.faceB - 1));
+    },
+    () => releaseCheck(ctx, draft),
+    () => {
+      if (sheet.severs) sever(ctx, draft, making.severing, edge, barDiameter / 2);
+    },
+  ];
+  inBestOrder(ctx, draft, held, works, parts && last ? `${last.id}.far` : undefined);
   return setupOf(making, draft, held, sheet.grip, sheet.stickOut, [jaws, jaws - sheet.grip.value], stock);
 }
 
@@ -87,29 +103,45 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   const mine = rows.filter((f) => making.reach[f.id] === 'left');
   const hole = ctx.part.features.find((f) => f.side === 'left');
   const barDiameter = mmOf(ctx.bar.across);
-  addStep(ctx, draft, {
-    verb: 'turn-round',
-    about: 'left',
-    says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
-    because: [
-      reason('moved-is-lost', say`dial it on the finished diameter; zero is now face B`, 'left'),
-      ...held.because,
-      reason('seat-first', say`press the work back so that it seats square, then tighten`, 'left'),
-    ],
-    figures: { minutes: byHand(2.5) },
-  });
   const last = rows.at(-1);
-  if (sheet.faceB > 0)
-    faceEnd(ctx, draft, -ctx.part.length, sheet.faceB, last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter, 'length');
   const opening = { z: -ctx.part.length, widest: last?.nearDiameter.nominal ?? barDiameter, hole: hole !== undefined };
-  openEnd(ctx, draft, held, opening);
-  turnRows(making, draft, mine, barDiameter, -ctx.part.length, false);
-  finishEdges(making, draft, mine, rows);
-  shapeRows(making, draft, mine);
-  holeAfterTurning(ctx, draft, held, opening);
-  if (last && making.reach[last.id] === 'right' && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
-  awaySteps(ctx, draft);
-  releaseCheck(ctx, draft);
+  const works: Work[] = [
+    () => {
+      addStep(ctx, draft, {
+        verb: 'turn-round',
+        about: 'left',
+        says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
+        because: [
+          reason('moved-is-lost', say`dial it on the finished diameter; zero is now face B`, 'left'),
+          ...held.because,
+          reason('seat-first', say`press the work back so that it seats square, then tighten`, 'left'),
+        ],
+        figures: { minutes: byHand(2.5) },
+      });
+    },
+    () => {
+      if (sheet.faceB > 0)
+        faceEnd(
+          ctx,
+          draft,
+          -ctx.part.length,
+          sheet.faceB,
+          last && making.reach[last.id] === 'right' ? last.nearDiameter.nominal : barDiameter,
+          'length',
+        );
+    },
+    ...openEnd(ctx, draft, held, opening),
+    ...turnRows(making, draft, mine, -ctx.part.length, false),
+    ...finishEdges(making, draft, mine, rows),
+    ...shapeRows(making, draft, mine),
+    ...holeAfterTurning(ctx, draft, held, opening),
+    () => {
+      if (last && making.reach[last.id] === 'right' && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
+    },
+    () => awaySteps(ctx, draft),
+    () => releaseCheck(ctx, draft),
+  ];
+  inBestOrder(ctx, draft, held, works);
   const face = gripping.z;
   return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece);
 }
@@ -123,17 +155,14 @@ interface Opening {
   readonly hole: boolean;
 }
 
-function openEnd(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): void {
+function openEnd(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): readonly Work[] {
   const { centre, steady } = supportsIn(held);
-  if (!centre) {
-    if (!hole) drawnCentre(ctx, draft, z);
-    else if (!steady) {
-      centreDrill(ctx, draft, z, widest, 'drill');
-      makeHole(ctx, draft);
-    }
-    return;
-  }
-  centreDrill(ctx, draft, z, widest, 'support');
+  if (centre) return [() => centreDrill(ctx, draft, z, widest, 'support'), () => centreUp(ctx, draft, held)];
+  if (!hole) return [() => drawnCentre(ctx, draft, z)];
+  return steady ? [] : [() => centreDrill(ctx, draft, z, widest, 'drill'), () => makeHole(ctx, draft)];
+}
+
+function centreUp(ctx: Context, draft: SetupDraft, held: HoldingChoice): void {
   addStep(ctx, draft, {
     verb: 'support',
     about: draft.end,
@@ -149,74 +178,78 @@ function openEnd(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, wide
 }
 
 /** A hole that waits until the outside is turned: the centre is withdrawn for it, or a steady set up. */
-function holeAfterTurning(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): void {
+function holeAfterTurning(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): readonly Work[] {
   const { centre, steady } = supportsIn(held);
-  if (!hole) return;
-  if (centre) {
-    addStep(ctx, draft, {
-      verb: 'withdraw',
-      about: draft.end,
-      says: say`tailstock clear for the drill`,
-      because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, draft.end)],
-      figures: { minutes: byHand(0.5) },
-    });
-    makeHole(ctx, draft);
-  } else if (steady) {
-    steadyUp(ctx, draft, steady);
-    centreDrill(ctx, draft, z, widest, 'drill');
-    makeHole(ctx, draft);
-  }
+  if (!hole) return [];
+  if (centre)
+    return [
+      () =>
+        addStep(ctx, draft, {
+          verb: 'withdraw',
+          about: draft.end,
+          says: say`tailstock clear for the drill`,
+          because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, draft.end)],
+          figures: { minutes: byHand(0.5) },
+        }),
+      () => makeHole(ctx, draft),
+    ];
+  return steady ? [() => steadyUp(ctx, draft, steady), () => centreDrill(ctx, draft, z, widest, 'drill'), () => makeHole(ctx, draft)] : [];
 }
 
-function turnRows(making: Making, draft: SetupDraft, rows: readonly Feature[], from: number, face: number, surfaceStays: boolean): void {
+function turnRows(making: Making, draft: SetupDraft, rows: readonly Feature[], face: number, surfaceStays: boolean): readonly Work[] {
   const { ctx } = making;
-  const mine = rows.filter((f) => !madeAlready(ctx, f));
-  const bigFirst = mine.toSorted(
-    (a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)),
-  );
+  const bigFirst = rows
+    .filter((f) => !madeAlready(ctx, f))
+    .toSorted((a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(draft.end) * (innerOf(b, draft.end) - innerOf(a, draft.end)));
   // a knurl rises from its blank: the drawn surface is too large for it
   const asBar = (f: Feature) => surfaceStays && Math.abs(f.nearDiameter.nominal - mmOf(ctx.bar.across)) < 0.02 && knurlUnder(ctx, f) === 0;
-  let standing = from;
-  let done: Feature | undefined;
-  for (const row of bigFirst) {
-    if (asBar(row) || (done && Math.abs(done.nearDiameter.nominal - row.nearDiameter.nominal) < 1e-9)) continue;
-    // a piece already started may stand lower here
-    const stands = ctx.started ? 2 * outsideOf(draft.stock, innerOf(row, draft.end), face).most : standing;
-    standing = roughTurn(ctx, draft, row, Math.min(standing, stands), face);
-    done = row;
-  }
   const turnedRows = bigFirst.filter((f) => !asBar(f));
-  if (turnedRows.some((f) => f.nearDiameter.from !== 'general' && f.nearDiameter.max - f.nearDiameter.min <= 0.03)) {
-    const finest = turnedRows.filter((f) => f.nearDiameter.from !== 'general').toSorted((a, b) => widthOf(a) - widthOf(b))[0];
-    if (finest) coolDown(ctx, draft, finest);
-  }
-  for (const row of turnedRows) if (!isShaped(row)) finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : knurlUnder(ctx, row));
+  const fine = turnedRows.filter((f) => f.nearDiameter.from !== 'general').toSorted((a, b) => widthOf(a) - widthOf(b));
+  const finest = fine.find((f) => widthOf(f) <= 0.03);
+  return [
+    // as it stands where the row is: what was roughed before, or a piece already started, may stand lower than the bar
+    ...turnedRows.map((row) => () => {
+      roughTurn(ctx, draft, row, 2 * outsideOf(draft.stock, innerOf(row, draft.end), face).most, face);
+    }),
+    ...(finest ? [() => coolDown(ctx, draft, finest)] : []),
+    ...turnedRows
+      .filter((row) => !isShaped(row))
+      .map((row) => () => finishTurn(ctx, draft, row, dieFor(ctx, row) ? 0.1 * pitchOf(row) : knurlUnder(ctx, row))),
+  ];
 }
 
 const widthOf = (f: Feature) => f.nearDiameter.max - f.nearDiameter.min;
 
 const madeAlready = ({ started }: Context, row: Feature): boolean => started !== undefined && alreadyMade(row, started);
 
-function finishEdges(making: Making, draft: SetupDraft, mine: readonly Feature[], rows: readonly Feature[]): void {
+function finishEdges(making: Making, draft: SetupDraft, mine: readonly Feature[], rows: readonly Feature[]): readonly Work[] {
   const { ctx } = making;
-  for (const row of mine) chamferMouth(ctx, draft, row);
-  for (const row of mine) {
-    const behind = rows.find((f) => Math.abs(mouthOf(f, draft.end) - innerOf(row, draft.end)) < 1e-6);
-    if (behind && making.reach[behind.id] === 'neck') chamferInner(ctx, draft, row, []);
-    if (row.form !== 'thread' || madeAlready(ctx, row)) continue;
-    const relief = draft.end === 'right' ? row.edgeFar : row.edgeNear;
-    if (relief.kind === 'threadUndercut') undercut(ctx, draft, row, pitchOf(row));
-    cutThread(ctx, draft, row);
-  }
+  return [
+    ...mine.map((row) => () => chamferMouth(ctx, draft, row)),
+    ...mine.flatMap((row): readonly Work[] => {
+      const behind = rows.find((f) => Math.abs(mouthOf(f, draft.end) - innerOf(row, draft.end)) < 1e-6);
+      const inner: readonly Work[] = behind && making.reach[behind.id] === 'neck' ? [() => chamferInner(ctx, draft, row, [])] : [];
+      if (row.form !== 'thread' || madeAlready(ctx, row)) return inner;
+      const relief = draft.end === 'right' ? row.edgeFar : row.edgeNear;
+      return [
+        ...inner,
+        ...(relief.kind === 'threadUndercut' ? [() => undercut(ctx, draft, row, pitchOf(row))] : []),
+        () => cutThread(ctx, draft, row),
+      ];
+    }),
+  ];
 }
 
 /** What the envelope and 45 degree chamfers do not finish: tapers, arcs, radii, reliefs, grooves, knurls; in holes their grooves. */
-function shapeRows(making: Making, draft: SetupDraft, mine: readonly Feature[]): void {
+function shapeRows(making: Making, draft: SetupDraft, mine: readonly Feature[]): readonly Work[] {
   const { ctx } = making;
   const drawn = ctx.part.features.filter((f) => mine.some((m) => m.id === f.id));
-  for (const row of drawn) if (isShaped(row)) shapeRow(ctx, draft, row);
-  for (const row of drawn) shapeEdges(ctx, draft, row);
-  detailSteps(ctx, draft, [...drawn, ...ctx.part.features.filter((f) => f.side === draft.end)]);
+  const all = [...drawn, ...ctx.part.features.filter((f) => f.side === draft.end)];
+  return [
+    ...drawn.filter(isShaped).map((row) => () => shapeRow(ctx, draft, row)),
+    ...drawn.map((row) => () => shapeEdges(ctx, draft, row)),
+    ...detailsOf(ctx, draft, all).map((detail) => () => detailStep(ctx, draft, all, detail)),
+  ];
 }
 
 /** A row between two larger ones: plunged with the blade, side by side. */
@@ -258,6 +291,55 @@ function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: readonly F
     },
     sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
   });
+}
+
+/** How a setup stands between two pieces of work, so that it can be taken up again from there. */
+interface Standing {
+  readonly steps: number;
+  readonly stock: Region;
+  readonly findings: number;
+  readonly toGet: number;
+  readonly wear: ReadonlyMap<string, number>;
+  readonly weakest: SetupDraft['weakest'];
+}
+
+const standing = (ctx: Context, draft: SetupDraft): Standing => ({
+  steps: draft.steps.length,
+  stock: draft.stock,
+  findings: ctx.findings.length,
+  toGet: ctx.toGet.length,
+  wear: new Map(ctx.wear),
+  weakest: draft.weakest,
+});
+
+function takeUpFrom(ctx: Context, draft: SetupDraft, at: Standing): void {
+  draft.steps.length = at.steps;
+  draft.stock = at.stock;
+  if (at.weakest) draft.weakest = at.weakest;
+  else delete draft.weakest;
+  ctx.findings.length = at.findings;
+  ctx.toGet.length = at.toGet;
+  ctx.wear.clear();
+  for (const [tool, share] of at.wear) ctx.wear.set(tool, share);
+}
+
+/** Makes the steps in the order given; where another order inside the rules saves tool changes, or a person asked for one, makes again what differs. */
+function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice, works: readonly Work[], backEdge?: string): void {
+  const made = works.map((work) => {
+    const from = standing(ctx, draft);
+    work();
+    return { work, from, steps: draft.steps.slice(from.steps) };
+  });
+  const kept = made.filter((m) => m.steps.length > 0);
+  const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
+  const { centre, steady } = supportsIn(held);
+  const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
+  const { order } = bestOrder(blocks, edgesOf(blocks, facts, ctx.chosen.order));
+  const first = order.findIndex((b, i) => b !== i);
+  const from = kept[first]?.from;
+  if (!from) return;
+  takeUpFrom(ctx, draft, from);
+  for (const at of order.slice(first)) kept[at]?.work();
 }
 
 /** The support of a holding by what it does. */

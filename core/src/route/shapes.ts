@@ -167,37 +167,37 @@ const isGroove = (kind: PartDetail['kind']) => kind === 'groove' || kind === 'ri
 const away = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
 
 /** Grooves and knurls of the rows that this setup turned, and what is cut in its end face. */
-export function detailSteps(ctx: Context, setup: SetupDraft, rows: readonly Feature[]): void {
-  const mine = ctx.part.details.filter((d) => d.on === setup.end || rows.some((r) => r.id === d.on));
-  for (const detail of mine) {
-    const row = rows.find((r) => r.id === detail.on);
-    const surface = row ? row.nearDiameter.nominal / 2 : 0;
-    const bottom = (detail.diameter?.nominal ?? 0) / 2;
-    if (isGroove(detail.kind)) {
-      const inside = row !== undefined && row.side !== 'outside';
-      const face = detail.kind === 'faceGroove';
-      const depth = detail.depth ?? 0;
-      const into = inward(setup.end);
-      const window: readonly [number, number, number, number] = face
-        ? [detail.near, detail.near + into * depth, bottom - (detail.width ?? 0), bottom]
-        : inside
-          ? [detail.near, detail.far, surface - 0.5, bottom]
-          : [detail.near, detail.far, bottom, surface + 0.5];
-      cutWindow(ctx, setup, {
-        verb: 'groove',
-        about: detail.id,
-        says: detail.says,
-        why: reason('tool-width', say`${detailWords[detail.kind]}: the blade’s edge touched on the face, then moved`, detail.id),
-        kind: 'groove',
-        work: 'part',
-        words: say`grooving tool up to ${length(detail.width ?? 0)}`,
-        at: 2 * Math.max(surface, bottom),
-        minutes: 1.5,
-        sweeps: spareIn(ctx, ...window),
-      });
-    }
-    if (detail.kind === 'knurl' && row) knurl(ctx, setup, row, detail);
+export const detailsOf = (ctx: Context, setup: SetupDraft, rows: readonly Feature[]): readonly PartDetail[] =>
+  ctx.part.details.filter((d) => d.on === setup.end || rows.some((r) => r.id === d.on));
+
+export function detailStep(ctx: Context, setup: SetupDraft, rows: readonly Feature[], detail: PartDetail): void {
+  const row = rows.find((r) => r.id === detail.on);
+  const surface = row ? row.nearDiameter.nominal / 2 : 0;
+  const bottom = (detail.diameter?.nominal ?? 0) / 2;
+  if (isGroove(detail.kind)) {
+    const inside = row !== undefined && row.side !== 'outside';
+    const face = detail.kind === 'faceGroove';
+    const depth = detail.depth ?? 0;
+    const into = inward(setup.end);
+    const window: readonly [number, number, number, number] = face
+      ? [detail.near, detail.near + into * depth, bottom - (detail.width ?? 0), bottom]
+      : inside
+        ? [detail.near, detail.far, surface - 0.5, bottom]
+        : [detail.near, detail.far, bottom, surface + 0.5];
+    cutWindow(ctx, setup, {
+      verb: 'groove',
+      about: detail.id,
+      says: detail.says,
+      why: reason('tool-width', say`${detailWords[detail.kind]}: the blade’s edge touched on the face, then moved`, detail.id),
+      kind: 'groove',
+      work: 'part',
+      words: say`grooving tool up to ${length(detail.width ?? 0)}`,
+      at: 2 * Math.max(surface, bottom),
+      minutes: 1.5,
+      sweeps: spareIn(ctx, ...window),
+    });
   }
+  if (detail.kind === 'knurl' && row) knurl(ctx, setup, row, detail);
 }
 
 /** How far under its finished size a row is turned that is knurled from end to end, mm on diameter. @source knurl-blank, common practice */

@@ -71,7 +71,13 @@ export interface Route {
     readonly chance: Figure;
   }[];
   readonly setups: readonly Setup[];
-  readonly cost: { readonly minutes: Figure; /** of all pieces */ readonly all: Figure; readonly risk: Figure; readonly total: Figure };
+  readonly cost: {
+    readonly minutes: Figure;
+    /** of tools, in all setups */ readonly changes: Figure;
+    /** of all pieces */ readonly all: Figure;
+    readonly risk: Figure;
+    readonly total: Figure;
+  };
   readonly differs: Sentence;
   readonly schedule: readonly {
     readonly piece: number;

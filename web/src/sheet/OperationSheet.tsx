@@ -11,6 +11,8 @@ interface Props {
   readonly onChoose?: (step: string) => void;
   readonly nameOf: (id: string) => string;
   readonly stamps?: boolean;
+  /** Alt and an arrow on a line: change places with its neighbour */
+  readonly onMove?: (step: string, by: 1 | -1) => void;
 }
 
 /** The operation sheet: setups as headed blocks, a line an operation. */
@@ -62,6 +64,7 @@ function Line({
   units,
   chosen,
   onChoose,
+  onMove,
   stamps = true,
 }: Props & { readonly step: Step; readonly n: number; readonly turned: boolean }) {
   const { speed, feed, passes, depth, minutes } = step.figures;
@@ -77,7 +80,10 @@ function Line({
         tabIndex: 0,
         onClick: () => onChoose(step.id),
         onKeyDown: (e: React.KeyboardEvent) => {
-          if (e.key === 'Enter' || e.key === ' ') {
+          if (onMove && e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
+            e.preventDefault();
+            onMove(step.id, e.key === 'ArrowUp' ? -1 : 1);
+          } else if (e.key === 'Enter' || e.key === ' ') {
             e.preventDefault();
             onChoose(step.id);
           }

@@ -1,4 +1,4 @@
-import { type Job, type Plan, planning, type Shop } from '@obra/core';
+import { type Alternative, alternatives, type Job, type Plan, plan, planning, type Shop } from '@obra/core';
 import * as Comlink from 'comlink';
 
 let newest = 0;
@@ -16,6 +16,10 @@ const planner = {
       await new Promise((resume) => setTimeout(resume, 0));
       if (question < newest) return;
     }
+  },
+  /** Whole other ways; asked for only when somebody looks at them. */
+  alternatives(job: Job, shop: Shop): readonly Alternative[] {
+    return alternatives(job, shop, plan(job, shop));
   },
 };
 

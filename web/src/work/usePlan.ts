@@ -1,4 +1,4 @@
-import type { Job, Plan, Shop } from '@obra/core';
+import type { Alternative, Job, Plan, Shop } from '@obra/core';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';
@@ -40,6 +40,12 @@ async function ask(key: string, job: Job, shop: Shop): Promise<void> {
   } catch (cause) {
     if (mine === question && latest) asking.get(key)?.(null, { plan: latest, job, shop, last: true, failed: String(cause) });
   }
+}
+
+/** Whole other ways of making this job, from the same worker. */
+export async function askAlternatives(job: Job, shop: Shop): Promise<readonly Alternative[]> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.alternatives(job, shop);
 }
 
 export interface Planned {

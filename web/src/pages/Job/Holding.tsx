@@ -33,7 +33,7 @@ export function Holding({ view }: { readonly view: JobView }) {
   const others = can.filter((o) => !first.includes(o));
   return (
     <div className="work">
-      <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">
+      <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate" tabIndex={0}>
         {route && setup ? (
           <>
             <h2>{route.bar.id === STARTED ? 'The piece as it is' : 'Saw or pull out'}</h2>

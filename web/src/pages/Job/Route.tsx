@@ -1,8 +1,11 @@
-import { type Choice, type Edit, type Way, ways, wayOf, writeMinutes, writeSentence } from '@obra/core';
+import { type Choice, type Edit, mayMove, type Way, ways, wayOf, writeMinutes, writeSentence } from '@obra/core';
+import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { newId } from '../../data/ids';
 import { OperationSheet } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
+import { OtherWays } from './OtherWays';
 import { StepSlate } from './StepSlate';
 import type { JobView } from './view';
 
@@ -12,9 +15,29 @@ export function Route({ view }: { readonly view: JobView }) {
   const route = plan?.routes[0];
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
   const { findings } = view;
+  const [told, setTold] = useState<string>();
+  /** A line changes places with its neighbour, unless a rule forbids it: then the rule is said at once. */
+  const moveStep = (id: string, by: 1 | -1) => {
+    if (!route) return;
+    if (job.issue) {
+      setTold('The job is given out: take it back to change its order.');
+      return;
+    }
+    const may = mayMove(route, plan.part, id, by);
+    if (!may.ok) {
+      setTold(`${writeSentence(may.says, units)}${may.rule === undefined ? '' : ` (${may.rule})`}.`);
+      return;
+    }
+    setTold(undefined);
+    const [first, then] = may.order;
+    const turned = job.choices.filter((c) => c.kind === 'order' && c.steps.length === 2 && c.steps[0] === then && c.steps[1] === first);
+    const value: Choice = { kind: 'order', id: newId(), steps: [first, then] };
+    apply([...turned.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })), { op: 'put', at: `choices/#${value.id}`, value }], 'job');
+    view.choose(id);
+  };
   return (
     <div className="work">
-      <aside className={`slate noprint ${older ? 'older' : ''}`} aria-label="Slate">
+      <aside className={`slate noprint ${older ? 'older' : ''}`} aria-label="Slate" tabIndex={0}>
         {step ? (
           <StepSlate view={view} step={step} number={steps.indexOf(step) + 1} />
         ) : (
@@ -38,7 +61,7 @@ export function Route({ view }: { readonly view: JobView }) {
           <GiveOut view={view} />
         </div>
         <details className="noprint mb-2">
-          <summary className="quiet">how else this job is made</summary>
+          <summary className="quiet">this job’s own ways of working</summary>
           <div className="d-flex gap-2 flex-wrap mt-2">
             {ways
               .filter((w) => !atOnce(w))
@@ -50,6 +73,15 @@ export function Route({ view }: { readonly view: JobView }) {
               ))}
           </div>
         </details>
+        <OtherWays view={view} />
+        {told !== undefined && (
+          <p role="status" className="told noprint">
+            {told}{' '}
+            <Button variant="link" onClick={() => setTold(undefined)}>
+              close
+            </Button>
+          </p>
+        )}
         <div className="printonly">
           <h1>{job.name}</h1>
           <p>{job.pieces} pieces. Local codes, the machine’s manual and licensed or supervised practice come first.</p>
@@ -62,6 +94,7 @@ export function Route({ view }: { readonly view: JobView }) {
               units={units}
               chosen={step?.id}
               onChoose={view.choose}
+              onMove={moveStep}
               nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
             />
             <p className="quiet mt-3">

@@ -1,4 +1,4 @@
-import { type Choice, type Step, verbs, write, writeSentence } from '@obra/core';
+import { boundsOfStep, type Choice, type Step, verbs, write, writeSentence } from '@obra/core';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Big, FigureNumber } from '../../slate';
@@ -13,6 +13,8 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
   const binds = step.because.find((r) => r.rule === 'depth');
   const why = step.because.filter((r) => r !== binds);
   const [chart, setChart] = useState(false);
+  const route = view.plan?.routes[0];
+  const stands = route ? boundsOfStep(route, view.plan.part, step.id) : {};
   return (
     <>
       <div>
@@ -121,6 +123,23 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
               </li>
             ))}
           </ul>
+        </div>
+      )}
+      {(stands.after ?? stands.before) && (
+        <div style={{ fontSize: 14 }} data-testid="stands">
+          <h2>Why here</h2>
+          {stands.after && (
+            <div>
+              after {verbs[stands.after.step.verb].toLowerCase()}: {writeSentence(stands.after.rule.says, units)}{' '}
+              <span className="quiet">({stands.after.rule.rule})</span>
+            </div>
+          )}
+          {stands.before && (
+            <div>
+              before {verbs[stands.before.step.verb].toLowerCase()}: {writeSentence(stands.before.rule.says, units)}{' '}
+              <span className="quiet">({stands.before.rule.rule})</span>
+            </div>
+          )}
         </div>
       )}
       {step.cautions.length > 0 && (

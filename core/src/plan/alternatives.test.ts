@@ -1,0 +1,35 @@
+/* Whole other ways of making a part, beside the one in hand. */
+import { writeSentence } from '../quantity';
+import { demoJob, demoShop, jobOf } from './demo.fixture';
+import { type Alternative, alternatives, plan } from './index';
+
+const shop = demoShop();
+const of = (job: ReturnType<typeof demoJob>): readonly Alternative[] => alternatives(job, shop, plan(job, shop));
+
+it('lays up to three ways beside it, each different, each taken by its choices', () => {
+  const job = jobOf('M12 x 18; 19 h7 x 25; 25 x 38');
+  const ways = of(job);
+  expect(ways.length).toBeGreaterThan(0);
+  expect(ways.length).toBeLessThanOrEqual(3);
+  expect(new Set(ways.map((w) => writeSentence(w.differs, 'mm'))).size).toBe(ways.length);
+  const now = plan(job, shop).routes[0];
+  for (const way of ways) {
+    const ids = new Set(way.choices.map((c) => c.id));
+    const taken = plan({ ...job, choices: [...job.choices.filter((c) => !ids.has(c.id)), ...way.choices] }, shop);
+    expect(taken.routes[0]).toEqual(way.route);
+    expect(way.more.value).toBeCloseTo(way.route.cost.total.value - (now?.cost.total.value ?? 0), 9);
+  }
+});
+
+it('says what each gains and costs in checks: without its centre a slender pin bends', () => {
+  const ways = of(demoJob('pintle-pin'));
+  const alone = ways.find((w) => w.route.setups[0]?.support.length === 0);
+  if (alone) expect(alone.costs.map((s) => writeSentence(s, 'mm')).join()).toMatch(/sticks out|bends/);
+  expect(ways.some((w) => w.more.value !== 0)).toBe(true);
+});
+
+it('a part that is given out has none: the Bench works from what was issued', () => {
+  const job = demoJob('sheave-axle');
+  const made = plan(job, shop);
+  expect(alternatives({ ...job, issue: { at: '2026-11-25T12:00:00Z', app: 't', choices: [], kit: shop } }, shop, made)).toEqual([]);
+});

@@ -1,0 +1,164 @@
+import type { Job, Shop } from '../document';
+import type { Part } from '../drawing';
+import type { Finding } from '../finding';
+import { diameter, length, say, spindleSpeed, type Sentence } from '../quantity';
+import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
+import { comesBefore, type OrderRule, type SetupFacts } from './rules';
+import type { Route, Setup, Step } from './types';
+import { verbs } from './verbs.table';
+
+/** What an order rule looks at in a setup, read off the setup as it stands. */
+export function factsOf(setup: Setup, part: Part): SetupFacts {
+  const last = part.features.findLast((f) => f.side === 'outside');
+  const back = setup.end === 'right' && setup.steps.some((s) => s.verb === 'part-off') && last ? `${last.id}.far` : undefined;
+  return {
+    part,
+    centre: setup.support.some((s) => s.kind === 'centre'),
+    steady: setup.support.some((s) => s.kind === 'steady'),
+    ...(back !== undefined && { backEdge: back }),
+  };
+}
+
+export interface Bound {
+  readonly step: Step;
+  readonly rule: OrderRule;
+}
+
+/** The nearest step before a step that has to be there, and the nearest after it: why it does not stand earlier or later. */
+export function boundsOfStep(route: Route, part: Part, id: string): { readonly after?: Bound; readonly before?: Bound } {
+  const setup = route.setups.find((s) => s.steps.some((step) => step.id === id));
+  const at = setup?.steps.findIndex((s) => s.id === id) ?? -1;
+  const own = setup?.steps[at];
+  if (!setup || !own) return {};
+  const facts = factsOf(setup, part);
+  const bound = (steps: readonly Step[], first: boolean): Bound | undefined => {
+    for (const step of steps) {
+      const rule = first ? comesBefore(step, own, facts) : comesBefore(own, step, facts);
+      if (rule && !rule.preferred) return { step, rule };
+    }
+    return undefined;
+  };
+  const [after, before] = [bound(setup.steps.slice(0, at).toReversed(), true), bound(setup.steps.slice(at + 1), false)];
+  return { ...(after && { after }), ...(before && { before }) };
+}
+
+export type Moved =
+  | { readonly ok: true; /** the one before the other */ readonly order: readonly [string, string] }
+  | { readonly ok: false; readonly says: Sentence; readonly rule?: string };
+
+/** May a step change places with its neighbour; if not, the rule that forbids it. */
+export function mayMove(route: Route, part: Part, id: string, by: 1 | -1): Moved {
+  const setup = route.setups.find((s) => s.steps.some((step) => step.id === id));
+  const at = setup?.steps.findIndex((s) => s.id === id) ?? -1;
+  const [own, other] = [setup?.steps[at], setup?.steps[at + by]];
+  if (!setup || !own) return { ok: false, says: say`this step is not there now` };
+  if (!other) return { ok: false, says: say`it is the ${by < 0 ? 'first' : 'last'} of its setup; what is done in another holding is another step` };
+  const rule = by < 0 ? comesBefore(other, own, factsOf(setup, part)) : comesBefore(own, other, factsOf(setup, part));
+  if (rule && !rule.preferred) {
+    const [first, then] = by < 0 ? [other, own] : [own, other];
+    return { ok: false, rule: rule.rule, says: say`${verbs[first.verb]} stays before ${verbs[then.verb].toLowerCase()}: ${rule.says}` };
+  }
+  return { ok: true, order: by < 0 ? [own.id, other.id] : [other.id, own.id] };
+}
+
+/** The one judge of a route, whoever made it: every broken rule of order, speed, reach, grip and bar. An empty list is a sound route; collisions are judged apart. */
+export function violations(route: Route, part: Part, job: Job, shop: Shop): readonly Finding[] {
+  const found: Finding[] = [];
+  const broken = (code: string, about: string, says: Sentence, why: Sentence) => found.push({ code, about, severity: 'stop', says, why, mends: [] });
+  const machine = machineOf(shop, job.machine);
+  const names = new Set<string>();
+  for (const setup of route.setups) {
+    const facts = factsOf(setup, part);
+    setup.steps.forEach((early, i) => {
+      if (names.has(early.id))
+        broken('step-twice', early.id, say`${verbs[early.verb]} stands twice under one name`, say`a record could not tell them apart`);
+      names.add(early.id);
+      for (const late of setup.steps.slice(i + 1)) {
+        const rule = comesBefore(late, early, facts);
+        if (rule && !rule.preferred)
+          broken(rule.rule, early.id, say`${verbs[early.verb]} stands before ${verbs[late.verb].toLowerCase()}`, rule.says);
+      }
+    });
+    judgeHolding(setup, shop, broken);
+    if (machine)
+      for (const step of setup.steps) {
+        const { speed, feed } = step.figures;
+        const most = Math.min(...[setup.holding, ...setup.support.map((s) => s.item)].map((id) => holdingOf(shop, id)?.maxSpeed ?? Infinity));
+        if (speed && speed.value > most + 1e-6)
+          broken(
+            'spindle-speed',
+            step.id,
+            say`${spindleSpeed(speed.value)} is above what the holding allows, ${spindleSpeed(most)}`,
+            say`jaws open under their own weight`,
+          );
+        if (speed && speed.formula !== 'chosen' && !speedsOf(machine).includes(speed.value))
+          broken('spindle-speed', step.id, say`the lathe has no ${spindleSpeed(speed.value)}`, say`only what can be set is planned`);
+        if (feed?.formula === 'feedSet' && !machine.feeds.includes(feed.value))
+          broken('chips', step.id, say`the lathe has no such feed`, say`only what can be set is planned`);
+        judgeReach(step, shop, broken);
+      }
+    if (!setup.steps.some((s) => s.verb === 'check'))
+      broken('release-check', setup.id, say`nothing is measured before the piece leaves this holding`, say`out of the chuck it has lost its centre`);
+  }
+  const bar = shop.bars.find((b) => b.id === route.bar.id);
+  if (bar && route.bar.cut.value > mmOf(bar.length) + 1e-6)
+    broken(
+      'bar-length',
+      'bar',
+      say`${bar.name} is ${length(mmOf(bar.length))} long, ${length(route.bar.cut.value)} are wanted`,
+      say`a blank cut short cannot be made long`,
+    );
+  found.push(...unmade(route, part));
+  return found;
+}
+
+type Broken = (code: string, about: string, says: Sentence, why: Sentence) => void;
+
+function judgeHolding(setup: Setup, shop: Shop, broken: Broken): void {
+  const holding = holdingOf(shop, setup.holding);
+  if (!holding) {
+    broken('holding', setup.id, say`the shop has no such holding`, say`nothing is turned that is not held`);
+    return;
+  }
+  if (isChuck(holding) && !grips(holding, setup.gripDiameter) && !grips(holding, Math.round(100 * setup.gripDiameter) / 100))
+    broken(
+      'holding-range',
+      setup.id,
+      say`${holding.name} does not close on ${diameter(setup.gripDiameter)}`,
+      say`it takes ${length(mmOf(holding.outside?.from))} to ${length(mmOf(holding.outside?.to))}`,
+    );
+  if (!(setup.grip.value > 0)) broken('short-grip', setup.id, say`nothing is gripped`, say`what is not held comes out`);
+}
+
+function judgeReach(step: Step, shop: Shop, broken: Broken): void {
+  const tool = shop.tools.find((t) => t.id === step.tool);
+  if (step.tool !== undefined && !tool) broken('tool', step.id, say`the shop has no such tool`, say`a step waits for its tool`);
+  const deep = step.figures['point']?.value;
+  if (tool?.reach && deep !== undefined && deep > mmOf(tool.reach) + 1e-6)
+    broken(
+      'quill',
+      step.id,
+      say`${tool.name} reaches ${length(mmOf(tool.reach))}, the hole is ${length(deep)}`,
+      say`the flutes must clear the mouth`,
+    );
+}
+
+/** Rows with a tolerance or a thread of their own that no step makes. */
+function unmade(route: Route, part: Part): readonly Finding[] {
+  const done = new Set(
+    route.setups
+      .flatMap((s) => s.steps.flatMap((step) => [...step.does, step.id.split('@')[1]?.split(':')[0] ?? '']))
+      .map((ref) => ref.split('.')[0]),
+  );
+  return part.features
+    .filter((f) => f.nearDiameter.from !== 'general' || f.form === 'thread')
+    .filter((f) => !done.has(f.id))
+    .map((f) => ({
+      code: 'not-made',
+      about: f.id,
+      severity: 'stop' as const,
+      says: say`no step makes ${diameter(f.nearDiameter.nominal)}`,
+      why: say`the drawing asks for it`,
+      mends: [],
+    }));
+}

@@ -1,0 +1,81 @@
+/* The operation sheet worked on: lines moved, rules said, whole other ways taken. */
+import type { Browser, Page } from 'puppeteer-core';
+import { demoUrl, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
+import { crowded, violations } from './layout';
+
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  browser = await sharedBrowser();
+  ({ page, complaints, close } = await freshPage(browser, demoUrl()));
+});
+
+afterAll(async () => {
+  expect(complaints).toEqual([]);
+  await close();
+  await browser.disconnect();
+});
+
+const order = () => page.$$eval('.ops tr[data-step]', (rows) => rows.map((r) => (r as HTMLElement).dataset['step'] ?? ''));
+const move = async (step: string, key: 'ArrowUp' | 'ArrowDown') => {
+  await page.focus(`.ops tr[data-step="${step}"]`);
+  await page.keyboard.down('Alt');
+  await page.keyboard.press(key);
+  await page.keyboard.up('Alt');
+};
+const stands = (a: string, b: string) =>
+  page.waitForFunction(
+    (x: string, y: string) => {
+      const ids = [...document.querySelectorAll<HTMLElement>('.ops tr[data-step]')].map((r) => r.dataset['step']);
+      return ids.includes(x) && ids.includes(y) && ids.indexOf(x) < ids.indexOf(y);
+    },
+    { timeout: 20_000 },
+    a,
+    b,
+  );
+
+it('a line that may change places does, keeps its place after a reload, and is undone', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'Part off');
+  await stands('finish-turn@s2', 'finish-turn@s1');
+  await move('finish-turn@s1', 'ArrowUp');
+  await stands('finish-turn@s1', 'finish-turn@s2');
+  await saved(page);
+  await page.reload({ waitUntil: 'networkidle0' });
+  await stands('finish-turn@s1', 'finish-turn@s2');
+  await move('finish-turn@s1', 'ArrowDown');
+  await stands('finish-turn@s2', 'finish-turn@s1');
+  await saved(page);
+});
+
+it('one that may not says which rule forbids it, and nothing moves', async () => {
+  const before = await order();
+  await move('thread@s1', 'ArrowUp');
+  await sees(page, 'Undercut stays before thread: a thread starts from a chamfer and runs out into room (relief-first).');
+  expect(await order()).toEqual(before);
+  await press(page, 'close');
+  await move('load@right', 'ArrowUp');
+  await sees(page, 'it is the first of its setup');
+});
+
+it('says on the slate why a step stands where it stands', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route?at=thread@s1', 'Why here');
+  await page.waitForFunction(() => document.querySelector('[data-testid="stands"]')?.textContent.includes('after undercut') === true);
+});
+
+it('lays other ways side by side, takes one whole, and undo brings the first back', async () => {
+  await goTo(page, demoUrl(), '/jobs/windlass-spindle/route', 'other ways to make it');
+  await page.click('details:nth-of-type(2) summary');
+  await page.waitForSelector('[data-way="sawn off and faced"]', { timeout: 20_000 });
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await page.click('[data-way="sawn off and faced"] td:last-child button');
+  await sees(page, 'Saw off');
+  await saved(page);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('z');
+  await page.keyboard.up('Control');
+  await page.waitForSelector('[data-step="part-off@left"]');
+});
