@@ -9,7 +9,9 @@ export function reachOf(features: readonly Feature[]): Reach {
   const reach: Record<string, 'right' | 'left' | 'neck'> = {};
   rows.forEach((row, i) => {
     const visible = (others: readonly Feature[]) => others.every((o) => size(o) <= size(row) + 1e-9);
-    reach[row.id] = visible(rows.slice(0, i)) ? 'right' : visible(rows.slice(i + 1)) ? 'left' : 'neck';
+    // a thread at the left end is begun from its own end, where there is something plain to hold it by
+    const ownEnd = row.form === 'thread' && i > 0 && i === rows.length - 1 && rows.slice(0, i).some((o) => o.form === 'cylinder');
+    reach[row.id] = visible(rows.slice(0, i)) && !ownEnd ? 'right' : visible(rows.slice(i + 1)) ? 'left' : 'neck';
   });
   return reach;
 }
@@ -35,7 +37,8 @@ export interface Gripping {
 export function grippingOf(part: Part, reach: Reach): Gripping {
   const rows = part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && !isShaped(f) && reach[f.id] === 'right');
   const long = (f: Feature) => f.near - f.far;
-  const free = (f: Feature) => (f.far > -part.length + 1e-6 ? BESIDE : Math.max(3, (f.chamferFar ?? 0) + 2));
+  // of a thin ring most is held and the rest stands out
+  const free = (f: Feature) => Math.min(long(f) / 3, f.far > -part.length + 1e-6 ? BESIDE : Math.max(3, (f.chamferFar ?? 0) + 2));
   const row =
     rows.toReversed().find((f) => long(f) - free(f) >= 6) ??
     rows.toSorted((a, b) => long(b) - long(a))[0] ??
