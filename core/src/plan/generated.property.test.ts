@@ -104,6 +104,6 @@ it.each(demoNames)('%s plans in every starting shop', (name) => {
   for (const shop of shops) {
     const job = { ...demoJob(name), choices: [] };
     const made = plan(job, shop);
-    expect([name, made.reached, made.findings.filter((f) => f.severity === 'stop' && f.code === 'bar-too-small')]).toEqual([name, 'route', []]);
+    expect([name, made.reached, made.findings.filter((f) => f.severity === 'stop' && f.code === 'bar-too-small')]).toEqual([name, 'proof', []]);
   }
 });

@@ -31,7 +31,7 @@ describe.each(planned)('the plan of %s', (_, job, shop) => {
   const steps = stepsOf(route);
 
   it('reaches a route, the same one each time', () => {
-    expect(made.reached).toBe('route');
+    expect(made.reached).toBe('proof');
     expect(plan(job, shop)).toEqual(made);
   });
 
@@ -230,8 +230,8 @@ describe('checks of the plan, each with its fix', () => {
     const found = plan(job, demoShop()).findings.find((f) => f.code === 'bar-too-small');
     expect(found?.mends.map((m) => m.to)).toEqual(['job', 'shop']);
     const [take, put] = found?.mends ?? [];
-    expect(plan(applyEdits(job, take?.edits ?? []), demoShop()).reached).toBe('route');
-    expect(plan(job, applyEdits(demoShop(), put?.edits ?? [])).reached).toBe('route');
+    expect(plan(applyEdits(job, take?.edits ?? []), demoShop()).reached).toBe('proof');
+    expect(plan(job, applyEdits(demoShop(), put?.edits ?? [])).reached).toBe('proof');
   });
 
   it('a shop without lathe or chuck says so and offers to assume one', () => {
@@ -253,7 +253,7 @@ describe('checks of the plan, each with its fix', () => {
 
   it('a part that cannot be read stops at the drawing, and yields as it gets on', () => {
     expect(plan(jobOf('25 x 40', 'mm', { drawing: { ...axle.drawing, outside: [] } }), demoShop()).reached).toBe('drawing');
-    expect([...planning(axle, demoShop())].map((p) => p.reached)).toEqual(['drawing', 'holding']);
+    expect([...planning(axle, demoShop())].map((p) => p.reached)).toEqual(['drawing', 'holding', 'route']);
   });
 });
 

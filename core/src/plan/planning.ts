@@ -26,6 +26,7 @@ import { materialOf, materials } from '../standards';
 import { rectangle, regionOf } from '../stock';
 import { barCuts } from './barCuts';
 import { changedSinceIssue } from './issue';
+import { proof } from './proof';
 import { runoutsOf } from './runouts';
 import { wornTips } from './wornTips';
 import { shopChecks } from './shopChecks';
@@ -128,7 +129,9 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const route = routeOf(asIssued, { id: bar.id, cut: sheet.cut, from }, runoutsOf(context, reach, holdingOf(kit, heldLeft.holding)), [first, second]);
   findings.push(...wornTips(asIssued, route, kit));
   findings.push(...orphans(asIssued, route, kit));
-  return { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings };
+  const made: Plan = { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings: [...findings] };
+  yield made;
+  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit)] };
 }
 
 /** A material that is not in the table is planned as mild steel, and said so. */

@@ -82,7 +82,7 @@ const parts: readonly (readonly [name: string, made: Job, steps: readonly string
 describe('the route of shapes', () => {
   it.each(parts)('%s: what stands at the end is the part, and the steps are there', (_, made, steps) => {
     const found = plan(made, demoShop());
-    expect(found.reached).toBe('route');
+    expect(found.reached).toBe('proof');
     const all = found.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
     expect(all.map((s) => s.id)).toEqual(expect.arrayContaining([...steps]));
     const [left, wanted] = [all.at(-1)?.after ?? [], regionOf(found.part.contour)];

@@ -81,6 +81,13 @@ function coreOf(row: Feature): number {
 /** Nothing finer than a drill makes is asked of it. */
 const plain = (row: Feature) => row.made === 'drilled' || (row.nearDiameter.from === 'general' && row.made === undefined && row.finish === undefined);
 
+/** The stoutest bar that leaves chips their room in a hole, else the slimmest there is. @source bar-enters, common practice */
+function stoutest(ctx: Context, hole: number): Tool | undefined {
+  const shank = (t: Tool) => mmOf(t.shank, mmOf(t.size, 0));
+  const bars = ctx.shop.tools.filter((t) => t.kind === 'bore').toSorted((a, b) => shank(b) - shank(a));
+  return bars.find((t) => shank(t) <= 0.7 * hole + 1e-6) ?? bars.at(-1);
+}
+
 const drillFor = (ctx: Context, row: Feature) =>
   ctx.shop.tools.some(
     (t) =>
@@ -141,7 +148,7 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
   const tool =
     verb === 'ream'
       ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
-      : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`);
+      : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
   const limits = row.nearDiameter;
   const out = Math.abs(row.far - (setup.end === 'right' ? 0 : -ctx.part.length));
   const shank = tool ? mmOf(tool.shank, mmOf(tool.size, 0)) : 0;

@@ -5,7 +5,7 @@ export { type Context, type ToGet, way } from './context';
 export { heldFirst, heldTurned, toKeep } from './held';
 export { boundsOfStep, mayMove, type Moved, violations } from './judge';
 export { leftSetup, rightSetup } from './makeRoute';
-export { type Block, bestOrder, costOfOrder, edgesOf, PREFERRED, respects, TOOL_CHANGE } from './order';
+export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TOOL_CHANGE } from './order';
 export { grippingOf, type Reach, reachOf } from './reach';
 export { severingOf } from './sever';
 export { gripDiameter, reachBesideJaws, startedSheet } from './started';

@@ -7,7 +7,7 @@ import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
 import { makeHole } from './bores';
 import { centreDrill } from './holes';
-import { type Block, bestOrder, edgesOf } from './order';
+import { type Block, bestOrder, orderEdges } from './order';
 import type { SetupFacts } from './rules';
 import { awaySteps, detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { backGroove, sever, type Severing } from './sever';
@@ -334,7 +334,7 @@ function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice, works
   const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
   const { centre, steady } = supportsIn(held);
   const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
-  const { order } = bestOrder(blocks, edgesOf(blocks, facts, ctx.chosen.order));
+  const { order } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
   const first = order.findIndex((b, i) => b !== i);
   const from = kept[first]?.from;
   if (!from) return;

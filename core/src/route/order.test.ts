@@ -4,7 +4,7 @@ import { writeSentence } from '../quantity';
 import type { demoNames } from '../plan/demo.fixture';
 import { demoJob, demoShop, planned } from '../plan/demo.fixture';
 import { plan } from '../plan';
-import { type Block, bestOrder, boundsOfStep, costOfOrder, edgesOf, mayMove, respects, type Route, type Setup, violations } from './index';
+import { type Block, bestOrder, boundsOfStep, costOfOrder, orderEdges, mayMove, respects, type Route, type Setup, violations } from './index';
 
 const drawn = fc.record({
   tools: fc.array(fc.constantFrom('a', 'b', 'c', undefined), { minLength: 1, maxLength: 6 }),
@@ -51,10 +51,10 @@ it('an order asked for is kept, unless a rule forbids it: then the rule stands',
   const blocks: Block[] = [steps('face@right', 'face', 'f'), steps('own@a', 'own', 'a'), steps('own@b', 'own', 'b'), steps('load@right', 'own', 'x')];
   const made = plan(demoJob('sheave-axle'), demoShop());
   const facts = { part: made.part, centre: false, steady: false };
-  const asked = edgesOf(blocks, facts, [['own@b', 'own@a']]);
+  const asked = orderEdges(blocks, facts, [['own@b', 'own@a']]);
   const { order } = bestOrder(blocks, asked);
   expect(order.indexOf(2)).toBeLessThan(order.indexOf(1));
-  const ring = edgesOf(blocks, facts, [
+  const ring = orderEdges(blocks, facts, [
     ['own@b', 'own@a'],
     ['own@a', 'own@b'],
   ]);

@@ -28,7 +28,7 @@ interface Edges {
 }
 
 /** The hard and preferred rules between blocks, and orders that a person asked for where no hard rule forbids them. */
-export function edgesOf(blocks: readonly Block[], facts: SetupFacts, asked: readonly (readonly [string, string])[]): Edges {
+export function orderEdges(blocks: readonly Block[], facts: SetupFacts, asked: readonly (readonly [string, string])[]): Edges {
   const seen = blocks.map((b): Block => ({ key: b.key, steps: b.steps.map((s) => placed(s, facts.part)) }));
   const hard = blocks.map(() => [] as number[]);
   const soft = blocks.map(() => [] as number[]);

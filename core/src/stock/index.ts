@@ -2,6 +2,6 @@ export { finishedEdges } from './finished';
 export { combine } from './combine';
 export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { outsideOf } from './outside';
-export { area, boundsOf, polygon, rectangle, type Region, shifted, volume } from './region';
+export { area, boundsOf, edgesOf, polygon, rectangle, type Region, shifted, volume } from './region';
 export { chamfered, drilled, faced, regionOf, silhouetteOf, turned } from './sweep';
 export { turnedRound } from './turnedRound';

@@ -44,7 +44,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
               <td className="num text-nowrap">
                 <FigureNumber figure={route.cost.changes} units={units} />
               </td>
-              <td className="quiet">collisions are not proved for any of them</td>
+              <td className="quiet">each is proved against jaws, centre and hole like the one in hand</td>
               <td />
             </tr>
             {ways.map((way) => (

@@ -104,7 +104,8 @@ export function Route({ view }: { readonly view: JobView }) {
                   , <FigureNumber figure={route.cost.all} units={units} text={writeMinutes(route.cost.all.value)} /> for {job.pieces}
                 </>
               )}
-              . Collisions are not proved: check clearances by hand before power.
+              . Tool and holder are proved against jaws, centre and hole, with holders of usual size; the carriage is not: wind it through by hand
+              before power.
             </p>
             {plan.toGet.length > 0 && (
               <>

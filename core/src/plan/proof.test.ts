@@ -1,0 +1,60 @@
+/* What tool and holder would touch. Sizes of holders and centres are usual ones; the rules are common practice. */
+import { blankJob, type Choice, type Job, type Section, type Shop } from '../document';
+import { writeSentence } from '../quantity';
+import { midShop } from '../shop';
+import { plan } from './index';
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const row = (id: string, size: string, length: string, far?: string): Section => ({
+  id,
+  size: mm(size),
+  length: mm(length),
+  ...(far !== undefined && { far: mm(far) }),
+});
+const shop = midShop();
+function jobOf(outside: Section[], choices: Choice[] = [], boreRight: Section[] = []): Job {
+  const blank = blankJob('proved', 'mm');
+  return { ...blank, choices, drawing: { ...blank.drawing, title: { edges: 'broken' }, outside, boreRight } };
+}
+const centre: Choice = { kind: 'hold', id: 'h', setup: 'right-1', holding: 'three-jaw', support: [{ item: 'live-centre' }] };
+const found = (job: Job, of: Shop, code: string) => plan(job, of).findings.filter((f) => f.code === code);
+/** The shop with every turning tool of one insert. */
+const withInsert = (insert: string, lead: string): Shop => ({
+  ...shop,
+  tools: shop.tools.map((t) => (t.kind === 'turn' ? { ...t, insert, lead: mm(lead) } : t)),
+});
+
+it('a slim end beside a live centre is told for a stout insert, not for a slim one, and not without the centre', () => {
+  const slim = jobOf([row('a', '8', '40'), row('b', '20', '120')], [centre]);
+  const stout = found(slim, withInsert('CNMG120408', '95'), 'meets-centre');
+  expect(stout.length).toBeGreaterThan(0);
+  expect(writeSentence(stout[0]?.says ?? [], 'mm')).toMatch(/would meet the centre by \d+\.\d mm, beside the face/);
+  const depth = (insert: string, lead: string) =>
+    Math.max(0, ...found(slim, withInsert(insert, lead), 'meets-centre').map((f) => Number(/by ([\d.]+)/.exec(writeSentence(f.says, 'mm'))?.[1])));
+  expect(depth('VBMT160404', '93')).toBeLessThan(depth('CNMG120408', '95'));
+  expect(found(jobOf([row('a', '8', '12'), row('b', '20', '20')]), withInsert('CNMG120408', '95'), 'meets-centre')).toEqual([]);
+});
+
+it('a stout end beside a centre is clear', () => {
+  expect(found(jobOf([row('a', '40 h7', '200')], [centre]), shop, 'meets-centre')).toEqual([]);
+});
+
+it('a boring bar as thick as its hole does not enter, one over 0.7 of it leaves no room for chips (common practice)', () => {
+  const job = jobOf([row('a', '40', '20')], [], [row('h', '13 H7', 'through')]);
+  const only = (shank: string): Shop => ({
+    ...shop,
+    tools: shop.tools.flatMap((t) => (t.kind !== 'bore' ? [t] : t.id === 'bar-8' ? [{ ...t, shank: mm(shank) }] : [])),
+  });
+  expect(found(job, only('14'), 'bar-enters')[0]?.severity).toBe('stop');
+  expect(found(job, only('10'), 'bar-enters')[0]?.severity).toBe('caution');
+  expect(found(job, only('8'), 'bar-enters')).toEqual([]);
+});
+
+it('of several bars the stoutest that leaves chips their room is taken', () => {
+  const made = plan(jobOf([row('a', '60', '20')], [], [row('h', '31 H7', 'through')]), shop);
+  expect(made.routes[0]?.setups[0]?.steps.find((s) => s.verb === 'bore')?.tool).toBe('bar-20');
+});
+
+it('a plan is proved last, after its route stands', () => {
+  expect(plan(jobOf([row('a', '20', '40')]), shop).reached).toBe('proof');
+});
