@@ -84,6 +84,12 @@ const standing = (held: Held, support: Supporting | undefined): readonly Support
 function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined, slender: number, out: number): readonly Reason[] {
   const binds = [held.setup];
   const because: Reason[] = [];
+  if (holding.kind === 'softJaws' || holding.kind === 'softCollet')
+    because.push({
+      rule: 'bored-seat',
+      says: say`bored closed on a pin under the same load, its corner relieved so that the work seats on the face`,
+      binds,
+    });
   if (holding.marks && held.finished)
     because.push({ rule: 'soft-pads', says: say`hard jaws mark a finished surface: copper or aluminium pads under them`, binds });
   const carried = {

@@ -109,6 +109,22 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const holdings = [...right, ...left];
   yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
 
+  const bore = mmOf(machine.through);
+  if (sheet.behind && bore > 0 && across > bore + 1e-6)
+    findings.push({
+      code: 'bar-through',
+      about: 'bar',
+      severity: 'stop',
+      says: say`${bar.name} does not go through the spindle, which passes ${{ is: 'diameter', value: bore }}`,
+      why: say`left whole it has nowhere to go`,
+      mends: [
+        {
+          says: say`saw a blank off`,
+          to: 'job',
+          edits: [{ op: 'put', at: 'choices/#way-bar', value: { kind: 'way', id: 'way-bar', way: 'bar', value: 'saw' } }],
+        },
+      ],
+    });
   const makings = { ctx: context, sheet, severing, ids: new Map<string, string>(), reach };
   if (sheet.cut.value > mmOf(bar.length) + 1e-6) {
     findings.push({

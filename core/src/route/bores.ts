@@ -178,8 +178,11 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
           : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
     because: [
       verb === 'ream'
-        ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it; never reversed, withdrawn turning forward`, row.id)
+        ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it`, row.id)
         : reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
+      ...(verb === 'ream'
+        ? [reason('ream-dwell', say`never reversed, withdrawn turning forward; it floats, and follows a crooked hole`, row.id)]
+        : []),
       ...(verb === 'ream' && row.through !== true && row.met !== true
         ? [
             reason(

@@ -173,6 +173,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
           : say`compound at ${angle(along)}, ${length(infeed.value)} along it; cross slide back to zero each time`,
         feature.id,
       ),
+      reason('angle-set', say`the tool square to the work, by a gauge on the work or against its face`, feature.id),
       reason('scratch-pass', say`a first trace checked with a pitch gauge`, feature.id),
       reason('infeed-by-nose', say`depth of the form to its root, ${k} of the pitch`, feature.id),
     ],

@@ -117,6 +117,9 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
     because: [
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
       ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
+      ...(verb === 'drill' && (ctx.material.id === 'brass' || ctx.material.id === 'acrylic')
+        ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${ctx.material.name} grabs`, hole.id)]
+        : []),
       reason('depth-by-quill', say`zero the quill with the point on the face`, hole.id),
     ],
     figures: {

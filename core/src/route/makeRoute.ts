@@ -1,4 +1,5 @@
 import { envelopeOf, type Feature, isShaped, threadOf } from '../drawing';
+import type { Reason } from '../finding';
 import { gripOf, type HoldingChoice } from '../holding';
 import { diameter, figure, length, say, type Sentence, tidy, time } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
@@ -22,6 +23,27 @@ import type { Setup, Step } from './types';
 
 /** @source bar-whip, common practice */
 const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
+
+/** @source reverse-and-chuck, common practice */
+const SCREWED = 'The chuck is screwed on: never reverse it or brake it hard under power.';
+
+/** What the bar itself asks for when it is held. */
+function atLoading(ctx: Context, out: number): readonly Reason[] {
+  const { bar, job, started } = ctx;
+  if (started) return [];
+  const across = mmOf(bar.across);
+  return [
+    ...(bar.form === 'hex' || bar.form === 'square'
+      ? [reason('interrupted', say`its corners knock until it is round: lighter and slower at first, a tough edge or high-speed steel`, 'bar')]
+      : []),
+    ...((bar.skin === 'drawn' || bar.skin === 'hot') && out > 6 * across
+      ? [reason('skin-off-both', say`drawn bar moves as its skin comes off: roughed all over it may be released, trued again, and finished`, 'bar')]
+      : []),
+    ...(job.pieces > 1
+      ? [reason('batch', say`${job.pieces} pieces: stops set once, each piece and its ends numbered where mates are fitted`, 'bar')]
+      : []),
+  ];
+}
 
 /** A piece of work that stays together; what it cuts depends on the stock as it finds it. */
 type Work = () => void;
@@ -62,8 +84,9 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
                 'bar',
               ),
           ...held.because,
+          ...atLoading(ctx, sheet.stickOut.value),
         ],
-        cautions: sheet.behind ? [WHIPS] : [],
+        cautions: [...(sheet.behind ? [WHIPS] : []), ...(ctx.machine.nose === 'screwed' ? [SCREWED] : [])],
         figures: { minutes: byHand(1.5) },
       });
     },

@@ -6,7 +6,7 @@ export interface Block {
   readonly steps: readonly Ordered[];
 }
 
-/** Minutes of taking another tool, and of breaking a preferred rule. @source common practice */
+/** Minutes of taking another tool, and of breaking a preferred rule. @source same-tool, common practice */
 export const TOOL_CHANGE = 0.5;
 export const PREFERRED = 3;
 /** Orders looked at before the best so far is taken. */

@@ -22,6 +22,7 @@ function cutWindow(
     about: string;
     says: Sentence;
     why: ReturnType<typeof reason>;
+    also?: readonly ReturnType<typeof reason>[];
     kind: Tool['kind'];
     work: Work;
     words: Sentence;
@@ -39,7 +40,7 @@ function cutWindow(
     about: parts.about,
     tool,
     says: parts.says,
-    because: [parts.why],
+    because: [parts.why, ...(parts.also ?? [])],
     figures: {
       speed,
       feed,
@@ -75,9 +76,10 @@ export function shapeRow(ctx: Context, setup: SetupDraft, row: Feature): void {
         travel > compound ? 'compound' : 'taper-from-gauge',
         travel > compound
           ? say`${length(travel)} along the taper is more than the compound’s ${length(compound)}: by set-over, or in two bites joined with care`
-          : say`set it from a known taper by indicator, tool exactly at centre height; prove it before size`,
+          : say`set it from a known taper by indicator; prove it before size`,
         row.id,
       ),
+      also: [reason('taper-on-centre', say`tool exactly at centre height, or angle and size are both wrong`, row.id)],
       kind: 'turn',
       work: 'turn',
       words: say`turning tool`,
@@ -236,7 +238,10 @@ function knurl(ctx: Context, setup: SetupDraft, row: Feature, detail: PartDetail
     about: detail.id,
     tool,
     says: detail.says,
-    because: [reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id)],
+    because: [
+      reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id),
+      ...(coversRow(detail, row) ? [] : [reason('groove-marks', say`it stops within its row: a fine groove or a pen line marks where`, detail.id)]),
+    ],
     figures: {
       speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'knurl', 2 * surface)),
       force: figure(
