@@ -140,7 +140,8 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const first = rightSetup(makings, heldRight, blank);
   const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
   const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
-  findings.push(...ofBars);
+  // what was given out names its own bar; the rack is not looked at again
+  if (!issue) findings.push(...ofBars);
   const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
   const route = routeOf(asIssued, { id: bar.id, cut: sheet.cut, from }, runoutsOf(context, reach, holdingOf(kit, heldLeft.holding)), [first, second]);
   findings.push(...wornTips(asIssued, route, kit));

@@ -264,7 +264,7 @@ function freshEdge(ctx: Context, setup: SetupDraft, feature: Feature, tool: Tool
     verb: 'index',
     about: feature.id,
     tool,
-    says: say`${tool.name}, before its finishing cut`,
+    says: say`${tool.grade === 'hss' ? 'hone' : 'index'} ${tool.name}`,
     because: [
       reason(
         'worn-tip',

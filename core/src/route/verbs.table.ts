@@ -9,7 +9,7 @@ export const verbs = {
   drill: 'Drill',
   'rough-turn': 'Rough-turn',
   cool: 'Let it cool',
-  index: 'Index or hone the edge',
+  index: 'Fresh edge',
   'finish-turn': 'Finish-turn',
   bore: 'Bore',
   ream: 'Ream',
