@@ -3,7 +3,7 @@ import type { Holding } from '../document';
 import type { Finding } from '../finding';
 import { type Beam, complianceAt } from '../mechanics';
 import { diameter, figure, force, length, ratio, say, spindleSpeed } from '../quantity';
-import { forms, grips, mmOf } from '../shop';
+import { forms, grips, isChuck, mmOf } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
 import { runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
@@ -40,11 +40,7 @@ export function otherKind(held: Held, holding: Holding): Finding | undefined {
         );
       if (held.bore < from - 1e-6 || held.bore > to + 1e-6)
         return stop('holding-range', say`${holding.name} does not open to ${diameter(held.bore)}`, say`it takes ${length(from)} to ${length(to)}`);
-      return stop(
-        'holding-by-hand',
-        say`${holding.name} would hold it by its bore of ${diameter(held.bore)}`,
-        say`the route here grips the outside: plan this end as an own step, true within ${length(mmOf(holding.trueWithin), 0.001)} to the bore`,
-      );
+      return undefined;
     }
     case 'faceplate':
       return stop(
@@ -58,6 +54,7 @@ export function otherKind(held: Held, holding: Holding): Finding | undefined {
 }
 
 export function doesNotClose(held: Held, holding: Holding): Finding | undefined {
+  if (!isChuck(holding)) return undefined;
   if (!grips(holding, held.diameter))
     return {
       code: 'holding-range',
@@ -138,6 +135,7 @@ export function bends(held: Held, holding: Holding, support: Supporting | undefi
 
 /** Grip too short, slipping, squeezing, too slow. */
 export function gripFindings(held: Held, holding: Holding, supported: boolean, grip: number, out: number): readonly Finding[] {
+  if (!isChuck(holding)) return [];
   const findings: Finding[] = [];
   const about = held.setup;
   if (grip > held.room + 1e-6)
@@ -188,9 +186,9 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
 }
 
 /** Room for the tool beside the jaws, and the swing. */
-export function roomFindings(held: Held): readonly Finding[] {
+export function roomFindings(held: Held, holding: Holding): readonly Finding[] {
   const close: readonly Finding[] =
-    held.clear === undefined || held.clear >= CLEAR
+    !isChuck(holding) || held.clear === undefined || held.clear >= CLEAR
       ? []
       : [
           {

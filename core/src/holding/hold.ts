@@ -53,7 +53,7 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
         ]
       : []),
     ...(support ? supportFindings(held, support, stickOut.value) : []),
-    ...(stop ? [] : [...gripFindings(held, holding, support !== undefined, grip.value, stickOut.value), ...roomFindings(held)]),
+    ...(stop ? [] : [...gripFindings(held, holding, support !== undefined, grip.value, stickOut.value), ...roomFindings(held, holding)]),
   ];
   const because = reasonsOf(held, holding, support, slender, stickOut.value);
   findings.push(...keepFindings(held, holding));
@@ -97,13 +97,16 @@ function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined
     followRest: 'the follow rest goes along behind the tool',
     steady: 'the steady carries the free end while it is drilled and bored',
   };
-  because.push({
-    rule: 'stick-out',
-    says: support
-      ? say`${length(out)} out is ${ratio(slender, 0.1)} diameters: ${carried[support.kind]}`
-      : say`${length(out)} out is ${ratio(slender, 0.1)} diameters`,
-    binds,
-  });
+  if (holding.kind === 'arbor' || holding.kind === 'cushionedArbor')
+    because.push({ rule: 'thin-wall', says: say`held by its whole bore: light cuts, turned true to it, no jaw on the outside`, binds });
+  else
+    because.push({
+      rule: 'stick-out',
+      says: support
+        ? say`${length(out)} out is ${ratio(slender, 0.1)} diameters: ${carried[support.kind]}`
+        : say`${length(out)} out is ${ratio(slender, 0.1)} diameters`,
+      binds,
+    });
   because.push(
     held.finished
       ? { rule: 'moved-is-lost', says: say`turned round it runs true within ${length(mmOf(holding.trueWithin), 0.001)} TIR`, binds }

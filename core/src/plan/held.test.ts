@@ -2,7 +2,7 @@
 import { blankJob, type Choice, type Job, type Section, type Shop } from '../document';
 import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
-import { choicesOf } from '../route';
+import { choicesOf, violations } from '../route';
 import { midShop, mmOf } from '../shop';
 import { plan, type Plan } from './index';
 
@@ -93,7 +93,39 @@ describe('rests', () => {
   });
 });
 
+describe('an arbor', () => {
+  const bush = jobOf([row('a', '30 h7', '25')], {}, { boreRight: [row('h', '16 H7', 'through')] });
+  const on = (job: Job): Job => ({ ...job, choices: [{ kind: 'hold', id: 'hold-left-1', setup: 'left-1', holding: 'arbor', support: [] }] });
+
+  it('holds a bored piece by its whole bore, true to it, and the plan is sound and the same from its own choices', () => {
+    const made = plan(on(bush), shop);
+    const [route] = made.routes;
+    const second = route?.setups[1];
+    if (!route) throw new Error('no route');
+    expect(second?.onArbor).toBe(true);
+    expect(second?.gripDiameter).toBe(16);
+    expect(second?.steps.map((s) => s.verb)).toContain('face');
+    expect(made.findings.filter((f) => f.about === 'left-1' && f.severity !== 'note')).toEqual([]);
+    expect(violations(route, made.part, on(bush), shop)).toEqual([]);
+    expect(plan({ ...bush, choices: [...choicesOf(route, on(bush))] }, shop).routes[0]).toEqual(route);
+  });
+
+  it('is refused while there is no bore, or one it does not open to', () => {
+    const codesOf = (job: Job) =>
+      plan(job, shop)
+        .holdings.find((h) => h.setup === 'left-1' && h.holding === 'arbor')
+        ?.findings.map((f) => f.code);
+    expect(codesOf(jobOf([row('a', '30', '25')]))).toEqual(['holding-needs-bore']);
+    expect(codesOf(jobOf([row('a', '60', '25')], {}, { boreRight: [row('h', '45 H7', 'through')] }))).toEqual(['holding-range']);
+  });
+});
+
 describe('limits', () => {
+  it('a cut that a stout insert would not break goes to a finer one', () => {
+    const made = plan(jobOf([row('a', '24 h7', '40'), row('b', '25', '20')]), shop);
+    expect(stepOf(made, 'rough-turn@a')?.tool ?? 'none').not.toBe('turn-rough');
+  });
+
   it('a bar left whole turns slower where it stands out behind the spindle, and the step says so (common practice)', () => {
     const job = jobOf(
       [row('a', '12 h7', '30'), row('b', '16', '20')],

@@ -97,7 +97,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
   findings.push(...withMends(heldRight, right), ...withMends(heldLeft, left));
-  if (!gripping.sound)
+  if (!gripping.sound && isChuckId(kit, heldLeft.holding))
     findings.push({
       code: 'grip-last',
       about: 'left-1',
@@ -166,6 +166,12 @@ function unknownMaterial(job: Job): readonly Finding[] {
     },
   ];
 }
+
+/** Gripped from outside: an arbor holds a piece that leaves nothing sound there. */
+const isChuckId = (shop: Shop, id: string): boolean => {
+  const holding = holdingOf(shop, id);
+  return holding === undefined || isChuck(holding);
+};
 
 /** What is wrong with an item of the shop that this plan takes, told where it is taken. */
 const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>

@@ -87,6 +87,8 @@ function atCentre(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
 
 /** The side of a tool towards the headstock against the jaws. */
 function atJaws(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
+  // on an arbor nothing holds it from outside
+  if (setup.onArbor) return [];
   const { left, right } = reachOf(step);
   const inner = setup.end === 'left' ? right : left;
   const half = tool.kind === 'form' ? Math.min(mmOf(tool.width, 8), 8) / 2 : 0;

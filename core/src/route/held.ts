@@ -1,4 +1,5 @@
 import type { Holding } from '../document';
+import type { Part } from '../drawing';
 import { largestDiameter, type Held, type ToKeep } from '../holding';
 import { cuttingForce } from '../mechanics';
 import { figure, type Figure } from '../quantity';
@@ -86,8 +87,11 @@ export function heldTurned(ctx: Context, gripping: Gripping, reach: Reach, sheet
     form: 'round',
     finished: true,
     room: gripping.room,
-    grip: gripOf,
-    stickOut: (h) => turnedStickOut(ctx, gripping, sheet, gripOf(h).value),
+    grip: (h) => (onArbor(h) && through ? figure('length', 'distance', { value: part.length }, { step: 0.1 }) : gripOf(h)),
+    stickOut: (h) =>
+      onArbor(h) && through
+        ? figure('length', 'distance', { value: part.length + sheet.faceB }, { step: 0.1 })
+        : turnedStickOut(ctx, gripping, sheet, gripOf(h).value),
     face: -part.length,
     centreAllowed: true,
     centreDrawn: centreDrawn(ctx, 'left'),
@@ -112,6 +116,16 @@ export const turnedStickOut = (ctx: Context, gripping: Gripping, sheet: BarSheet
 function cutBeside(ctx: Context, gripping: Gripping, reach: Reach): number | undefined {
   const mine = ctx.part.features.filter((f) => f.side === 'outside' && reach[f.id] === 'left');
   return mine.length > 0 ? gripping.z - Math.max(...mine.map((f) => f.near)) : undefined;
+}
+
+/** Holds by a bore rather than by the outside. */
+export const onArbor = (holding: Holding | undefined): boolean => holding?.kind === 'arbor' || holding?.kind === 'cushionedArbor';
+
+/** A piece on an arbor that fills its through bore: held all along, its left end free. */
+export function boredGripping(part: Part): Gripping | undefined {
+  const bore = part.features.find((f) => f.side === 'right' && f.through === true && f.form === 'cylinder');
+  if (!bore) return undefined;
+  return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: -part.length, inside: () => 0 };
 }
 
 const subjectOf = (ref: string) => ref.split('.')[0] ?? '';

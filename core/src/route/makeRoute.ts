@@ -8,6 +8,7 @@ import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf
 import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
 import { makeHole } from './bores';
 import { centreDrill } from './holes';
+import { boredGripping, onArbor } from './held';
 import { type Block, bestOrder, orderEdges } from './order';
 import type { SetupFacts } from './rules';
 import { awaySteps, detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
@@ -116,8 +117,10 @@ export function rightSetup(making: Making, held: HoldingChoice, stock: Region): 
   return setupOf(making, draft, held, sheet.grip, sheet.stickOut, [jaws, jaws - sheet.grip.value], stock);
 }
 
-export function leftSetup(making: Making, held: HoldingChoice, gripping: Gripping, stock: Region): Setup {
+export function leftSetup(making: Making, held: HoldingChoice, outside: Gripping, stock: Region): Setup {
   const { ctx, sheet } = making;
+  const arbor = onArbor(holdingOf(ctx.shop, held.holding)) ? boredGripping(ctx.part) : undefined;
+  const gripping = arbor ?? outside;
   const edge = -(ctx.part.length + sheet.faceB);
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, 1000, -1, 1000)) : stock;
   const { grip, stickOut } = held;
@@ -166,7 +169,7 @@ export function leftSetup(making: Making, held: HoldingChoice, gripping: Grippin
   ];
   inBestOrder(ctx, draft, held, works);
   const face = gripping.z;
-  return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece);
+  return setupOf(making, draft, held, grip, stickOut, [face, face + grip.value], piece, arbor);
 }
 
 /** What is done to a faced end before its rows are turned: a seat for the centre, the hole, or the centre that the drawing asks for. */
@@ -440,6 +443,7 @@ function setupOf(
   stickOut: Setup['stickOut'],
   gripped: readonly [number, number],
   before: Region,
+  arbor?: Gripping,
 ): Setup {
   const steps: Step[] = [...draft.steps];
   const own = making.ctx.chosen.ownSteps;
@@ -470,7 +474,8 @@ function setupOf(
     grip,
     stickOut,
     gripped,
-    gripDiameter: 2 * outsideOf(before, ...gripped).most,
+    gripDiameter: arbor ? arbor.diameter : 2 * outsideOf(before, ...gripped).most,
+    ...(arbor && { onArbor: true as const }),
     ...(draft.weakest && {
       bent: {
         step: draft.weakest.step,

@@ -47,9 +47,12 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
   const allowance = allowanceOf(ctx);
   const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
   if (target.value >= from - 0.05) return from;
-  const tool =
-    needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) > finishNose(ctx)) ?? needTool(ctx, id, 'turn', say`turning tool`);
   const total = (from - target.value) / 2;
+  const stout = (t: Tool) => mmOf(t.nose, 0.4) > finishNose(ctx);
+  const breaks = (t: Tool) => !t.chips || t.chips.depth[0] <= total + 1e-9;
+  // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
+  const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => ctx.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
+  const tool = needTool(ctx, id, 'turn', say`turning tool`, wanted);
   const inner = innerOf(feature, setup.end) - inward(setup.end) * SHOULDER;
   const long = Math.abs(face - inner);
   const parts = {
@@ -88,6 +91,9 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
     because: [
       reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
       bindingReason(depth.value, total, limited, uses, feature.id),
+      ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
+        ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
+        : []),
     ],
     figures: {
       speed,

@@ -48,6 +48,8 @@ export interface Setup {
   readonly gripped: readonly [number, number];
   /** what they close on, mm */
   readonly gripDiameter: number;
+  /** held by its bore, on an arbor that fills it */
+  readonly onArbor?: true;
   readonly before: Region;
   /** the finishing cut under which the work gives way most: its step, z, spring on radius, and the bent line from the jaws (z, mm sideways) */
   readonly bent?: { readonly step: string; readonly at: number; readonly spring: Figure; readonly line: readonly (readonly [number, number])[] };

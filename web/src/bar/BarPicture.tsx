@@ -18,7 +18,7 @@ import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
-import { Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed, Rest } from './shapes';
+import { Arbor, Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
@@ -127,14 +127,23 @@ function Picture(props: PictureProps) {
                 />
               ),
           )}
-          <Jaws
-            map={map}
-            from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
-            to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
-            radius={gripRadius}
-            room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
-            collet={collet}
-          />
+          {setup.onArbor ? (
+            <Arbor
+              map={map}
+              from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
+              to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
+              radius={gripRadius}
+            />
+          ) : (
+            <Jaws
+              map={map}
+              from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
+              to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
+              radius={gripRadius}
+              room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
+              collet={collet}
+            />
+          )}
           {step && <Threads part={part} map={map} view={view} brass={step.verb === 'thread' || step.verb === 'die' ? step.does[0] : undefined} />}
         </>
       ) : (
@@ -166,7 +175,7 @@ function Picture(props: PictureProps) {
         strokeWidth={0.8}
         strokeDasharray="14 3 3 3"
       />
-      {show === 'holding' && setup && held && (
+      {show === 'holding' && setup && held && !setup.onArbor && (
         <HoldLengths map={map} view={view} setup={setup} units={units} radius={Math.max(gripRadius, largestOf(part) / 2)} collet={collet} />
       )}
       {show === 'holding' && setup?.bent && (

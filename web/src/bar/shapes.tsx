@@ -170,6 +170,21 @@ export function Centre({ map, at }: { readonly map: Mapping; readonly at: number
 }
 
 /** Two wavy lines where plain length is left out. */
+/** An arbor that fills the bore, its shank and shoulder at the headstock. */
+export function Arbor({ map, from, to, radius }: { readonly map: Mapping; readonly from: number; readonly to: number; readonly radius: number }) {
+  const [left, right] = [map.x(from), map.x(to)];
+  const [top, foot] = [map.y(radius), map.y(-radius)];
+  return (
+    <path
+      d={`M${left - 60} ${top - 8}H${left - 8}V${top}H${right}V${foot}H${left - 8}V${foot + 8}H${left - 60}Z`}
+      fill="#eceae3"
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+      data-role="arbor"
+    />
+  );
+}
+
 /** A steady with its three fingers, or a follow rest with its two, seen from above: what touches the work on the far side and at the foot. */
 export function Rest({ map, at, radius, steady }: { readonly map: Mapping; readonly at: number; readonly radius: number; readonly steady: boolean }) {
   const x = map.x(at);
