@@ -1,6 +1,7 @@
 /* The operation sheet worked on: lines moved, rules said, whole other ways taken. */
+import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
+import { demoUrl, downloads, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;
@@ -63,6 +64,14 @@ it('one that may not says which rule forbids it, and nothing moves', async () =>
 it('says on the slate why a step stands where it stands', async () => {
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route?at=thread@s1', 'Why here');
   await page.waitForFunction(() => document.querySelector('[data-testid="stands"]')?.textContent.includes('after undercut') === true);
+});
+
+it('goes out as CSV, a line a step', async () => {
+  const { next, remove } = await downloads(page);
+  await press(page, 'the sheet as CSV');
+  const text = readFileSync(await next(), 'utf8');
+  expect(text.trim().split('\r\n')).toHaveLength(1 + (await order()).length);
+  remove();
 });
 
 it('lays other ways side by side, takes one whole, and undo brings the first back', async () => {

@@ -7,3 +7,4 @@ export { pastedRows } from './pasteRows';
 export { writeRows } from './rows';
 export { writeStl } from './stl';
 export { readShopTable, type TakenIn, writeShopTable } from './shopTables';
+export { writeOperations } from './operations';

@@ -1,6 +1,7 @@
-import { type Choice, type Edit, mayMove, type Way, ways, wayOf, writeMinutes, writeSentence } from '@obra/core';
+import { type Choice, type Edit, mayMove, type Way, ways, wayOf, writeMinutes, writeOperations, writeSentence } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { download, fileName } from '../../app/download';
 import { newId } from '../../data/ids';
 import { OperationSheet } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
@@ -97,6 +98,12 @@ export function Route({ view }: { readonly view: JobView }) {
               onMove={moveStep}
               nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
             />
+            <Button
+              variant="link"
+              className="noprint mt-2"
+              onClick={() => download(fileName(`${job.name} operations`, 'csv'), writeOperations(route, job.issue?.kit ?? shop, units), 'text/csv')}>
+              the sheet as CSV
+            </Button>
             <p className="quiet mt-3">
               <FigureNumber figure={route.cost.minutes} units={units} text={writeMinutes(route.cost.minutes.value)} /> a piece
               {job.pieces > 1 && (

@@ -1,0 +1,21 @@
+/* The operation sheet taken out as a table. */
+import Papa from 'papaparse';
+import { demoJob, demoShop } from '../plan/demo.fixture';
+import { plan } from '../plan';
+import { writeOperations } from './index';
+
+it('has a line for every step, in order, each number as the sheet shows it', () => {
+  const shop = demoShop();
+  const [route] = plan(demoJob('sheave-axle'), shop).routes;
+  if (!route) throw new Error('no route');
+  const text = writeOperations(route, shop, 'mm');
+  expect(text.endsWith('\r\n')).toBe(true);
+  const { data } = Papa.parse<Record<string, string>>(text.trim(), { header: true });
+  const steps = route.setups.flatMap((s) => s.steps);
+  expect(data).toHaveLength(steps.length);
+  expect(data.map((d) => d['step'])).toEqual(steps.map((_, i) => String(i + 1)));
+  const rough = data.find((d) => d['operation'] === 'Rough-turn');
+  expect(rough).toMatchObject({ setup: '1', end: 'A', holding: 'three-jaw 160' });
+  expect(Number(rough?.['rev/min'])).toBeGreaterThan(100);
+  expect(Number(rough?.['minutes'])).toBeGreaterThan(0);
+});
