@@ -1,7 +1,8 @@
 /* Warming and cooling of a bar, lumped. Closed forms: any textbook of heat transfer. Times of a bar in still air: common practice. */
 import fc from 'fast-check';
+import { formulas } from '../quantity';
 import { materialOf } from '../standards';
-import { type Beam, bend, complianceAt, cooledTo, coolingConstant, coolingTime, SHEDS, warmedBy } from './index';
+import { type Beam, bend, complianceAt, cooledTo, coolingConstant, coolingTime, drillForces, SHEDS } from './index';
 
 const bar = (diameter: number, id = 'mild-steel') => {
   const { density, heat } = materialOf(id);
@@ -46,8 +47,18 @@ it('never reaches the room, and says so; what is colder already waits for nothin
   expect(coolingTime(22, 40, 20, 100)).toBe(0);
 });
 
-it('warms one kilogram of steel by one degree with 486 J', () => {
-  expect(warmedBy(486, 1, { volume: 1e9 / 7870, density: 7870, heat: 486 })).toBeCloseTo(1, 9);
+it('one kilojoule that stays in a kilogram of steel warms it by a little over two degrees: 1000 / 486', () => {
+  expect(formulas.warmth.compute({ room: 20, joules: 1, share: 1, mass: 1, heat: 486, most: 60 })).toBeCloseTo(20 + 1000 / 486, 9);
+});
+
+it('a drill twists and pushes alike in the slate and in mechanics', () => {
+  const [kc, mc, feed] = [1780, 0.17, 0.2];
+  const specific = kc * ((feed / 2) * Math.sin((59 * Math.PI) / 180)) ** -mc;
+  for (const pilot of [0, 5]) {
+    const { torque, thrust } = drillForces(kc, mc, { diameter: 10, feed, point: 118, pilot });
+    expect(formulas.drillTorque.compute({ kc: specific, f: feed, D: 10, d: pilot })).toBeCloseTo(torque / 1000, 9);
+    expect(formulas.drillThrust.compute({ kc: specific, f: feed, D: 10, d: pilot, half: 59 })).toBeCloseTo(thrust, 6);
+  }
 });
 
 it('gives way as the whole beam says it does, by closed integrals: any steps, bore, chuck, rests', () => {

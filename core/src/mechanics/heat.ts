@@ -37,10 +37,3 @@ export function coolingTime(from: number, to: number, room: number, constant: nu
   if (wanted === 0 || !(now / wanted > 1)) throw new RangeError(`${from} to ${to} degrees in a room of ${room}`);
   return constant * Math.log(now / wanted);
 }
-
-/** Degrees that cutting warms a body by: the share of the work that does not leave with the chip. @param joules of cutting; @source lumped capacity */
-export function warmedBy(joules: number, share: number, body: { readonly volume: number; readonly density: number; readonly heat: number }): number {
-  if (!(joules >= 0 && share >= 0 && body.volume > 0 && body.density > 0 && body.heat > 0))
-    throw new RangeError(`${joules} J into ${body.volume} mm3`);
-  return (joules * share * 1e9) / (body.volume * body.density * body.heat);
-}

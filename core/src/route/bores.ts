@@ -5,7 +5,7 @@ import type { Reason } from '../finding';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
 import { type BarOut, giveOfBar } from './toolSpring';
-import { bindingReason, overLimit } from './turning';
+import { bindingReason, overLimit } from './cutChecks';
 import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId, way } from './context';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';

@@ -1,0 +1,62 @@
+import type { HoldingChoice } from '../holding';
+import type { Region } from '../stock';
+import type { Context, SetupDraft } from './context';
+import { type Block, bestOrder, orderEdges } from './order';
+import type { SetupFacts } from './rules';
+
+/** A piece of work that stays together; what it cuts depends on the stock as it finds it. */
+export type Work = () => void;
+
+/** How a setup stands between two pieces of work, so that it can be taken up again from there. */
+interface Standing {
+  readonly steps: number;
+  readonly stock: Region;
+  readonly findings: number;
+  readonly toGet: number;
+  readonly wear: ReadonlyMap<string, number>;
+  readonly weakest: SetupDraft['weakest'];
+}
+
+const standing = (ctx: Context, draft: SetupDraft): Standing => ({
+  steps: draft.steps.length,
+  stock: draft.stock,
+  findings: ctx.findings.length,
+  toGet: ctx.toGet.length,
+  wear: new Map(ctx.wear),
+  weakest: draft.weakest,
+});
+
+function takeUpFrom(ctx: Context, draft: SetupDraft, at: Standing): void {
+  draft.steps.length = at.steps;
+  draft.stock = at.stock;
+  if (at.weakest) draft.weakest = at.weakest;
+  else delete draft.weakest;
+  ctx.findings.length = at.findings;
+  ctx.toGet.length = at.toGet;
+  ctx.wear.clear();
+  for (const [tool, share] of at.wear) ctx.wear.set(tool, share);
+}
+
+/** Makes the steps in the order given; where another order inside the rules saves tool changes, or a person asked for one, makes again what differs. */
+export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice, works: readonly Work[], backEdge?: string): void {
+  const made = works.map((work) => {
+    const from = standing(ctx, draft);
+    work();
+    return { work, from, steps: draft.steps.slice(from.steps) };
+  });
+  const kept = made.filter((m) => m.steps.length > 0);
+  const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
+  const { centre, steady } = supportsIn(held);
+  const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
+  const { order } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
+  const first = order.findIndex((b, i) => b !== i);
+  const from = kept[first]?.from;
+  if (!from) return;
+  takeUpFrom(ctx, draft, from);
+  for (const at of order.slice(first)) kept[at]?.work();
+}
+
+/** The support of a holding by what it does. */
+export function supportsIn(held: HoldingChoice): { readonly centre: boolean; readonly steady: HoldingChoice['support'][number] | undefined } {
+  return { centre: held.support.some((s) => s.kind === 'centre'), steady: held.support.find((s) => s.kind === 'steady') };
+}
