@@ -15,7 +15,7 @@ it('has a line for every step, in order, each number as the sheet shows it', () 
   expect(data).toHaveLength(steps.length);
   expect(data.map((d) => d['step'])).toEqual(steps.map((_, i) => String(i + 1)));
   const rough = data.find((d) => d['operation'] === 'Rough-turn');
-  expect(rough).toMatchObject({ setup: '1', end: 'A', holding: 'three-jaw 160' });
+  expect(rough).toMatchObject({ setup: '1', end: 'A', holding: 'collet chuck 3-26' });
   expect(Number(rough?.['rev/min'])).toBeGreaterThan(100);
   expect(Number(rough?.['minutes'])).toBeGreaterThan(0);
 });

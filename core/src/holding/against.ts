@@ -24,6 +24,7 @@ export function otherKind(held: Held, holding: Holding): Finding | undefined {
   });
   switch (holding.kind) {
     case 'centres':
+      if (held.carried === 'centres') return undefined;
       return stop(
         'holding-needs-centres',
         say`${holding.name} want a centre hole in both ends; this end of the work has none yet`,
@@ -43,6 +44,7 @@ export function otherKind(held: Held, holding: Holding): Finding | undefined {
       return undefined;
     }
     case 'faceplate':
+      if (held.carried === 'plate') return undefined;
       return stop(
         'holding-needs-plate',
         say`${holding.name} clamps plates by their back; this is ${length(held.length)} long at ${diameter(held.largest)}`,
@@ -107,7 +109,7 @@ const BENDS = 0.1;
 /** The work as one plain bar in this holding: how far a light cut bends it where it is weakest. */
 export function bends(held: Held, holding: Holding, support: Supporting | undefined, out: number): readonly Finding[] {
   if (!(out > 1) || !(held.diameter > 0)) return [];
-  const centre = support?.kind === 'centre' ? support.item : support?.centre;
+  const centre = holding.kind === 'centres' ? holding : support?.kind === 'centre' ? support.item : support?.centre;
   const beam: Beam = {
     stretches: [{ from: 0, to: out, diameter: held.diameter }],
     modulus: held.modulus,

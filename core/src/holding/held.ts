@@ -44,4 +44,6 @@ export interface Held {
   readonly keep: readonly ToKeep[];
   /** from the last cut of this setup to the jaws, where something is cut beside them */
   readonly clear: number | undefined;
+  /** it has what these want: a centre in both ends, or a flat back to be clamped by */
+  readonly carried?: 'centres' | 'plate';
 }

@@ -51,7 +51,9 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
           ...stickOutFindings(held.setup, holding, carried, slender, stickOut.value, support?.kind === 'followRest'),
           ...bends(held, holding, support, stickOut.value),
         ]
-      : []),
+      : holding.kind === 'centres' && !stop
+        ? bends(held, holding, support, stickOut.value)
+        : []),
     ...(support ? supportFindings(held, support, stickOut.value) : []),
     ...(stop ? [] : [...gripFindings(held, holding, support !== undefined, grip.value, stickOut.value), ...roomFindings(held, holding)]),
   ];

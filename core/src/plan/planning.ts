@@ -1,34 +1,19 @@
-import type { Choice, Job, Shop } from '../document';
+import type { Bar, Choice, Job, Machine, Shop } from '../document';
 import { readDrawing } from '../drawing';
 import type { Finding } from '../finding';
-import { asBar, chooseBar, type HoldingChoice, startedPiece, takeHolding, weighHoldings } from '../holding';
+import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { figure, say, type Sentence } from '../quantity';
-import {
-  barSheet,
-  chosenIn,
-  type Context,
-  gripDiameter,
-  grippingOf,
-  heldFirst,
-  heldTurned,
-  leftSetup,
-  reachBesideJaws,
-  reachOf,
-  rightSetup,
-  type Route,
-  type Setup,
-  severingOf,
-  startedSheet,
-  way,
-} from '../route';
+import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
-import { rectangle, regionOf } from '../stock';
+import { regionOf, sameRegion } from '../stock';
 import { barCuts } from './barCuts';
 import { changedSinceIssue } from './issue';
+import { type Layout, layoutsOf } from './layouts';
 import { proof } from './proof';
 import { runoutsOf } from './runouts';
 import { wornTips } from './wornTips';
+import { type Found, search } from './search';
 import { shopChecks } from './shopChecks';
 import type { Plan } from './types';
 
@@ -63,54 +48,51 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
     material: materialOf(asIssued.drawing.material),
     machine,
     bar,
-    finished: regionOf(part.contour),
+    finished: sameRegion(regionOf(part.contour)),
     chosen,
     findings,
     toGet: [],
     wear: new Map(),
     ...(started && { started }),
   };
-  const across = mmOf(bar.across);
-  const severing = severingOf(context, across / 2);
-  const sheetWith = (holding: string) => {
-    const { grip, stickOut } = chosen.hold.get('right-1') ?? {};
-    const sheetOf = started ? startedSheet(started) : barSheet;
-    return sheetOf(
-      { job: asIssued, part, bar, holding: holdingOf(kit, holding), blade: severing.width, machine, whole: way(context, 'bar') === 'whole' },
-      grip && mmOf(grip, NaN),
-      stickOut && mmOf(stickOut, NaN),
-    );
-  };
-  const right = weighHoldings(heldFirst(context, started ? gripDiameter(started, part, sheetWith('')) : across, sheetWith), kit);
-  const heldRight = takeHolding(right, chosen.hold.get('right-1'));
-  const sheet = sheetWith(heldRight?.holding ?? '');
-  const reach = started ? reachBesideJaws(reachOf(part.features), part, started, sheet, findings) : reachOf(part.features);
-  const gripping = grippingOf(part, reach);
-  const left = weighHoldings(heldTurned(context, gripping, reach, sheet), kit);
-  const heldLeft = takeHolding(left, chosen.hold.get('left-1'));
-  if (!heldRight || !heldLeft) {
+  const layouts = layoutsOf(context);
+  const holdings = layouts.flatMap((l) => (l.first === layouts[0]?.first && l.name === layouts[0].name ? l.stages.flatMap((s) => s.options) : []));
+  if (!layouts[0]?.stages.every((s) => s.options.length > 0)) {
     findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
     return { ...empty, reached: 'holding', findings };
   }
-  for (const held of new Set([heldRight.holding, heldLeft.holding])) {
+  yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
+
+  const found = search(context, layouts);
+  if (!found) return { ...empty, reached: 'holding', holdings, findings };
+  const { layout, setups } = found;
+  const sheet = layout.sheetOf(setups[0]?.held.holding ?? '');
+  for (const held of new Set(setups.map((m) => m.held.holding))) {
     const item = holdingOf(kit, held);
     if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
-  findings.push(...withMends(heldRight, right), ...withMends(heldLeft, left));
-  if (!gripping.sound && isChuckId(kit, heldLeft.holding))
-    findings.push({
-      code: 'grip-last',
-      about: 'left-1',
-      severity: 'caution',
-      says: say`turned round, only a ${part.features.find((f) => f.id === gripping.row)?.form ?? 'shaped row'} is left to grip`,
-      why: say`never leave only threads, tapers or balls to grip: begin at the other end, or leave spare stock to hold and part it off last`,
-      mends: [],
-    });
-  const holdings = [...right, ...left];
-  yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
+  for (const [i, made] of setups.entries()) findings.push(...withMends(made.held, layout.stages[i]?.options ?? []), ...made.findings);
+  findings.push(...barChecks(bar, machine, sheet));
+  const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
+  // what was given out names its own bar; the rack is not looked at again
+  if (!issue) findings.push(...ofBars);
+  const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
+  const route = routeOf(context, found, { id: bar.id, cut: sheet.cut, from });
+  findings.push(...wornTips(asIssued, route, kit));
+  findings.push(...orphans(asIssued, route, kit));
+  const toGet = setups.flatMap((m) => m.toGet);
+  const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
+  const taken = layout.stages.flatMap((s) => s.options);
+  const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
+  yield made;
+  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit)] };
+}
 
+/** A bar that does not go through the spindle, or is shorter than what is wanted of it. */
+function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Finding[] {
+  const findings: Finding[] = [];
   const bore = mmOf(machine.through);
-  if (sheet.behind && bore > 0 && across > bore + 1e-6)
+  if (sheet.behind && bore > 0 && mmOf(bar.across) > bore + 1e-6)
     findings.push({
       code: 'bar-through',
       about: 'bar',
@@ -125,8 +107,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
         },
       ],
     });
-  const makings = { ctx: context, sheet, severing, ids: new Map<string, string>(), reach };
-  if (sheet.cut.value > mmOf(bar.length) + 1e-6) {
+  if (sheet.cut.value > mmOf(bar.length) + 1e-6)
     findings.push({
       code: 'bar-too-short',
       about: 'bar',
@@ -135,20 +116,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
       why: say`a blank cut short cannot be made long`,
       mends: [],
     });
-  }
-  const blank = started?.region ?? rectangle(sheet.faceA, sheet.faceA - sheet.cut.value, 0, across / 2);
-  const first = rightSetup(makings, heldRight, blank);
-  const second = leftSetup(makings, heldLeft, gripping, first.steps.at(-1)?.after ?? blank);
-  const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
-  // what was given out names its own bar; the rack is not looked at again
-  if (!issue) findings.push(...ofBars);
-  const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
-  const route = routeOf(asIssued, { id: bar.id, cut: sheet.cut, from }, runoutsOf(context, reach, holdingOf(kit, heldLeft.holding)), [first, second]);
-  findings.push(...wornTips(asIssued, route, kit));
-  findings.push(...orphans(asIssued, route, kit));
-  const made: Plan = { ...empty, reached: 'route', routes: [route], holdings, toGet: context.toGet, findings: [...findings] };
-  yield made;
-  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit)] };
+  return findings;
 }
 
 /** A material that is not in the table is planned as mild steel, and said so. */
@@ -166,12 +134,6 @@ function unknownMaterial(job: Job): readonly Finding[] {
     },
   ];
 }
-
-/** Gripped from outside: an arbor holds a piece that leaves nothing sound there. */
-const isChuckId = (shop: Shop, id: string): boolean => {
-  const holding = holdingOf(shop, id);
-  return holding === undefined || isChuck(holding);
-};
 
 /** What is wrong with an item of the shop that this plan takes, told where it is taken. */
 const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>
@@ -239,12 +201,10 @@ function nothingInShop(code: string, about: string, says: Sentence, shop: Shop):
   };
 }
 
-function routeOf(job: Job, bar: Route['bar'], runouts: Route['runouts'], setups: readonly Setup[]): Route {
+function routeOf({ job, part, shop }: Context, { layout, setups: made }: Found, bar: Route['bar']): Route {
+  const setups = made.map((m) => m.setup);
   const steps = setups.flatMap((s) => s.steps);
   const minutesOf = (step: (typeof steps)[number]) => step.figures['minutes']?.value ?? 0;
-  const minutes = figure('time', 'totalMinutes', { minutes: steps.map(minutesOf) });
-  const risk = figure('cost', 'risk', { fine: steps.filter((s) => s.gauge !== undefined && s.verb === 'finish-turn').length });
-  const changes = figure('count', 'toolChanges', { count: setups.reduce((sum, s) => sum + changesIn(s), 0) });
   let before = 0;
   const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) =>
     steps.map((step) => {
@@ -260,27 +220,28 @@ function routeOf(job: Job, bar: Route['bar'], runouts: Route['runouts'], setups:
       };
     }),
   );
+  const turned = setups.at(-1);
   return {
     bar,
-    runouts,
+    runouts: runoutsOf(part, layout, turned && holdingOf(shop, turned.holding)),
     setups,
-    cost: {
-      minutes,
-      all: figure('time', 'forPieces', { minutes: minutes.value, pieces: job.pieces }),
-      risk,
-      changes,
-      total: figure('cost', 'totalCost', { minutes: minutes.value, risk: risk.value, changes: changes.value }),
-    },
-    differs: say`end A first, then turned round`,
+    cost: costOfSetups(setups, part, job.pieces),
+    first: layout.first,
+    layout: layout.name,
+    differs: differsIn(layout),
     schedule,
   };
 }
 
-/** How often another tool is taken in a setup. */
-function changesIn(setup: Setup): number {
-  const tools = setup.steps.flatMap((s) => (s.tool === undefined ? [] : [s.tool]));
-  return tools.filter((t, i) => t !== tools[i - 1]).length;
-}
+const differsIn = ({ first, name }: Layout): Sentence =>
+  name === 'centres'
+    ? say`faced and centred at both ends, then turned between centres, end ${letterOf(first)} first`
+    : name === 'plate'
+      ? say`clamped on the faceplate, face ${letterOf(first)} first, then held through its bore`
+      : say`end ${letterOf(first)} first, then turned round`;
+
+/** What a choice of method may be about that is no row: how it is severed, which end is first, how it is carried. */
+const wholeRoute = new Set(['left', 'right', 'first', 'carrying']);
 
 /** Choices whose target is gone: told, with a fix, never dropped unseen. */
 function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
@@ -294,7 +255,7 @@ function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
     if (c.kind === 'hold') return setups.has(c.setup) ? there(c.holding) : `setup ${c.setup}`;
     if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
     if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
-    if (c.kind === 'method') return rows.has(c.of) || c.of === 'left' || c.of === 'right' ? undefined : `row ${c.of}`;
+    if (c.kind === 'method') return rows.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
     if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));
     if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
     return undefined;

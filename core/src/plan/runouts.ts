@@ -1,12 +1,14 @@
 import type { Holding } from '../document';
+import type { Part } from '../drawing';
 import { partsOf, runoutOf, SAME_CHUCKING } from '../holding';
 import { figure } from '../quantity';
-import { type Context, type Reach, type Route, toKeep } from '../route';
+import { type Route, toKeep } from '../route';
+import type { Layout } from './layouts';
 
 /** How true each relation of the drawing comes out: turned in one chucking, or across a turning round in this holding. */
-export function runoutsOf(ctx: Context, reach: Reach, turned: Holding | undefined): Route['runouts'] {
-  const across = new Set(toKeep(ctx, reach).map((r) => r.id));
-  return ctx.part.relations
+export function runoutsOf(part: Part, { first, reach }: Layout, turned: Holding | undefined): Route['runouts'] {
+  const across = new Set(toKeep(part, first, reach).map((r) => r.id));
+  return part.relations
     .filter((r) => r.kind === 'runout' || r.kind === 'concentric')
     .map((r) => {
       const oneChucking = !across.has(r.id);

@@ -1,6 +1,6 @@
 import type { Quantity, QuantityKind, Sentence } from './figure';
 import { MM_PER_INCH, type Units } from './length';
-import { roundTo } from './formulas';
+import { roundTo } from './rounding';
 
 export interface Written {
   readonly text: string;

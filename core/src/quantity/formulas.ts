@@ -1,27 +1,7 @@
+import { costFormulas } from './costFormulas';
 import { define, type Formula } from './define';
+import { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 import type { Figure, Inputs, QuantityKind } from './figure';
-
-/** The highest entry at or below the wanted value; the lowest entry when none is. Lists need not be sorted. */
-export function atOrBelow(wanted: number, list: readonly number[]): number {
-  if (list.length === 0) throw new RangeError('an empty list of machine settings');
-  const below = list.filter((entry) => entry <= wanted * (1 + 1e-9));
-  return below.length > 0 ? Math.max(...below) : Math.min(...list);
-}
-
-/** A multiple of `step`, at or below; free of binary dust. */
-export function floorTo(value: number, step: number): number {
-  return tidy(Math.floor(value / step + 1e-6) * step);
-}
-
-/** The nearest multiple of `step`, halves away from zero. */
-export function roundTo(value: number, step: number): number {
-  return tidy(Math.sign(value) * Math.floor(Math.abs(value) / step + 0.5 + 1e-6) * step);
-}
-
-/** Removes binary dust below 1e-9. */
-export function tidy(value: number): number {
-  return Number(value.toFixed(9));
-}
 
 const practice = 'common practice';
 
@@ -270,10 +250,10 @@ export const formulas = {
     ({ whole, grip }) => tidy(whole - grip),
   ),
   stickOutTurned: define(
-    'part + facing at B - grip - what lies inside the chuck beyond the grip',
+    'part + facing of the free end - grip - what lies inside the chuck beyond the grip',
     'arithmetic',
-    { part: ['length', 'part'], faceB: ['length', 'facing at B'], grip: ['length', 'grip'], inside: ['length', 'inside the chuck'] },
-    ({ part, faceB, grip, inside }) => tidy(part + faceB - grip - inside),
+    { part: ['length', 'part'], face: ['length', 'facing of the free end'], grip: ['length', 'grip'], inside: ['length', 'inside the chuck'] },
+    ({ part, face, grip, inside }) => tidy(part + face - grip - inside),
   ),
   stickOutRatio: define(
     'unsupported length / diameter',
@@ -311,37 +291,7 @@ export const formulas = {
     { tir: ['length', 'total indicator reading'] },
     ({ tir }) => tir,
   ),
-  score: define(
-    '1 - weight x runout / 0.2 mm - 0.3 when it marks - 0.2 for each caution - 0.03 for each thing to change or bring up',
-    practice,
-    {
-      runout: ['length', 'runs true within'],
-      weight: ['ratio', 'weight of running true: 1 on a finished surface, 0.1 on the bar'],
-      marks: ['count', 'marks the work (1) or not (0)'],
-      cautions: ['ratio', 'cautions'],
-      effort: ['count', 'things to change or bring up'],
-    },
-    ({ runout, weight, marks, cautions, effort }) => tidy(1 - (weight * runout) / 0.2 - 0.3 * marks - 0.2 * cautions - 0.03 * effort),
-  ),
-  risk: define(
-    'steps that hold a size of 0.025 mm or finer x 2 minutes',
-    'weights of the shop, common practice',
-    { fine: ['count', 'fine sizes'] },
-    ({ fine }) => 2 * fine,
-  ),
-  totalCost: define(
-    'minutes + risk + half a minute for each tool change',
-    'weights of the shop, common practice',
-    { minutes: ['time', 'minutes'], risk: ['cost', 'risk'], changes: ['count', 'tool changes'] },
-    ({ minutes, risk, changes }) => minutes + risk + 0.5 * changes,
-  ),
-  moreMinutes: define(
-    'cost of the other way - cost of the one in hand',
-    'weights of the shop, common practice',
-    { other: ['cost', 'the other way'], now: ['cost', 'the one in hand'] },
-    ({ other, now }) => tidy(other - now),
-  ),
-  toolChanges: define('times that another tool is taken in a setup', 'counted in the route', { count: ['count', 'changes'] }, ({ count }) => count),
+  ...costFormulas,
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(
     'finished size + allowance for finishing, both sides',

@@ -1,6 +1,8 @@
 export * from './figure';
 export { remember } from './remember';
-export { atOrBelow, figure, floorTo, formulaNamed, formulas, roundTo, tidy } from './formulas';
+export { figure, formulaNamed, formulas } from './formulas';
+export { normalBelow } from './normal';
+export { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 export { define, type Formula } from './define';
 export type { FormulaName } from './formulas';
 export { parseDegrees } from './degrees';

@@ -5,10 +5,11 @@ import { figure, type Figure, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { parseLength } from '../quantity';
 import { orChosen } from './choices';
+import type { End } from './ends';
 
 export interface BarSheet {
-  readonly faceA: number;
-  readonly faceB: number;
+  /** allowance for facing at each end */
+  readonly off: Readonly<Record<End, number>>;
   readonly blade: number;
   readonly gap: number;
   readonly grip: Figure;
@@ -25,8 +26,8 @@ export interface BarSheet {
 }
 
 /** Allowances of the bar sheet, mm. @source bar-length, common practice */
-const FACE_A = 1;
-export const FACE_B = 1.5;
+const FACE_FIRST = 1;
+export const FACE_SECOND = 1.5;
 export const GAP = 8;
 const SPARE = 10;
 /** Least room between blade and jaws, mm. @source bar-length, common practice: 5 to 13 */
@@ -43,7 +44,14 @@ export interface SheetAsked {
   readonly machine: Machine;
   /** the bar stays whole and goes through the spindle */
   readonly whole: boolean;
+  readonly first: End;
 }
+
+/** Facing at the end that is worked first, and at the other after turning round. */
+export const offOf = (first: End): BarSheet['off'] => ({
+  right: first === 'right' ? FACE_FIRST : FACE_SECOND,
+  left: first === 'right' ? FACE_SECOND : FACE_FIRST,
+});
 
 /** What stands out behind the spindle. @source bar-whip, common practice */
 function behindOf({ bar, machine, whole }: SheetAsked, inFront: number): Pick<BarSheet, 'behind'> {
@@ -57,9 +65,10 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
   const { job, part, bar, holding, blade } = asked;
   const jaws = mmOf(holding?.jaw?.length, 30);
   // closer to the jaws than this the blade or its holder meets them
-  const least = part.length + FACE_A + FACE_B + blade + LEAST_GAP;
+  const least = part.length + FACE_FIRST + FACE_SECOND + blade + LEAST_GAP;
   const gap = chosenOut === undefined ? GAP : tidy(Math.max(LEAST_GAP, chosenOut - (least - LEAST_GAP)));
-  const lengths = { part: part.length, faceA: FACE_A, faceB: FACE_B, blade, gap };
+  const off = offOf(asked.first);
+  const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade, gap };
   const stickOut = orChosen(
     figure('length', 'stickOut', lengths, { step: 0.1 }),
     chosenOut === undefined ? undefined : Math.max(chosenOut, tidy(least)),
@@ -72,8 +81,7 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
     typed?.ok ? typed.value : undefined,
   );
   return {
-    faceA: FACE_A,
-    faceB: FACE_B,
+    off,
     blade,
     gap,
     grip,
@@ -83,6 +91,30 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
     ...behindOf(asked, stickOut.value + grip.value),
     severs: true,
     whole: asked.whole,
-    each: tidy(part.length + FACE_A + FACE_B + blade),
+    each: tidy(part.length + FACE_FIRST + FACE_SECOND + blade),
+  };
+}
+
+/** Stands out of the chuck while an end is faced and centred, mm. @source judgement: room for tool and centre drill */
+const CENTRING = 20;
+
+/** A bar that is sawn to its length and carried between centres or on a plate: no grip, gap or blade is lost. */
+export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): BarSheet {
+  const off = offOf(first);
+  const choice = job.choices.findLast((c) => c.kind === 'bar');
+  const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
+  const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade: 0, gap: 0 };
+  const cut = orChosen(figure('length', 'barLength', { ...lengths, grip: 0, spare: 0 }, { step: 0.1 }), typed?.ok ? typed.value : undefined);
+  return {
+    off,
+    blade: 0,
+    gap: 0,
+    grip: figure('length', 'gripOfJaws', { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - CENTRING) }, { step: 0.1 }),
+    stickOut: figure('length', 'distance', { value: CENTRING }, { step: 0.1 }),
+    cut,
+    surfaceStays: surfaceStays(part, bar),
+    severs: false,
+    whole: false,
+    each: tidy(part.length + off.right + off.left),
   };
 }

@@ -6,7 +6,8 @@ import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
 import { type BarOut, giveOfBar } from './toolSpring';
 import { bindingReason, overLimit } from './cutChecks';
-import { addStep, byHand, type Context, data, inward, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { faceOf, inward } from './ends';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
 import { alreadyMade } from './started';
@@ -39,7 +40,7 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
     const half = Math.min(59, last.bottom ?? 59);
     const point = mmOf(core.size) / 2 / Math.tan((half * Math.PI) / 180);
     // through: the point clears the far face; flat: it stops where its tip reaches the bottom
-    const full = Math.abs(last.far - (setup.end === 'right' ? 0 : -ctx.part.length));
+    const full = Math.abs(last.far - faceOf(ctx.part, setup.end));
     const depth =
       last.through === true || last.met === true
         ? full + (last.through === true ? 1 : 0)
@@ -150,7 +151,7 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
       ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
       : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
   const limits = row.nearDiameter;
-  const out = Math.abs(row.far - (setup.end === 'right' ? 0 : -ctx.part.length));
+  const out = Math.abs(row.far - faceOf(ctx.part, setup.end));
   const shank = tool ? mmOf(tool.shank, mmOf(tool.size, 0)) : 0;
   if (verb === 'bore' && shank > 0 && out / shank > 4)
     ctx.findings.push({

@@ -15,6 +15,8 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
   const methods = chosenIn(job).method;
   // a piece already started is no choice: the job itself says so
   const made: Choice[] = route.bar.id === STARTED ? [] : [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];
+  made.push({ kind: 'method', id: 'method-first', of: 'first', method: route.first });
+  made.push({ kind: 'method', id: 'method-carrying', of: 'carrying', method: route.layout });
   let n = 0;
   for (const setup of route.setups) {
     made.push({
@@ -23,7 +25,7 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       setup: setup.id,
       holding: setup.holding,
       grip: mm(setup.grip.value),
-      ...(setup.end === 'right' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
+      ...(setup === route.setups[0] && route.layout === 'chuck' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
       support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
     for (const step of setup.steps) {

@@ -1,22 +1,21 @@
 import type { Bar, Job, Machine, Shop, Tool } from '../document';
-import type { Feature, Part } from '../drawing';
+import type { Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
 import type { StartedPiece, Support } from '../holding';
 import { minutesInCut, type Place } from '../cutting';
 import { type Figure, figure, say, type Sentence, spindleSpeed } from '../quantity';
 import { area, combine, type Region } from '../stock';
-import { toolOf, wayOf } from '../shop';
+import { mmOf, toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
 import type { Spring } from './spring';
 import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
+import type { End } from './ends';
 import type { Pass, Step } from './types';
 import type { Verb } from './verbs.table';
 
 /** Less than this of the section is no cut, mm2. */
 const AIR = 0.002;
-
-export type End = 'right' | 'left';
 
 export interface ToGet {
   readonly what: Sentence;
@@ -58,6 +57,8 @@ export interface SetupDraft {
   /** which setup first claimed a step's plain id */
   readonly ids: Map<string, string>;
   stock: Region;
+  /** by how much the order of its steps may be dearer than the cheapest, minutes */
+  unproven?: number;
   /** where it gives way most while it is finished */
   weakest?: { readonly step: string; readonly spring: Spring };
 }
@@ -90,6 +91,8 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   const after = parts.raises ? combine('union', cut, parts.raises) : cut;
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
+  const risk = riskOf(ctx, parts);
+  if (risk) figures['risk'] = risk;
   setup.steps.push({
     id,
     verb: parts.verb,
@@ -110,6 +113,15 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   const life = figures['life']?.value;
   if (parts.tool && life !== undefined) ctx.wear.set(parts.tool.id, (ctx.wear.get(parts.tool.id) ?? 0) + minutesInCut(figures['minutes']) / life);
   checkSpeed(ctx, setup, id, figures['speed']);
+}
+
+/** What a size that is measured risks: its tolerance against the doubt of its gauge and the spring of the work. */
+function riskOf({ part, shop }: Context, { gauge, about, figures }: StepParts): Figure | undefined {
+  const limits = part.features.find((f) => f.id === about)?.nearDiameter;
+  const by = gauge === undefined ? undefined : shop.gauges.find((g) => g.id === gauge);
+  if (!limits || !by || limits.from === 'general') return undefined;
+  const of = { tolerance: limits.max - limits.min, bias: mmOf(by.bias), repeat: mmOf(by.repeat), spring: figures['spring']?.value ?? 0 };
+  return figure('time', 'riskOfSize', of, { step: 0.1 });
 }
 
 /** `<verb>@<ref>`, with the setup where an earlier one already does the same. */
@@ -190,8 +202,3 @@ export const way = (ctx: Context, key: string): string => wayOf(key, ctx.shop.wa
 export const byHand = (handling: number): Figure => figure('time', 'minutesByHand', { handling });
 
 export const reason = (rule: string, says: Sentence, ...binds: readonly string[]): Reason => ({ rule, says, binds });
-
-/** The edge of a row towards the free end of a setup, and the one towards the headstock. */
-export const mouthOf = (feature: Feature, end: End): number => (end === 'right' ? feature.near : feature.far);
-export const innerOf = (feature: Feature, end: End): number => (end === 'right' ? feature.far : feature.near);
-export const inward = (end: End): number => (end === 'right' ? -1 : 1);

@@ -6,7 +6,8 @@ import { flankHalf, threadUndercut } from '../standards';
 import { chamfered, combine, type Region } from '../stock';
 import { spareIn } from './shapes';
 import { toolForThread } from './threadTools';
-import { addStep, byHand, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { type End, innerOf, inward, mouthOf } from './ends';
 
 /** Chamfers the edge of a row that faces the free end. */
 export function chamferMouth(ctx: Context, setup: SetupDraft, feature: Feature): void {

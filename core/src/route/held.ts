@@ -4,10 +4,12 @@ import { largestDiameter, type Held, type ToKeep } from '../holding';
 import { cuttingForce } from '../mechanics';
 import { figure, type Figure } from '../quantity';
 import { mmOf } from '../shop';
-import { rectangle, regionOf, thinnestOf } from '../stock';
+import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import { orChosen } from './choices';
+import { DOG } from './carried';
 import type { Context } from './context';
+import { type End, faceOf, innerOf, inward, otherEnd } from './ends';
 import type { Gripping, Reach } from './reach';
 
 /** A light roughing cut, for slipping: depth on radius, mm. @source common practice */
@@ -35,9 +37,9 @@ function fastest({ machine }: Context): number {
 }
 
 /** How far in the deepest hole of an end goes. */
-const holeOf = (ctx: Context, side: 'right' | 'left'): number | undefined => {
+const holeOf = (ctx: Context, side: End): number | undefined => {
   const rows = ctx.part.features.filter((f) => f.side === side);
-  return rows.length > 0 ? Math.max(...rows.map((f) => Math.abs(f.far - (side === 'right' ? 0 : -ctx.part.length)))) : undefined;
+  return rows.length > 0 ? Math.max(...rows.map((f) => Math.abs(f.far - faceOf(ctx.part, side)))) : undefined;
 };
 
 /** The wall of what is gripped first, where it is hollow already. */
@@ -46,24 +48,24 @@ function wallFirst({ started, bar }: Context): Held['wall'] {
   return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
 }
 
-const centreDrawn = (ctx: Context, side: 'right' | 'left') => ctx.part.details.some((d) => d.kind === 'centre' && d.on === side);
+const centreDrawn = (ctx: Context, side: End) => ctx.part.details.some((d) => d.kind === 'centre' && d.on === side);
 
-/** The bar, or the piece as it is, held for its right end. */
-export function heldFirst(ctx: Context, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
+/** The bar, or the piece as it is, held for the end that is worked first. */
+export function heldFirst(ctx: Context, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
   const metal = ctx.started ? ctx.started.piece.length : mmOf(ctx.bar.length);
   return {
     ...common(ctx, diameter),
-    setup: 'right-1',
+    setup: `${first}-1`,
     diameter,
     form: ctx.bar.form,
     finished: false,
     room: ctx.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
     stickOut: (h) => sheetWith(h.id).stickOut,
     grip: (h) => sheetWith(h.id).grip,
-    face: 0,
+    face: faceOf(ctx.part, first),
     centreAllowed: true,
-    centreDrawn: centreDrawn(ctx, 'right'),
-    hole: holeOf(ctx, 'right'),
+    centreDrawn: centreDrawn(ctx, first),
+    hole: holeOf(ctx, first),
     bore: undefined,
     wall: wallFirst(ctx),
     keep: [],
@@ -72,17 +74,17 @@ export function heldFirst(ctx: Context, diameter: number, sheetWith: (holding: s
 }
 
 /** The piece turned round, held on what was finished. */
-export function heldTurned(ctx: Context, gripping: Gripping, reach: Reach, sheet: BarSheet): Held {
+export function heldTurned(ctx: Context, first: End, gripping: Gripping, reach: Reach, sheet: BarSheet): Held {
   const { part, chosen } = ctx;
-  const typed = chosen.hold.get('left-1')?.grip;
+  const end = otherEnd(first);
+  const typed = chosen.hold.get(`${end}-1`)?.grip;
   const gripOf = (h: Holding | undefined): Figure =>
     orChosen(figure('length', 'gripOfJaws', { jaws: mmOf(h?.jaw?.length, 25), most: gripping.room }, { step: 0.1 }), typed && mmOf(typed, NaN));
-  const through = part.features.find((f) => f.side === 'right' && f.through === true && f.form === 'cylinder');
-  const metal = sheet.severs ? rectangle(-(part.length + sheet.faceB), 1000, -1, 1000) : undefined;
-  const wall = metal && thinnestOf(regionOf(part.contour), gripping.z, gripping.z + gripping.room);
+  const through = throughBore(part, first);
+  const wall = sheet.severs ? thinnestOf(regionOf(part.contour), gripping.z, gripping.z + inward(end) * gripping.room) : undefined;
   return {
     ...common(ctx, gripping.diameter),
-    setup: 'left-1',
+    setup: `${end}-1`,
     diameter: gripping.diameter,
     form: 'round',
     finished: true,
@@ -90,57 +92,110 @@ export function heldTurned(ctx: Context, gripping: Gripping, reach: Reach, sheet
     grip: (h) => (onArbor(h) && through ? figure('length', 'distance', { value: part.length }, { step: 0.1 }) : gripOf(h)),
     stickOut: (h) =>
       onArbor(h) && through
-        ? figure('length', 'distance', { value: part.length + sheet.faceB }, { step: 0.1 })
-        : turnedStickOut(ctx, gripping, sheet, gripOf(h).value),
-    face: -part.length,
+        ? figure('length', 'distance', { value: part.length + sheet.off[end] }, { step: 0.1 })
+        : turnedStickOut(ctx, gripping, sheet.off[end], gripOf(h).value),
+    face: faceOf(part, end),
     centreAllowed: true,
-    centreDrawn: centreDrawn(ctx, 'left'),
-    hole: holeOf(ctx, 'left'),
+    centreDrawn: centreDrawn(ctx, end),
+    hole: holeOf(ctx, end),
     bore: through?.nearDiameter.nominal,
     wall,
-    keep: toKeep(ctx, reach),
-    clear: cutBeside(ctx, gripping, reach),
+    keep: toKeep(part, first, reach),
+    clear: cutBeside(ctx, end, gripping, reach),
+  };
+}
+
+/** The sawn bar in a chuck for facing and centring an end, most of it through the spindle. */
+export function heldSawn(ctx: Context, end: End, sheetWith: (holding: string) => BarSheet): Held {
+  const across = mmOf(ctx.bar.across);
+  return {
+    ...common(ctx, across),
+    setup: `${end}-1`,
+    diameter: across,
+    form: ctx.bar.form,
+    finished: false,
+    room: ctx.part.length,
+    stickOut: (h) => sheetWith(h.id).stickOut,
+    grip: (h) => sheetWith(h.id).grip,
+    face: faceOf(ctx.part, end),
+    centreAllowed: false,
+    centreDrawn: centreDrawn(ctx, end),
+    hole: undefined,
+    bore: undefined,
+    wall: undefined,
+    keep: [],
+    clear: undefined,
+  };
+}
+
+/** Between its own two centres: what is turned at one end runs true to what was turned at the other. */
+export function heldBetween(ctx: Context, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: ctx.part.length }, { step: 0.1 });
+  const largest = largestDiameter(ctx.part);
+  return {
+    ...heldSawn(ctx, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    setup: `${end}-${String(n)}`,
+    diameter: largest,
+    form: 'round',
+    stickOut: () => long,
+    grip: () => figure('length', 'distance', { value: DOG }),
+    carried: 'centres',
+  };
+}
+
+/** A plate clamped by its back. */
+export function heldOnPlate(ctx: Context, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: ctx.part.length }, { step: 0.1 });
+  return {
+    ...heldSawn(ctx, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    setup: `${end}-${String(n)}`,
+    stickOut: () => long,
+    grip: () => long,
+    carried: 'plate',
   };
 }
 
 /** What sticks out of the jaws that hold the turned piece. */
-export const turnedStickOut = (ctx: Context, gripping: Gripping, sheet: BarSheet, grip: number): Figure =>
+export const turnedStickOut = (ctx: Context, gripping: Gripping, off: number, grip: number): Figure =>
   figure('length', 'stickOutTurned', {
     part: ctx.part.length,
-    faceB: sheet.faceB,
+    face: off,
     grip,
-    inside: Math.min(gripping.inside(grip), Math.max(0, ctx.part.length + sheet.faceB - grip - 0.1)),
+    inside: Math.min(gripping.inside(grip), Math.max(0, ctx.part.length + off - grip - 0.1)),
   });
 
 /** How far the rows turned in the second setup stay from the jaws; undefined where none is. */
-function cutBeside(ctx: Context, gripping: Gripping, reach: Reach): number | undefined {
-  const mine = ctx.part.features.filter((f) => f.side === 'outside' && reach[f.id] === 'left');
-  return mine.length > 0 ? gripping.z - Math.max(...mine.map((f) => f.near)) : undefined;
+function cutBeside(ctx: Context, end: End, gripping: Gripping, reach: Reach): number | undefined {
+  const mine = ctx.part.features.filter((f) => f.side === 'outside' && reach[f.id] === end);
+  return mine.length > 0 ? Math.min(...mine.map((f) => inward(end) * (gripping.z - innerOf(f, end)))) : undefined;
 }
 
 /** Holds by a bore rather than by the outside. */
 export const onArbor = (holding: Holding | undefined): boolean => holding?.kind === 'arbor' || holding?.kind === 'cushionedArbor';
 
-/** A piece on an arbor that fills its through bore: held all along, its left end free. */
-export function boredGripping(part: Part): Gripping | undefined {
-  const bore = part.features.find((f) => f.side === 'right' && f.through === true && f.form === 'cylinder');
+/** A through bore that the first setup makes. */
+const throughBore = (part: Part, first: End) => part.features.find((f) => f.side === first && f.through === true && f.form === 'cylinder');
+
+/** A piece on an arbor that fills its through bore: held all along, the end free that is worked second. */
+export function boredGripping(part: Part, first: End): Gripping | undefined {
+  const bore = throughBore(part, first);
   if (!bore) return undefined;
-  return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: -part.length, inside: () => 0 };
+  return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: faceOf(part, otherEnd(first)), inside: () => 0 };
 }
 
 const subjectOf = (ref: string) => ref.split('.')[0] ?? '';
 
 /** Relations whose two sides are made in different setups. */
-export function toKeep(ctx: Context, reach: Reach): readonly ToKeep[] {
+export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] {
   const setupOf = (ref: string): 'right' | 'left' | undefined => {
     const id = subjectOf(ref);
     if (id === 'right' || id === 'left') return id;
-    const feature = ctx.part.features.find((f) => f.id === id);
+    const feature = part.features.find((f) => f.id === id);
     if (!feature) return undefined;
     if (feature.side !== 'outside') return feature.side;
-    return reach[id] === 'left' ? 'left' : 'right';
+    return reach[id] === otherEnd(first) ? otherEnd(first) : first;
   };
-  return ctx.part.relations.flatMap((r): ToKeep[] => {
+  return part.relations.flatMap((r): ToKeep[] => {
     if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
     const [a, b] = [setupOf(r.of), setupOf(r.to)];
     return a && b && a !== b ? [{ id: r.id, words: r.kind, limit: r.limits.max }] : [];

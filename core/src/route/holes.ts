@@ -6,7 +6,8 @@ import { diameter, type Figure, figure, length, say, tidy, writeExact } from '..
 import { insideGaugeFor, mmOf } from '../shop';
 import { centreFor } from '../standards';
 import { drilled } from '../stock';
-import { addStep, type Context, data, type End, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { type End, letterOf } from './ends';
 
 /** What a tailstock advertises it does not all have, mm. @source quill, common practice */
 const QUILL_LESS = 12;
@@ -21,7 +22,7 @@ export function centreDrill(ctx: Context, setup: SetupDraft, face: number, wides
     verb: 'centre-drill',
     about: setup.end,
     tool,
-    says: say`${setup.end === 'right' ? 'A' : 'B'}, form A ${length(tool ? mmOf(tool.size, centre.pilot) : centre.pilot)}`,
+    says: say`${letterOf(setup.end)}, form A ${length(tool ? mmOf(tool.size, centre.pilot) : centre.pilot)}`,
     because: [
       why === 'support'
         ? reason('centre-then-support', say`the tailstock centre wants its seat`, setup.end)

@@ -48,7 +48,8 @@ export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice
   const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
   const { centre, steady } = supportsIn(held);
   const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
-  const { order } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
+  const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
+  if (!proven) draft.unproven = cost - bound;
   const first = order.findIndex((b, i) => b !== i);
   const from = kept[first]?.from;
   if (!from) return;

@@ -3,14 +3,15 @@ import type { Part } from '../drawing';
 import type { Finding } from '../finding';
 import { diameter, length, say, spindleSpeed, type Sentence } from '../quantity';
 import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
-import { comesBefore, type OrderRule, type SetupFacts } from './rules';
+import { comesBefore, type OrderRule, placed, type SetupFacts } from './rules';
 import type { Route, Setup, Step } from './types';
 import { verbs } from './verbs.table';
 
 /** What an order rule looks at in a setup, read off the setup as it stands. */
 export function factsOf(setup: Setup, part: Part): SetupFacts {
-  const last = part.features.findLast((f) => f.side === 'outside');
-  const back = setup.end === 'right' && setup.steps.some((s) => s.verb === 'part-off') && last ? `${last.id}.far` : undefined;
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const last = setup.end === 'left' ? rows[0] : rows.at(-1);
+  const back = setup.steps.some((s) => s.verb === 'part-off') && last ? `${last.id}.${setup.end === 'left' ? 'near' : 'far'}` : undefined;
   return {
     part,
     centre: setup.support.some((s) => s.kind === 'centre'),
@@ -69,12 +70,14 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
   const names = new Set<string>();
   for (const setup of route.setups) {
     const facts = factsOf(setup, part);
+    const places = setup.steps.map((s) => placed(s, part));
     setup.steps.forEach((early, i) => {
       if (names.has(early.id))
         broken('step-twice', early.id, say`${verbs[early.verb]} stands twice under one name`, say`a record could not tell them apart`);
       names.add(early.id);
-      for (const late of setup.steps.slice(i + 1)) {
-        const rule = comesBefore(late, early, facts);
+      const own = places[i] ?? early;
+      for (const late of places.slice(i + 1)) {
+        const rule = comesBefore(late, own, facts);
         if (rule && !rule.preferred)
           broken(rule.rule, early.id, say`${verbs[early.verb]} stands before ${verbs[late.verb].toLowerCase()}`, rule.says);
       }

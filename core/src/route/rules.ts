@@ -143,6 +143,9 @@ function turningRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined 
   return undefined;
 }
 
+/** What preferred rules are about: a setup without any keeps them all. */
+export const preferredOf: ReadonlySet<Verb> = new Set<Verb>(['knurl']);
+
 /** On one row: its diameter, then what is cut into it, then its thread. */
 function rowRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined {
   const [ra, rb] = [rowOf(a, part), rowOf(b, part)];

@@ -4,7 +4,11 @@ import { giveOfBlade } from './toolSpring';
 import { diameter, figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { type Region, turned } from '../stock';
+import { faceOf, inward, letterOf, otherEnd, type End } from './ends';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+
+/** A choice of how to sever stands for whichever end is worked last. */
+const SEVERED: readonly End[] = ['left', 'right'];
 
 export interface Severing {
   readonly method: 'part' | 'saw';
@@ -17,22 +21,26 @@ export interface Severing {
 
 /** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
 export function severingOf(ctx: Pick<Context, 'chosen' | 'shop'>, radius: number): Severing {
-  const asked = (ctx.chosen.method.get('left')?.method ?? way(ctx as Context, 'severing')) === 'saw' ? 'saw' : 'part';
+  const chosen = SEVERED.map((end) => ctx.chosen.method.get(end)?.method).find((m) => m !== undefined);
+  const asked = (chosen ?? way(ctx as Context, 'severing')) === 'saw' ? 'saw' : 'part';
   const blade = ctx.shop.tools.find((t) => t.kind === 'part');
   const saw = ctx.shop.tools.find((t) => t.kind === 'saw');
   const width = mmOf(blade?.width, 3);
   const limit = Math.min(8 * width, mmOf(blade?.reach, Infinity));
   const tooDeep = radius > limit;
-  const method = asked === 'saw' || (tooDeep && ctx.chosen.method.get('left') === undefined) ? 'saw' : 'part';
+  const method = asked === 'saw' || (tooDeep && chosen === undefined) ? 'saw' : 'part';
   return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit };
 }
 
-/** Severs the piece; the kerf lies left of its allowance for facing. */
-export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right: number, radius: number): void {
-  if (severing.method === 'part') farFromJaws(ctx, setup, severing, right, radius);
+/** Severs the piece at z `at`; the kerf lies beyond its allowance for facing. */
+export function sever(ctx: Context, setup: SetupDraft, severing: Severing, at: number, radius: number): void {
+  const far = otherEnd(setup.end);
+  const zero = letterOf(setup.end);
+  const out = Math.abs(at - faceOf(ctx.part, setup.end));
+  if (severing.method === 'part') farFromJaws(ctx, setup, severing, at, radius);
   const verb = severing.method === 'saw' ? 'saw-off' : 'part-off';
-  const id = stepId(setup, verb, 'left');
-  const sweeps = turned(right, right - severing.width, -1);
+  const id = stepId(setup, verb, far);
+  const sweeps = turned(at, at + inward(setup.end) * severing.width, -1);
   if (severing.method === 'part' && severing.tooDeep) {
     ctx.findings.push({
       code: 'parting-depth',
@@ -53,13 +61,13 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
     const tool = needTool(ctx, id, 'saw', say`hacksaw`);
     addStep(ctx, setup, {
       verb,
-      about: 'left',
+      about: far,
       tool,
-      says: say`${length(severing.width)} kerf, ${length(Math.abs(right))} from face A`,
+      says: say`${length(severing.width)} kerf, ${length(out)} from face ${zero}`,
       because: [
         severing.tooDeep
-          ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, 'left')
-          : reason('part-near', say`saw and face: no chatter`, 'left'),
+          ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, far)
+          : reason('part-near', say`saw and face: no chatter`, far),
       ],
       figures: { minutes: byHand(4) },
       sweeps,
@@ -75,9 +83,9 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
   const blade = tool && giveOfBlade(tool, radius + 2);
   addStep(ctx, setup, {
     verb,
-    about: 'left',
+    about: far,
     tool,
-    says: say`blade ${length(severing.width)}, its right edge ${length(Math.abs(right))} from face A`,
+    says: say`blade ${length(severing.width)}, its edge towards the piece ${length(out)} from face ${zero}`,
     because: [
       reason(
         'part-near',
@@ -86,9 +94,9 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
             ? say`close to the jaws, the centre withdrawn first: a pinched piece climbs on the blade`
             : say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
           : say`close to the jaws, half the turning speed`,
-        'left',
+        far,
       ),
-      reason('tool-width', say`blade's left edge touched on face A: move ${length(Math.abs(right) + severing.width)}`, 'left'),
+      reason('tool-width', say`blade’s edge towards the headstock touched on face ${zero}: move ${length(out + severing.width)}`, far),
     ],
     figures: {
       speed,
@@ -107,13 +115,13 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, right
 const SIDES = partingForce(1000, 0, 1, 1).cutting / 1000;
 
 /** A kerf far from the jaws, of hollow or long work, chatters and digs in. @source part-near, common practice */
-function farFromJaws(ctx: Context, setup: SetupDraft, { width }: Severing, right: number, radius: number): void {
-  const far = Math.abs(right - width - setup.jaws);
+function farFromJaws(ctx: Context, setup: SetupDraft, { width }: Severing, at: number, radius: number): void {
+  const far = Math.abs(at + inward(setup.end) * width - setup.jaws);
   const hollow = ctx.part.features.some((f) => f.through === true);
   if (far <= (hollow ? 1 : 2) * radius || far <= 13) return;
   ctx.findings.push({
     code: 'part-near',
-    about: stepId(setup, 'part-off', 'left'),
+    about: stepId(setup, 'part-off', otherEnd(setup.end)),
     severity: 'caution',
     says: say`${hollow ? 'a hollow piece is' : 'it is'} parted ${length(far, 0.1)} from the jaws, at ${diameter(2 * radius)}`,
     why: say`it chatters and the blade digs in: pull it closer, or saw and face`,
@@ -128,6 +136,6 @@ function farFromJaws(ctx: Context, setup: SetupDraft, { width }: Severing, right
 }
 
 /** The blade in some way before severing, so that the back edge can be broken. */
-export function backGroove(right: number, width: number, radius: number): Region {
-  return turned(right, right - width, Math.max(1, radius));
+export function backGroove(at: number, along: number, radius: number): Region {
+  return turned(at, at + along, Math.max(1, radius));
 }

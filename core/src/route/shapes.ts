@@ -5,13 +5,22 @@ import { angle, diameter, figure, length, say, type Sentence, tidy } from '../qu
 import { mmOf } from '../shop';
 import { compoundTravel } from '../standards';
 import { combine, rectangle, type Region } from '../stock';
-import { addStep, byHand, type Context, data, type End, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
+import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
+import { type End, inward, mouthOf } from './ends';
 import type { Verb } from './verbs.table';
 
 /** What lies in a window of z and r and does not belong to the finished part. */
 export function spareIn(ctx: Context, zFrom: number, zTo: number, rFrom: number, rTo: number): Region {
-  return combine('difference', rectangle(zFrom, zTo, rFrom, rTo), ctx.finished);
+  const key = [zFrom, zTo, rFrom, rTo].join();
+  const known = spare.get(ctx.finished) ?? new Map<string, Region>();
+  spare.set(ctx.finished, known);
+  const made = known.get(key) ?? combine('difference', rectangle(zFrom, zTo, rFrom, rTo), ctx.finished);
+  known.set(key, made);
+  return made;
 }
+
+/** Windows of a finished part that were asked for before. */
+const spare = new WeakMap<Region, Map<string, Region>>();
 
 /** A step that cuts what is spare in a window with a tool of a kind. */
 function cutWindow(
@@ -303,5 +312,5 @@ export function cornerKept(ctx: Context, feature: Feature, end: End): Region {
   const r = feature.nearDiameter.nominal / 2;
   const box = rectangle(inner, inner - inward(end) * edge.radius, r + 1e-3, tidy(r + edge.radius));
   const mouth = mouthOf(feature, end);
-  return mouth === inner ? [] : combine('intersection', box, ctx.finished);
+  return mouth === inner ? [] : combine('intersection', ctx.finished, box);
 }

@@ -5,7 +5,8 @@ import { type Beam, bend, complianceAt } from '../mechanics';
 import { figure, type Figure } from '../quantity';
 import { holdingOf } from '../shop';
 import { sectionsOf } from '../stock';
-import { type Context, inward, type SetupDraft } from './context';
+import { type Context, type SetupDraft } from './context';
+import { inward } from './ends';
 
 /** The work as it stands in a setup, as a beam from the face of the jaws outwards; undefined where the metal does not reach them. */
 export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; readonly from: (z: number) => number } | undefined {
@@ -28,6 +29,7 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
     const rest = holdingOf(ctx.shop, s.item);
     return rest && s.kind === 'centre' ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];
   });
+  if (holding.kind === 'centres') rests.push({ at: free, stiffness: holding.lateral });
   return { beam: { stretches, modulus: 1000 * ctx.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
 }
 

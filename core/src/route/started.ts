@@ -4,7 +4,7 @@ import type { StartedPiece } from '../holding';
 import { figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { outsideOf } from '../stock';
-import { type BarSheet, FACE_B, GAP, type SheetAsked } from './barSheet';
+import { type BarSheet, FACE_SECOND, GAP, type SheetAsked } from './barSheet';
 import { orChosen } from './choices';
 import type { Reach } from './reach';
 
@@ -20,16 +20,16 @@ export const startedSheet =
     const whole = started.piece.length;
     const jaws = mmOf(holding?.jaw?.length, 30);
     const faceA = Math.max(0, started.beyondRight);
-    const base = { faceA, blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whole: false, each: whole };
-    const severs = started.beyondLeft >= FACE_B + blade + GAP + LEAST_GRIP;
+    const base = { blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whole: false, each: whole };
+    const severs = started.beyondLeft >= FACE_SECOND + blade + GAP + LEAST_GRIP;
     if (severs) {
-      const stickOut = figure('length', 'stickOut', { part: part.length, faceA, faceB: FACE_B, blade, gap: GAP }, { step: 0.1 });
+      const stickOut = figure('length', 'stickOut', { part: part.length, faceA, faceB: FACE_SECOND, blade, gap: GAP }, { step: 0.1 });
       const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole - stickOut.value) }, { step: 0.1 }), chosenGrip);
-      return { ...base, faceB: FACE_B, gap: GAP, grip, stickOut, severs };
+      return { ...base, off: { right: faceA, left: FACE_SECOND }, gap: GAP, grip, stickOut, severs };
     }
     const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole / 3) }, { step: 0.1 }), chosenGrip);
     const stickOut = figure('length', 'stickOutStarted', { whole, grip: grip.value }, { step: 0.1 });
-    return { ...base, faceB: Math.max(0, started.beyondLeft), gap: 0, grip, stickOut, severs };
+    return { ...base, off: { right: faceA, left: Math.max(0, started.beyondLeft) }, gap: 0, grip, stickOut, severs };
   };
 
 /** z of the left end of the metal and of the jaws' face. */
@@ -37,7 +37,7 @@ const heldTo = (part: Part, started: StartedPiece, grip: number): number => -(pa
 
 /** What the jaws close on in the first setup, mm. */
 export function gripDiameter(started: StartedPiece, part: Part, sheet: BarSheet): number {
-  const face = sheet.severs ? -(part.length + sheet.faceB + sheet.blade + sheet.gap) : heldTo(part, started, sheet.grip.value);
+  const face = sheet.severs ? -(part.length + sheet.off.left + sheet.blade + sheet.gap) : heldTo(part, started, sheet.grip.value);
   return 2 * outsideOf(started.region, face - sheet.grip.value, face).most;
 }
 

@@ -5,7 +5,8 @@ import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
 import { combine, turned } from '../stock';
 import { cornerKept } from './shapes';
-import { addStep, type Context, data, type End, innerOf, inward, mouthOf, needTool, reason, type SetupDraft, stepId } from './context';
+import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
+import { type End, faceOf, innerOf, inward, letterOf, mouthOf } from './ends';
 import { choiceId } from './choices';
 import { bindingReason, freshEdge, overLimit, rubs } from './cutChecks';
 import { springOf, weakestIn } from './spring';
@@ -144,7 +145,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
-  const whole = turned(mouth - inward(setup.end) * (feature.near === 0 || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
+  const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
   const kept = cornerKept(ctx, feature, setup.end);
   const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
   const base = { verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
@@ -184,7 +185,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
           ...because,
           reason(
             'spring',
-            say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - (setup.end === 'right' ? 0 : -ctx.part.length)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
+            say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - faceOf(ctx.part, setup.end)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
             feature.id,
           ),
         ]
@@ -270,7 +271,7 @@ export function faceEnd(ctx: Context, setup: SetupDraft, z: number, off: number,
     verb: 'face',
     about: end,
     tool,
-    says: words === 'first' ? say`${end === 'right' ? 'A' : 'B'}, ${length(off)} off` : say`B to ${length(ctx.part.length)} long`,
+    says: words === 'first' ? say`${letterOf(end)}, ${length(off)} off` : say`${letterOf(end)} to ${length(ctx.part.length)} long`,
     because: [
       words === 'first'
         ? reason('face-first', say`face, then all lengths have a zero`, end)

@@ -44,18 +44,27 @@ export interface Setup {
   readonly stickOut: Figure;
   readonly runout: Figure;
   readonly minutes: Figure;
+  /** what its holding and the cautions met in it are taken for, in minutes */
+  readonly weighs: Figure;
+  /** the order of its steps may be dearer than the cheapest by so much, minutes; absent where it is proven the cheapest */
+  readonly unproven?: number;
   /** z of the bar or piece that the jaws hold: from, to */
   readonly gripped: readonly [number, number];
   /** what they close on, mm */
   readonly gripDiameter: number;
   /** held by its bore, on an arbor that fills it */
   readonly onArbor?: true;
+  /** carried between two centres, or clamped on a plate: no jaws */
+  readonly carried?: 'centres' | 'plate';
   readonly before: Region;
   /** the finishing cut under which the work gives way most: its step, z, spring on radius, and the bent line from the jaws (z, mm sideways) */
   readonly bent?: { readonly step: string; readonly at: number; readonly spring: Figure; readonly line: readonly (readonly [number, number])[] };
   readonly steps: readonly Step[];
   readonly lengths: readonly { readonly of: string; readonly from: string; readonly limits: Limits; readonly set: Figure }[];
 }
+
+/** How a piece is carried as a whole: in chucks, between its centres, or clamped on a plate. */
+export type LayoutName = 'chuck' | 'centres' | 'plate';
 
 export interface Route {
   readonly bar: {
@@ -80,6 +89,10 @@ export interface Route {
     readonly risk: Figure;
     readonly total: Figure;
   };
+  /** the end that is worked first */
+  readonly first: 'right' | 'left';
+  /** held in chucks, between centres, or on a plate */
+  readonly layout: LayoutName;
   readonly differs: Sentence;
   readonly schedule: readonly {
     readonly piece: number;

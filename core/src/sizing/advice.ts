@@ -1,7 +1,8 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { diameter, figure, type Figure, floorTo, length, say, temperature } from '../quantity';
-import { aimFor, normalBelow } from './chance';
+import { aimFor } from './chance';
+import { normalBelow } from '../quantity';
 
 export interface Advice {
   readonly next: 'cut' | 'twoCuts' | 'springCut' | 'wait' | 'measure' | 'changeGauge' | 'indexTip' | 'stop' | 'ask';

@@ -3,7 +3,8 @@ import type { Entry, Machine } from '../document';
 import type { Limits } from '../drawing';
 import { writeSentence } from '../quantity';
 import { demoShop } from '../plan/demo.fixture';
-import { aimFor, normalBelow } from './chance';
+import { aimFor } from './chance';
+import { normalBelow } from '../quantity';
 import { type Advice, advise, adviseWith, eventsOf, leadingDigits, readCelsius, readReading } from './index';
 
 const shop = demoShop();

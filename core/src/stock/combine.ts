@@ -10,6 +10,47 @@ type Operation = 'difference' | 'intersection' | 'union';
 export function combine(operation: Operation, a: Region, b: Region): Region {
   if (a.length === 0) return operation === 'union' ? b : [];
   if (b.length === 0) return operation === 'intersection' ? [] : a;
+  const key = `${operation}${written(b)}`;
+  const before = results.get(a);
+  const known = before?.get(key);
+  if (known) return known;
+  const made = clipped(operation, a, b);
+  if (before && before.size < MOST) before.set(key, made);
+  else results.set(a, new Map([[key, made]]));
+  return made;
+}
+
+/** What was cut off a region before: the same cut of the same stock is not clipped again, whichever plan asks for it. */
+const results = new WeakMap<Region, Map<string, Region>>();
+/** Results kept for one region. */
+const MOST = 100;
+
+const writtenBefore = new WeakMap<Region, string>();
+/** A region as text: two of the same numbers are the same. */
+function written(region: Region): string {
+  const before = writtenBefore.get(region);
+  if (before !== undefined) return before;
+  const text = region.map((rings) => rings.join(';')).join('|');
+  writtenBefore.set(region, text);
+  return text;
+}
+
+const shared = new Map<string, Region>();
+/** Regions that are kept to begin plans from. */
+const BEGINNINGS = 30;
+
+/** The one region of these numbers, so that what was cut off it in an earlier plan is known in the next. */
+export function sameRegion(region: Region): Region {
+  const key = written(region);
+  const before = shared.get(key);
+  if (before) return before;
+  const [oldest] = shared.keys();
+  if (shared.size >= BEGINNINGS && oldest !== undefined) shared.delete(oldest);
+  shared.set(key, region);
+  return region;
+}
+
+function clipped(operation: Operation, a: Region, b: Region): Region {
   const [left, right] = [forClipping(a), forClipping(b)];
   if (operation === 'union') return fromClipping(polygonClipping.union(left.shape, right.shape));
   if (apart(left.box, right.box)) return operation === 'intersection' ? [] : a;

@@ -1,5 +1,5 @@
 export { finishedEdges } from './finished';
-export { combine } from './combine';
+export { combine, sameRegion } from './combine';
 export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { outsideOf } from './outside';
 export { area, boundsOf, edgesOf, polygon, rectangle, type Region, shifted, volume } from './region';

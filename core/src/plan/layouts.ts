@@ -1,0 +1,237 @@
+import type { Holding } from '../document';
+import { isShaped } from '../drawing';
+import type { Finding } from '../finding';
+import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
+import { type Figure, say } from '../quantity';
+import {
+  type BarSheet,
+  barSheet,
+  besideDog,
+  betweenSetup,
+  carriedSheet,
+  centreSetup,
+  type Context,
+  DOG,
+  type End,
+  faceOf,
+  firstSetup,
+  type Gripping,
+  gripDiameter,
+  grippingOf,
+  heldBetween,
+  heldFirst,
+  heldOnPlate,
+  heldSawn,
+  heldTurned,
+  inward,
+  type LayoutName,
+  type Making,
+  onArbor,
+  otherEnd,
+  plateSetup,
+  type Reach,
+  reachBesideJaws,
+  reachOf,
+  rimSetup,
+  secondSetup,
+  type Setup,
+  severingOf,
+  startedSheet,
+  way,
+} from '../route';
+import { holdingOf, mmOf } from '../shop';
+import { rectangle, type Region, sameRegion } from '../stock';
+
+/** One setup of a layout: the ways of holding it, best first, and how its steps are made. */
+export interface Stage {
+  readonly id: string;
+  readonly options: readonly HoldingChoice[];
+  /** what the shape of the part costs this setup whatever holds it */
+  readonly findings: (held: HoldingChoice) => readonly Finding[];
+  readonly make: (making: Omit<Making, 'ctx'> & { readonly ctx: Context }, held: HoldingChoice, stock: Region) => Setup;
+}
+
+/** A way of carrying the piece from bar to part: which end first, which setups. */
+export interface Layout {
+  readonly name: LayoutName;
+  readonly first: End;
+  readonly stages: readonly Stage[];
+  readonly reach: Reach;
+  readonly sheetOf: (holding: string) => BarSheet;
+  readonly making: Omit<Making, 'ctx' | 'ids' | 'sheet'>;
+  readonly blank: (sheet: BarSheet) => Region;
+}
+
+/** The layouts that this part, shop and job allow, the usual one first; a person's choice leaves only that. */
+export function layoutsOf(ctx: Context): readonly Layout[] {
+  const { chosen, started } = ctx;
+  // a holding is chosen for a setup of a route: without a word on the rest, of the usual one
+  const usual = chosen.hold.size > 0;
+  const askedFirst = chosen.method.get('first')?.method;
+  const ends: readonly End[] =
+    askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
+  const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
+  const all = ends.flatMap((first) => [chucked(ctx, first), ...(started ? [] : [...betweenCentres(ctx, first), ...onPlate(ctx, first)])]);
+  const like = all.filter((l) => l.name === asked);
+  if (asked !== undefined && like.length > 0) return like;
+  return all;
+}
+
+function chucked(ctx: Context, first: End): Layout {
+  const { part, bar, shop, started, chosen, job, machine } = ctx;
+  const across = mmOf(bar.across);
+  const severing = severingOf(ctx, across / 2);
+  const far = otherEnd(first);
+  const typed = chosen.hold.get(`${first}-1`);
+  const whole = way(ctx, 'bar') === 'whole';
+  const sheetWith = (holding: Holding | undefined) =>
+    (started ? startedSheet(started) : barSheet)(
+      { job, part, bar, holding, blade: severing.width, machine, whole, first },
+      typed?.grip && mmOf(typed.grip, NaN),
+      typed?.stickOut && mmOf(typed.stickOut, NaN),
+    );
+  const sheetOf = remembered((holding) => sheetWith(holdingOf(shop, holding)));
+  const firstHeld = heldFirst(ctx, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
+  const weighed = weighHoldings(firstHeld, shop);
+  const findings: Finding[] = [];
+  const taken = takeHolding(weighed, typed);
+  const plain = reachOf(part.features, first);
+  // of a piece already started the grip decides which rows lie in the jaws
+  const reach = started ? reachBesideJaws(plain, part, started, sheetOf(taken?.holding ?? ''), findings) : plain;
+  const gripping = grippingOf(part, reach, first);
+  const turned = weighHoldings(heldTurned(ctx, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
+  return {
+    name: 'chuck',
+    first,
+    reach,
+    sheetOf,
+    making: { severing, reach, first },
+    blank: (sheet) => started?.region ?? sawn(ctx, first, sheet),
+    stages: [
+      {
+        id: `${first}-1`,
+        options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
+        findings: () => findings,
+        make: firstSetup,
+      },
+      {
+        id: `${far}-1`,
+        options: turned,
+        findings: ({ holding }) => (gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping)]),
+        make: (making, held, stock) => secondSetup(making, held, gripping, stock),
+      },
+    ],
+  };
+}
+
+/** The bar as it is cut off: from its free face inwards. */
+const sawn = (ctx: Context, first: End, sheet: BarSheet): Region => {
+  const face = faceOf(ctx.part, first) - inward(first) * sheet.off[first];
+  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(ctx.bar.across) / 2));
+};
+
+const onlyShaped = ({ part }: Context, end: End, gripping: Gripping): Finding => ({
+  code: 'grip-last',
+  about: `${end}-1`,
+  severity: 'caution',
+  says: say`turned round, only a ${part.features.find((f) => f.id === gripping.row)?.form ?? 'shaped row'} is left to grip`,
+  why: say`never leave only threads, tapers or balls to grip: begin at the other end, or leave spare stock to hold and part it off last`,
+  mends: [],
+});
+
+/** Slender enough that centres are worth their two extra setups. @source stick-out, common practice */
+const SLENDER = 5;
+
+/** Both ends faced and centred in a chuck, then turned between centres and end for end. */
+function betweenCentres(ctx: Context, first: End): readonly Layout[] {
+  const { part, bar, shop, job, machine, chosen } = ctx;
+  const far = otherEnd(first);
+  const across = mmOf(bar.across);
+  const wanted = chosen.method.get('carrying')?.method === 'centres';
+  const solid = part.features.every((f) => f.side === 'outside') && bar.form === 'round';
+  const through = mmOf(machine.through);
+  if (!solid || !shop.holdings.some((h) => h.kind === 'centres') || part.length < (wanted ? 2 : SLENDER) * across) return [];
+  if ((through > 0 && across > through + 1e-6) || part.length > mmOf(machine.centres, Infinity)) return [];
+  const reach = besideDog(reachOf(part.features, first), part, first, DOG);
+  if (!reach || !part.features.some((f) => reach[f.id] === far)) return [];
+  const sheetOf = remembered((holding) =>
+    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
+  );
+  const centring = (end: End): Stage => ({
+    id: `${end}-1`,
+    options: weighHoldings(heldSawn(ctx, end, sheetOf), shop),
+    findings: () => [],
+    make: (making, held, stock) => centreSetup(making, end, held, stock),
+  });
+  const between = (end: End): Stage => ({
+    id: `${end}-2`,
+    options: weighHoldings(heldBetween(ctx, end, 2), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'centres'),
+    findings: () => [],
+    make: (making, held, stock) => betweenSetup(making, end, held, stock),
+  });
+  return [
+    {
+      name: 'centres',
+      first,
+      reach,
+      sheetOf,
+      making: { severing: severingOf(ctx, across / 2), reach, first },
+      blank: (sheet) => sawn(ctx, first, sheet),
+      stages: [centring(first), centring(far), between(first), between(far)],
+    },
+  ];
+}
+
+/** A bored plate, wider than long: clamped, faced and bored, turned over, then held through its bore. */
+function onPlate(ctx: Context, first: End): readonly Layout[] {
+  const { part, bar, shop, job, machine } = ctx;
+  const far = otherEnd(first);
+  const reach = reachOf(part.features, far);
+  const outside = part.features.filter((f) => f.side === 'outside');
+  const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
+  const bored = part.features.some((f) => f.side === first && f.through === true);
+  if (
+    !shop.holdings.some((h) => h.kind === 'faceplate') ||
+    !bored ||
+    2 * part.length > wide ||
+    outside.some((f) => reach[f.id] !== far || isShaped(f))
+  )
+    return [];
+  const sheetOf = remembered((holding) =>
+    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
+  );
+  const stage = (id: string, end: End, make: Stage['make']): Stage => ({
+    id,
+    options: weighHoldings(heldOnPlate(ctx, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+    findings: () => [],
+    make,
+  });
+  return [
+    {
+      name: 'plate',
+      first,
+      reach,
+      sheetOf,
+      making: { severing: severingOf(ctx, mmOf(bar.across) / 2), reach, first },
+      blank: (sheet) => sawn(ctx, first, sheet),
+      stages: [
+        stage(`${first}-1`, first, (making, held, stock) => plateSetup(making, first, held, stock)),
+        stage(`${far}-1`, far, (making, held, stock) => plateSetup(making, far, held, stock)),
+        stage(`${far}-2`, far, (making, held, stock) => rimSetup(making, far, held, stock)),
+      ],
+    },
+  ];
+}
+
+function remembered(of: (holding: string) => BarSheet): (holding: string) => BarSheet {
+  const known = new Map<string, BarSheet>();
+  return (holding) => {
+    const before = known.get(holding);
+    if (before) return before;
+    const made = of(holding);
+    known.set(holding, made);
+    return made;
+  };
+}
+
+export const cutOf = (layout: Layout, holding: string): Figure => layout.sheetOf(holding).cut;

@@ -1,0 +1,134 @@
+import { gripOf, type HoldingChoice } from '../holding';
+import { figure, length, say, type Sentence, time } from '../quantity';
+import { holdingOf, mmOf } from '../shop';
+import { outsideOf, type Region } from '../stock';
+import type { BarSheet } from './barSheet';
+import { byHand, type Context, reason, type SetupDraft } from './context';
+import { type End } from './ends';
+import type { Gripping, Reach } from './reach';
+import type { Severing } from './sever';
+import { bentLineOf } from './spring';
+import type { Setup, Step } from './types';
+
+/** What the setups of one route have in common. */
+export interface Making {
+  readonly ctx: Context;
+  readonly sheet: BarSheet;
+  readonly severing: Severing;
+  readonly ids: Map<string, string>;
+  readonly reach: Reach;
+  /** the end that is worked first */
+  readonly first: End;
+}
+
+/** A setup with nothing done in it yet; `jaws` is z of their face, `gripped` the diameter they close on. */
+export function draftOf(
+  making: Making,
+  id: string,
+  end: End,
+  held: HoldingChoice,
+  { ratio, stock, jaws, gripped }: { readonly ratio: number; readonly stock: Region; readonly jaws: number; readonly gripped: number },
+): SetupDraft {
+  const holding = holdingOf(making.ctx.shop, held.holding);
+  const speed = speedLimit(making, held, id);
+  const grip = holding && gripOf(holding, gripped);
+  const carried = held.support.some((s) => s.kind !== 'steady');
+  return {
+    id,
+    end,
+    steps: [],
+    ids: making.ids,
+    stock,
+    holding: held.holding,
+    support: held.support,
+    jaws,
+    speedBy: speed.says,
+    place: { machine: making.ctx.machine, material: making.ctx.material, mostSpeed: speed.most, ratio, centre: carried, ...(grip && { grip }) },
+  };
+}
+
+/** What allows the least speed: the holding, what runs on it, a bar that whips behind the spindle. */
+function speedLimit(making: Making, held: HoldingChoice, id: string): { readonly most: number; readonly says: Sentence } {
+  const items = [held.holding, ...held.support.map((s) => s.item)].flatMap((id) => holdingOf(making.ctx.shop, id) ?? []);
+  const limits: { readonly most: number; readonly says: Sentence }[] = items.map((h) => ({ most: h.maxSpeed, says: say`${h.name} allows no more` }));
+  const { behind } = making.sheet;
+  if (behind && id === `${making.first}-1`)
+    limits.push({ most: behind.speed.value, says: say`the bar stands ${length(behind.length, 1)} out behind the spindle and whips` });
+  return limits.reduce((least, l) => (l.most < least.most ? l : least), { most: Infinity, says: say`` });
+}
+
+/** The finished setup, with the steps of a person's own between those that were made. */
+export function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, { grip, stickOut, gripped, before, arbor, carried }: Held): Setup {
+  const { ctx } = making;
+  const steps = withOwnSteps(making, draft, before);
+  const holding = holdingOf(ctx.shop, held.holding);
+  return {
+    id: draft.id,
+    end: draft.end,
+    holding: held.holding,
+    support: held.support,
+    grip,
+    stickOut,
+    gripped,
+    gripDiameter: arbor ? arbor.diameter : 2 * outsideOf(before, ...gripped).most,
+    ...(arbor && { onArbor: true as const }),
+    ...(carried && { carried }),
+    ...(draft.unproven !== undefined && { unproven: draft.unproven }),
+    ...(draft.weakest && {
+      bent: {
+        step: draft.weakest.step,
+        at: draft.weakest.spring.at,
+        spring: draft.weakest.spring.spring,
+        line: bentLineOf(draft.weakest.spring, draft.jaws, draft.end === 'right' ? 1 : -1),
+      },
+    }),
+    before,
+    minutes: figure('time', 'totalMinutes', { minutes: steps.map((s) => s.figures['minutes']?.value ?? 0) }),
+    weighs: figure(
+      'cost',
+      'weighs',
+      {
+        score: held.score.value,
+        cautions: ctx.findings.filter((f) => f.severity === 'caution').length,
+        stops: ctx.findings.filter((f) => f.severity === 'stop').length,
+        against: draft.id === 'left-1' && making.first === 'left' ? 1 : 0,
+      },
+      { step: 0.1 },
+    ),
+    runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),
+    steps,
+    lengths: [],
+  };
+}
+
+export interface Held {
+  readonly grip: Setup['grip'];
+  readonly stickOut: Setup['stickOut'];
+  /** z from and to */
+  readonly gripped: readonly [number, number];
+  readonly before: Region;
+  readonly arbor?: Gripping | undefined;
+  readonly carried?: Setup['carried'] | undefined;
+}
+
+/** An own step stands after the one that it names; without a name it opens the route. */
+function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region): readonly Step[] {
+  const steps: Step[] = [...draft.steps];
+  for (const step of ctx.chosen.ownSteps) {
+    const at = step.after === null ? (draft.id === `${first}-1` ? 0 : -1) : steps.findIndex((s) => s.id === step.after) + 1;
+    if (at < 0 || (step.after !== null && at === 0)) continue;
+    steps.splice(at, 0, {
+      id: `own@${step.id}`,
+      verb: 'own',
+      does: [step.id],
+      says: [step.says],
+      because: [reason('own', say`an own step, ${time(step.minutes)}`, step.id)],
+      cautions: [],
+      figures: { minutes: byHand(step.minutes) },
+      passes: [],
+      removes: [],
+      after: steps[at - 1]?.after ?? before,
+    });
+  }
+  return steps;
+}

@@ -1,0 +1,21 @@
+import type { Feature, Part } from '../drawing';
+
+export type End = 'right' | 'left';
+
+export const otherEnd = (end: End): End => (end === 'right' ? 'left' : 'right');
+
+/** The painted letter of an end. */
+export const letterOf = (end: End): 'A' | 'B' => (end === 'right' ? 'A' : 'B');
+
+/** z of the finished face of an end. */
+export const faceOf = (part: Pick<Part, 'length'>, end: End): number => (end === 'right' ? 0 : -part.length);
+
+/** The way along z from the free end of a setup to the headstock. */
+export const inward = (end: End): 1 | -1 => (end === 'right' ? -1 : 1);
+
+/** The edge of a row towards the free end of a setup, and the one towards the headstock. */
+export const mouthOf = (feature: Feature, end: End): number => (end === 'right' ? feature.near : feature.far);
+export const innerOf = (feature: Feature, end: End): number => (end === 'right' ? feature.far : feature.near);
+
+/** The row that an end of the part ends in. */
+export const rowAt = (rows: readonly Feature[], end: End): Feature | undefined => (end === 'right' ? rows[0] : rows.at(-1));
