@@ -11,7 +11,7 @@ export { readDrawing } from './readDrawing';
 export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';
 export { arcOf, flattened, volumeOf, volumeOfPart } from './solid';
-export { type Stack, stackOf, type WorkingLength, workingLengths } from './stack';
+export { type CutLength, type Stack, stackOf, toleranceChart, type WorkingLength, workingLengths } from './stack';
 export { radiusAt } from './chain';
 export { fromTemplate, type Question, type Template, templates } from './templates';
 export type {

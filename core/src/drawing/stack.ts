@@ -45,8 +45,9 @@ export function stackOf(part: Pick<Part, 'faces' | 'distances'>, a: string, b: s
   };
 }
 
-function pathBetween(distances: readonly Distance[], a: string, b: string): readonly Distance[] | undefined {
-  const reached = new Map<string, readonly Distance[]>([[a, []]]);
+/** The links between two faces, fewest first; undefined where nothing connects them. */
+function pathBetween<L extends Pick<Distance, 'a' | 'b'>>(distances: readonly L[], a: string, b: string): readonly L[] | undefined {
+  const reached = new Map<string, readonly L[]>([[a, []]]);
   for (const face of reached.keys()) {
     const path = reached.get(face) ?? [];
     if (face === b) return path;
@@ -68,40 +69,66 @@ export interface WorkingLength {
   readonly direct: boolean;
 }
 
+/** Working dimensions when all lengths are cut from one face, which may be another than the one they are drawn from. */
+export function workingLengths(part: Pick<Part, 'faces' | 'distances'>, from: string): readonly WorkingLength[] {
+  const faces = [...middles(part, from).keys()].filter((f) => f !== from);
+  return toleranceChart(
+    part,
+    faces.map((face) => [from, face] as const),
+  ).map(({ to, min, max, direct }) => ({ face: to, min, max, direct }));
+}
+
+/** A length that is cut: from the face that is zero to the one that is made. */
+export interface CutLength extends Omit<WorkingLength, 'face'> {
+  readonly from: string;
+  readonly to: string;
+}
+
 /**
- * Working dimensions when lengths are cut from another face than the one they are drawn from. A drawn length between two other faces takes the sum of two working
- * tolerances; they are allotted max-min: the smallest is as large as it can be, then the next.
+ * What to cut to where each face is made from another, setup by setup. A drawn length takes the sum of the working tolerances on the way between its faces; they are
+ * allotted max-min: the smallest is as large as it can be, then the next.
  * @source tolerance chart; common practice
  */
-export function workingLengths(part: Pick<Part, 'faces' | 'distances'>, from: string): readonly WorkingLength[] {
-  const middle = middles(part, from);
-  const faces = [...middle.keys()].filter((f) => f !== from);
-  const bounds = part.distances
-    .filter((d) => middle.has(d.a) && middle.has(d.b))
-    .map((d) => ({ faces: [d.a, d.b].filter((f) => f !== from), room: (d.limits.max - d.limits.min) / 2 }));
+export function toleranceChart(
+  part: Pick<Part, 'faces' | 'distances'>,
+  cuts: readonly (readonly [from: string, to: string])[],
+): readonly CutLength[] {
+  const edges = cuts.map(([a, b], i) => ({ id: String(i), a, b }));
+  const [first] = cuts;
+  const middle = middles(part, first?.[0] ?? '');
+  const bounds = part.distances.flatMap((d) => {
+    const way = pathBetween(edges, d.a, d.b);
+    return way && way.length > 0 ? [{ edges: way.map((e) => e.id), room: (d.limits.max - d.limits.min) / 2 }] : [];
+  });
   const half = new Map<string, number>();
-  let open = faces;
+  let open = edges.map((e) => e.id);
   while (open.length > 0) {
     // raise all that are still open together until the first length is used up
     const shares = bounds.flatMap((b) => {
-      const free = b.faces.filter((f) => open.includes(f));
-      return free.length === 0 ? [] : [{ share: (b.room - b.faces.reduce((sum, f) => sum + (half.get(f) ?? 0), 0)) / free.length, free }];
+      const free = b.edges.filter((e) => open.includes(e));
+      return free.length === 0 ? [] : [{ share: (b.room - b.edges.reduce((sum, e) => sum + (half.get(e) ?? 0), 0)) / free.length, free }];
     });
     const least = Math.min(...shares.map((s) => s.share));
     const settled = new Set(shares.filter((s) => s.share <= least + 1e-12).flatMap((s) => s.free));
     if (settled.size === 0) break;
-    for (const f of settled) half.set(f, Math.max(0, least));
-    open = open.filter((f) => !settled.has(f));
+    for (const e of settled) half.set(e, Math.max(0, least));
+    open = open.filter((e) => !settled.has(e));
   }
-  return faces.map((face) => {
-    const at = Math.abs(middle.get(face) ?? 0);
-    const of = { middle: tidy(at), half: tidy(half.get(face) ?? 0) };
-    return {
-      face,
-      min: figure('length', 'workingLeast', of, { step: 0.01 }),
-      max: figure('length', 'workingMost', of, { step: 0.01 }),
-      direct: part.distances.some((d) => (d.a === from && d.b === face) || (d.b === from && d.a === face)),
-    };
+  return edges.flatMap(({ id, a, b }) => {
+    const [za, zb] = [middle.get(a), middle.get(b)];
+    const allotted = half.get(id);
+    // nothing drawn hangs on it
+    if (za === undefined || zb === undefined || allotted === undefined) return [];
+    const of = { middle: tidy(Math.abs(zb - za)), half: tidy(allotted) };
+    return [
+      {
+        from: a,
+        to: b,
+        min: figure('length', 'workingLeast', of, { step: 0.01 }),
+        max: figure('length', 'workingMost', of, { step: 0.01 }),
+        direct: part.distances.some((d) => (d.a === a && d.b === b) || (d.b === a && d.a === b)),
+      },
+    ];
   });
 }
 

@@ -18,7 +18,7 @@ export interface BenchState {
 /** The limits of a step that one sizes by cut, measure, cut; undefined for every other step. */
 export function sizedBy(step: Step, plan: Plan): Limits | undefined {
   if (step.verb !== 'finish-turn' || step.gauge === undefined) return undefined;
-  const limits = plan.part.characteristics.find((c) => c.id === step.does[0])?.limits;
+  const limits = step.limits ?? plan.part.characteristics.find((c) => c.id === step.does[0])?.limits;
   const to = step.figures['to'];
   // a die wants its blank under the nominal: the step's own size stands
   return limits && to?.formula === 'toSize' ? { nominal: to.value, max: to.value + 0.02, min: to.value - 0.05, from: 'typed' } : limits;
@@ -30,8 +30,8 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const done = new Set(live.flatMap((e) => ((e.kind === 'done' || e.kind === 'skipped') && e.step !== null ? [`${String(e.piece)}/${e.step}`] : [])));
   const scrapped = new Set(live.flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : [])));
   const steps = plan.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
-  const pieces = Array.from({ length: job.pieces }, (_, i) => i + 1).filter((p) => !scrapped.has(p));
-  const at = pieces.flatMap((piece) => steps.filter((s) => !done.has(`${String(piece)}/${s.id}`)).map((s) => ({ piece, step: s.id })))[0] ?? null;
+  const next = plan.routes[0]?.schedule.find((line) => !scrapped.has(line.piece) && !done.has(`${String(line.piece)}/${line.step}`));
+  const at = next ? { piece: next.piece, step: next.step } : null;
   const step = at ? steps.find((s) => s.id === at.step) : undefined;
   const limits = step && sizedBy(step, plan);
   if (!at || !step || !limits) return { at, done, asks: [] };

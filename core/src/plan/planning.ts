@@ -2,17 +2,20 @@ import type { Bar, Choice, Job, Machine, Shop } from '../document';
 import { readDrawing } from '../drawing';
 import type { Finding } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
-import { figure, say, type Sentence } from '../quantity';
-import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route } from '../route';
+import { say, type Sentence } from '../quantity';
+import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, way, withLengths } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
 import { regionOf, sameRegion } from '../stock';
 import { barCuts } from './barCuts';
+import { conflictFinding, conflictingChoices } from './conflict';
 import { changedSinceIssue } from './issue';
 import { type Layout, layoutsOf } from './layouts';
+import { lengthChecks } from './lengthChecks';
 import { proof } from './proof';
 import { runoutsOf } from './runouts';
 import { wornTips } from './wornTips';
+import { scheduleOf, totalsOf } from './schedule';
 import { type Found, search } from './search';
 import { shopChecks } from './shopChecks';
 import type { Plan } from './types';
@@ -22,6 +25,14 @@ import type { Plan } from './types';
  * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
  */
 export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
+  const last = yield* making(job, shop);
+  if (job.issue || job.choices.length === 0 || last.findings.every((f) => f.severity !== 'stop')) return last;
+  yield last;
+  const conflict = conflictingChoices(job, shop, (j, s) => drained(making(j, s)));
+  return conflict.length === 0 ? last : { ...last, findings: [...last.findings, ...conflictFinding(conflict, shop)] };
+}
+
+function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   const issue = job.issue;
   const asIssued = issue ? issuedOf(job, issue) : job;
   const kit: Shop = issue ? issue.kit : shop;
@@ -78,6 +89,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   if (!issue) findings.push(...ofBars);
   const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
   const route = routeOf(context, found, { id: bar.id, cut: sheet.cut, from });
+  findings.push(...lengthChecks(route, part));
   findings.push(...wornTips(asIssued, route, kit));
   findings.push(...orphans(asIssued, route, kit));
   const toGet = setups.flatMap((m) => m.toGet);
@@ -85,7 +97,7 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const taken = layout.stages.flatMap((s) => s.options);
   const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
   yield made;
-  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit)] };
+  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part)] };
 }
 
 /** A bar that does not go through the spindle, or is shorter than what is wanted of it. */
@@ -149,8 +161,9 @@ function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
 }
 
 /** Drains `planning`. Never throws for anything the document schemas let through. */
-export function plan(job: Job, shop: Shop): Plan {
-  const steps = planning(job, shop);
+export const plan = (job: Job, shop: Shop): Plan => drained(planning(job, shop));
+
+function drained(steps: Generator<Plan, Plan>): Plan {
   for (;;) {
     const { done, value } = steps.next();
     if (done === true) return value;
@@ -201,25 +214,15 @@ function nothingInShop(code: string, about: string, says: Sentence, shop: Shop):
   };
 }
 
-function routeOf({ job, part, shop }: Context, { layout, setups: made }: Found, bar: Route['bar']): Route {
-  const setups = made.map((m) => m.setup);
-  const steps = setups.flatMap((s) => s.steps);
-  const minutesOf = (step: (typeof steps)[number]) => step.figures['minutes']?.value ?? 0;
-  let before = 0;
-  const schedule = Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece) =>
-    steps.map((step) => {
-      const starts = figure('time', 'startsAfter', { minutes: [before] });
-      const waits = step.verb === 'cool' ? minutesOf(step) : 0;
-      before += minutesOf(step);
-      return {
-        piece,
-        step: step.id,
-        starts,
-        attended: figure('time', 'minutesByHand', { handling: minutesOf(step) - waits }),
-        waits: figure('time', 'minutesByHand', { handling: waits }),
-      };
-    }),
+function routeOf(ctx: Context, { layout, setups: made }: Found, bar: Route['bar']): Route {
+  const { job, part, shop, machine } = ctx;
+  const setups = withLengths(
+    made.map((m) => m.setup),
+    part,
+    machine,
+    shop,
   );
+  const schedule = scheduleOf(job, setups, way(ctx, 'batch') === 'piece' ? 'piece' : 'operation');
   const turned = setups.at(-1);
   return {
     bar,
@@ -229,6 +232,7 @@ function routeOf({ job, part, shop }: Context, { layout, setups: made }: Found, 
     first: layout.first,
     layout: layout.name,
     differs: differsIn(layout),
+    time: totalsOf(schedule),
     schedule,
   };
 }

@@ -448,6 +448,21 @@ export const formulas = {
     { middle: ['length', 'middle'], half: ['length', 'half allotted'] },
     ({ middle, half }) => tidy(middle + half),
   ),
+  waitingTime: define('from beginning to end - attended', 'arithmetic', { elapsed: ['time', 'beginning to end'], attended: ['time', 'attended'] }, ({ elapsed, attended }) =>
+    Math.max(0, tidy(elapsed - attended)),
+  ),
+  bladeTo: define(
+    'length + width of the blade',
+    'tool-width, common practice: its edge towards the headstock was touched on the face',
+    { length: ['length', 'length to the edge towards the free end'], width: ['length', 'width of the blade'] },
+    ({ length, width }) => tidy(length + width),
+  ),
+  quillLeft: define(
+    'travel of the quill - what it does not all have - depth',
+    'quill, common practice',
+    { travel: ['length', 'travel'], less: ['length', 'not to be had'], depth: ['length', 'depth'] },
+    ({ travel, less, depth }) => tidy(travel - less - depth),
+  ),
   roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
   angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
   coldSize: define(

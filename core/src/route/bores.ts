@@ -6,7 +6,8 @@ import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
 import { type BarOut, giveOfBar } from './toolSpring';
 import { bindingReason, overLimit } from './cutChecks';
-import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { workLimits } from './beside';
+import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
 import { faceOf, inward } from './ends';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
@@ -56,7 +57,7 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
     if (pilot) oneDrill(ctx, setup, asDrilled, pilot, 'pilot', depth, half);
     oneDrill(ctx, setup, asDrilled, core, 'drill', depth, half);
   } else {
-    ctx.toGet.push({ what: say`drill up to ${length(coreOf(narrowest))}`, how: 'buy', holdsUp: [id] });
+    lacks(ctx, 'drill', say`drill up to ${length(coreOf(narrowest))}`, id);
     ctx.findings.push({
       code: 'no-drill',
       about: id,
@@ -102,12 +103,13 @@ function drillAtMost(ctx: Context, size: number): Tool | undefined {
 function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: number): void {
   const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal);
   const thread = threadOf(row);
-  if (Math.max(row.nearDiameter.max, widest) > drilledTo + 1e-6 && !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06))
+  const tapped = thread !== undefined && drilledTo >= row.nearDiameter.min - 1e-6;
+  if (!tapped && Math.max(row.nearDiameter.max, widest) > drilledTo + 1e-6 && !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06))
     bore(ctx, setup, row, drilledTo);
   if (thread) {
     const id = stepId(setup, 'tap', row.id);
     const tap = toolForThread(ctx.shop, 'tap', thread);
-    if (!tap) ctx.toGet.push({ what: say`tap ${thread.designation}`, how: 'buy', holdsUp: [id] });
+    if (!tap) lacks(ctx, 'tap', say`tap ${thread.designation}`, id);
     addStep(ctx, setup, {
       verb: 'tap',
       about: row.id,
@@ -150,7 +152,7 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
     verb === 'ream'
       ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
       : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
-  const limits = row.nearDiameter;
+  const { limits, because: left } = workLimits(ctx, row);
   const out = Math.abs(row.far - faceOf(ctx.part, setup.end));
   const shank = tool ? mmOf(tool.shank, mmOf(tool.size, 0)) : 0;
   if (verb === 'bore' && shank > 0 && out / shank > 4)
@@ -193,8 +195,10 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
             ),
           ]
         : []),
+      ...left,
       ...(cut?.because ?? []),
     ],
+    ...(left.length > 0 && { limits }),
     ...(cut && { cut: cut.asked }),
     figures: cut
       ? cut.figures

@@ -10,8 +10,9 @@ import { chamferInner } from './edges';
 import { type End, faceOf, inward, letterOf, otherEnd, rowAt } from './ends';
 import { centreDrill } from './holes';
 import { inBestOrder } from './inBestOrder';
-import { awaySteps } from './shapes';
+import { awaySteps } from './beside';
 import { atLoading, SCREWED } from './setups';
+import { drawnCentre } from './shapes';
 import { faceEnd } from './turning';
 import type { Setup } from './types';
 import { finishEdges, releaseCheck, shapeRows, turnRows } from './works';
@@ -49,7 +50,10 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice, stock
         figures: { minutes: byHand(1.5) },
       }),
     () => faceEnd(ctx, draft, face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-    () => centreDrill(ctx, draft, face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
+    () =>
+      ctx.part.details.some((d) => d.kind === 'centre' && d.on === end)
+        ? drawnCentre(ctx, draft, face)
+        : centreDrill(ctx, draft, face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
     () => releaseCheck(ctx, draft),
   ]);
   return setupOf(making, draft, held, {

@@ -12,6 +12,7 @@ import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
 import type { End } from './ends';
 import type { Pass, Step } from './types';
+import { substitutes } from './substitutes.table';
 import type { Verb } from './verbs.table';
 
 /** Less than this of the section is no cut, mm2. */
@@ -21,6 +22,8 @@ export interface ToGet {
   readonly what: Sentence;
   readonly how: 'buy' | 'make' | 'order';
   readonly holdsUp: readonly string[];
+  /** what does at hand meanwhile, and its price */
+  readonly instead?: { readonly says: Sentence; readonly costs: Figure };
 }
 
 /** What every maker of steps needs to know; findings and things to get are collected as steps are made. */
@@ -75,6 +78,7 @@ export interface StepParts {
   readonly figures: Readonly<Record<string, Figure | undefined>>;
   readonly passes?: readonly Pass[];
   readonly series?: Step['series'];
+  readonly limits?: Step['limits'] | undefined;
   readonly cut?: Step['cut'];
   readonly sweeps?: Region;
   /** metal that stands higher afterwards: a knurl */
@@ -104,6 +108,7 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
     passes: parts.passes ?? [],
+    ...(parts.limits && { limits: parts.limits }),
     ...(parts.series && { series: parts.series }),
     ...(parts.cut && { cut: parts.cut }),
     removes,
@@ -175,12 +180,23 @@ function speedsAtMost(most: number, ctx: Context): readonly number[] {
   return under.length > 0 ? under : [Math.min(...speeds)];
 }
 
+/** Puts a tool on the list of things to get, with what does meanwhile. */
+export function lacks(ctx: Context, kind: Tool['kind'], words: Sentence, id: string): void {
+  const instead = substitutes[kind];
+  ctx.toGet.push({
+    what: words,
+    how: kind === 'form' || kind === 'groove' || kind === 'thread' ? 'make' : 'buy',
+    holdsUp: [id],
+    ...(instead && { instead: { says: instead.says, costs: figure('time', 'minutesByHand', { handling: instead.minutes }) } }),
+  });
+}
+
 /** The chosen or first fitting tool of a kind; when the shop has none it is put on the list of things to get. */
 export function needTool(ctx: Context, id: string, kind: Tool['kind'], words: Sentence, passes?: (tool: Tool) => boolean): Tool | undefined {
   const asked = ctx.chosen.use.get(id)?.find((item) => ctx.shop.tools.some((t) => t.id === item && t.kind === kind));
   const tool = toolOf(ctx.shop, kind, asked, passes, way(ctx, 'edge') === 'carbide' ? 'carbide' : 'hss');
   if (tool) return tool;
-  ctx.toGet.push({ what: words, how: 'buy', holdsUp: [id] });
+  lacks(ctx, kind, words, id);
   ctx.findings.push({
     code: 'no-tool',
     about: id,

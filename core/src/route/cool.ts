@@ -32,6 +32,8 @@ export function coolDown(ctx: Context, draft: SetupDraft, finest: Feature): void
   const wanted = ROOM + Math.max(0.5, (PRETENDS * tolerance * 1e6) / (size * material.alpha));
   const flood = way(ctx, 'cooling') === 'flood';
   const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
+  const hands = flood ? 2 : 1;
+  const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: ROOM, handling: hands });
   addStep(ctx, draft, {
     verb: 'cool',
     about: draft.end,
@@ -43,6 +45,6 @@ export function coolDown(ctx: Context, draft: SetupDraft, finest: Feature): void
         draft.end,
       ),
     ],
-    figures: { warm, minutes: figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: ROOM, handling: flood ? 2 : 1 }) },
+    figures: { warm, minutes, waits: figure('time', 'waitingTime', { elapsed: minutes.value, attended: hands }) },
   });
 }

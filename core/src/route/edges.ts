@@ -6,7 +6,7 @@ import { flankHalf, threadUndercut } from '../standards';
 import { chamfered, combine, type Region } from '../stock';
 import { spareIn } from './shapes';
 import { toolForThread } from './threadTools';
-import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
 import { type End, innerOf, inward, mouthOf } from './ends';
 
 /** Chamfers the edge of a row that faces the free end. */
@@ -134,7 +134,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
     return;
   }
   if (wantsDie) {
-    ctx.toGet.push({ what: say`die ${feature.thread ?? ''}`, how: 'buy', holdsUp: [`die@${feature.id}`] });
+    lacks(ctx, 'die', say`die ${feature.thread ?? ''}`, `thread@${feature.id}`);
     ctx.findings.push({
       code: 'no-die',
       about: `${feature.id}.thread`,

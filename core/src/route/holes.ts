@@ -6,11 +6,11 @@ import { diameter, type Figure, figure, length, say, tidy, writeExact } from '..
 import { insideGaugeFor, mmOf } from '../shop';
 import { centreFor } from '../standards';
 import { drilled } from '../stock';
-import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { addStep, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
 import { type End, letterOf } from './ends';
 
 /** What a tailstock advertises it does not all have, mm. @source quill, common practice */
-const QUILL_LESS = 12;
+export const QUILL_LESS = 12;
 
 /** Centre drills an end for a support or before a drill. */
 export function centreDrill(ctx: Context, setup: SetupDraft, face: number, widest: number, why: 'support' | 'drill'): void {
@@ -57,7 +57,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   const tool = asked ?? drills.filter((t) => near(t) <= within).toSorted((a, b) => near(a) - near(b))[0];
   if (!tool) {
     const nearest = drills.toSorted((a, b) => near(a) - near(b)).slice(0, 2);
-    ctx.toGet.push({ what: say`drill ${length(size)}`, how: 'buy', holdsUp: [id] });
+    lacks(ctx, 'drill', say`drill ${length(size)}`, id);
     ctx.findings.push({
       code: 'no-drill',
       about: id,

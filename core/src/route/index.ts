@@ -14,5 +14,6 @@ export { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './rea
 export { type Severing, severingOf } from './sever';
 export { gripDiameter, reachBesideJaws, startedSheet } from './started';
 export { toolForThread } from './threadTools';
-export type { LayoutName, Pass, Route, Setup, Step } from './types';
+export { chartOf, FINEST, withLengths } from './ledger';
+export type { LayoutName, LedgerLine, Pass, Route, Setup, Step } from './types';
 export { type Verb, verbs } from './verbs.table';

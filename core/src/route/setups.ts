@@ -12,7 +12,7 @@ import { boredGripping, onArbor } from './held';
 import { inBestOrder, type Work } from './inBestOrder';
 import type { Gripping } from './reach';
 import { backGroove, sever } from './sever';
-import { awaySteps } from './shapes';
+import { awaySteps } from './beside';
 import { faceEnd } from './turning';
 import type { Setup } from './types';
 import { cutNeck, finishEdges, holeAfterTurning, madeAlready, openEnd, releaseCheck, shapeRows, turnRows } from './works';

@@ -72,7 +72,9 @@ function cutWindow(
 export function shapeRow(ctx: Context, setup: SetupDraft, row: Feature): void {
   const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal, row.across?.nominal ?? 0);
   const long = Math.abs(row.near - row.far);
-  const sweeps = spareIn(ctx, row.near, row.far, -1, widest / 2 + 5);
+  // its chamfers are cut by steps of their own
+  const [first, last] = row.form === 'taper' ? [row.chamferNear ?? 0, row.chamferFar ?? 0] : [0, 0];
+  const sweeps = spareIn(ctx, row.near - first, row.far + last, -1, widest / 2 + 5);
   if (row.form === 'taper') {
     const half = settingOf(row);
     const travel = compoundTravel(long, half);
@@ -119,7 +121,11 @@ export function shapeEdges(ctx: Context, setup: SetupDraft, row: Feature): void 
     const z = end === 'near' ? row.near : row.far;
     const away = end === 'near' ? -1 : 1;
     const d = end === 'near' ? row.nearDiameter.nominal : row.farDiameter.nominal;
-    const window = windowOf(edge);
+    const beyond = ctx.part.features.find((f) => f.id !== row.id && f.side === row.side && Math.abs((end === 'near' ? f.far : f.near) - z) < 1e-6);
+    const across = beyond && (end === 'near' ? beyond.farDiameter.nominal : beyond.nearDiameter.nominal);
+    // against a larger neighbour it is the hollow of a corner
+    const hollow = across !== undefined && across > d + 1e-6;
+    const window = windowOf(edge, hollow);
     if (!window) continue;
     cutWindow(ctx, setup, {
       verb: edge.kind === 'shoulderUndercut' ? 'undercut' : 'form',
@@ -148,13 +154,13 @@ interface Window {
   readonly tool: Sentence;
 }
 
-function windowOf(edge: Edge): Window | undefined {
+function windowOf(edge: Edge, hollow: boolean): Window | undefined {
   if (edge.kind === 'radius')
     return {
       along: edge.radius,
-      beyond: 0.2,
-      into: edge.radius,
-      up: 0.1,
+      beyond: hollow ? 0 : 0.2,
+      into: hollow ? 0 : edge.radius,
+      up: hollow ? edge.radius : 0.1,
       says: say`radius ${length(edge.radius)}`,
       tool: say`radius form tool ${length(edge.radius)}`,
     };
@@ -175,7 +181,6 @@ function windowOf(edge: Edge): Window | undefined {
 }
 
 const isGroove = (kind: PartDetail['kind']) => kind === 'groove' || kind === 'ringGroove' || kind === 'faceGroove';
-const away = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
 
 /** Grooves and knurls of the rows that this setup turned, and what is cut in its end face. */
 export const detailsOf = (ctx: Context, setup: SetupDraft, rows: readonly Feature[]): readonly PartDetail[] =>
@@ -271,20 +276,6 @@ function knurl(ctx: Context, setup: SetupDraft, row: Feature, detail: PartDetail
   });
 }
 
-/** What is cut elsewhere, after the last turning. */
-export function awaySteps(ctx: Context, setup: SetupDraft): void {
-  for (const detail of ctx.part.details) {
-    if (!away.has(detail.kind)) continue;
-    addStep(ctx, setup, {
-      verb: 'away',
-      about: detail.id,
-      says: say`${detailWords[detail.kind]}: ${detail.says}`,
-      because: [reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id)],
-      figures: { minutes: byHand(8) },
-    });
-  }
-}
-
 /** Centre holes that the drawing asks for in this end. */
 export function drawnCentre(ctx: Context, setup: SetupDraft, face: number): void {
   const centre = ctx.part.details.find((d) => d.kind === 'centre' && d.on === setup.end);
@@ -312,5 +303,5 @@ export function cornerKept(ctx: Context, feature: Feature, end: End): Region {
   const r = feature.nearDiameter.nominal / 2;
   const box = rectangle(inner, inner - inward(end) * edge.radius, r + 1e-3, tidy(r + edge.radius));
   const mouth = mouthOf(feature, end);
-  return mouth === inner ? [] : combine('intersection', ctx.finished, box);
+  return mouth === inner ? [] : box;
 }

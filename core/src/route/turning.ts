@@ -4,6 +4,7 @@ import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
 import { combine, turned } from '../stock';
+import { emeried, emery, workLimits } from './beside';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, faceOf, innerOf, inward, letterOf, mouthOf } from './ends';
@@ -109,7 +110,7 @@ export const feedFigure = (ctx: Context, asked: number): Figure =>
 /** Finish-turns one row to its limits, or `under` its size (mm on diameter) where a die or a knurl raises it; stops to measure where it carries a tolerance of its own. */
 export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, under: number): void {
   const id = stepId(setup, 'finish-turn', feature.id);
-  const limits = feature.nearDiameter;
+  const { limits, because: left } = workLimits(ctx, feature);
   const aim =
     under > 0
       ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
@@ -135,6 +136,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
         : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
       feature.id,
     ),
+    ...left,
     ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
     ...(two && tool
       ? [
@@ -148,7 +150,9 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
   const kept = cornerKept(ctx, feature, setup.end);
   const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
-  const base = { verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
+  const base = {
+    ...(left.length > 0 && under === 0 && { limits }),
+    verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
   if (!tool) {
     addStep(ctx, setup, { ...base, figures: { to: aim } });
     return;
@@ -203,6 +207,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     },
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
+  if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
 }
 
 function chosenGauge(ctx: Context, id: string, feature: Feature) {
@@ -212,7 +217,12 @@ function chosenGauge(ctx: Context, id: string, feature: Feature) {
   const best = gaugeFor(ctx.shop, limits.nominal, tolerance);
   const gauge = asked ?? best;
   if (!gauge) {
-    ctx.toGet.push({ what: say`a gauge that reaches ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
+    ctx.toGet.push({
+      what: say`a gauge that reaches ${length(limits.nominal)}`,
+      how: 'buy',
+      holdsUp: [id],
+      instead: { says: say`the mate itself as a gauge, tried on`, costs: figure('time', 'minutesByHand', { handling: 5 }) },
+    });
     ctx.findings.push({
       code: 'no-gauge',
       about: id,
@@ -225,7 +235,16 @@ function chosenGauge(ctx: Context, id: string, feature: Feature) {
   }
   if (proves(gauge, tolerance)) return gauge;
   const better = best && best.id !== gauge.id && proves(best, tolerance) ? best : undefined;
-  if (!better) ctx.toGet.push({ what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`, how: 'buy', holdsUp: [id] });
+  if (!better)
+    ctx.toGet.push({
+      what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`,
+      how: 'buy',
+      holdsUp: [id],
+      instead: {
+        says: say`${gauge.name}, set on a standard near the size`,
+        costs: figure('time', 'riskOfSize', { tolerance, bias: mmOf(gauge.bias), repeat: mmOf(gauge.repeat), spring: 0 }, { step: 0.1 }),
+      },
+    });
   ctx.findings.push({
     code: 'gauge-too-coarse',
     about: id,

@@ -25,6 +25,8 @@ export interface Step {
   readonly cautions: readonly string[];
   readonly figures: Readonly<Record<string, Figure>>;
   readonly passes: readonly Pass[];
+  /** the limits that this step works to, where they are not the drawing's own: plating to come, or emery */
+  readonly limits?: Limits;
   /** numbers that follow one another: infeed after each pass, depth of each peck */
   readonly series?: { readonly says: Sentence; readonly figures: readonly Figure[] };
   /** a roughing cut as it was asked: what its limits are drawn from */
@@ -33,6 +35,24 @@ export interface Step {
   readonly after: Region;
   /** in words: what it makes */
   readonly says: Sentence;
+}
+
+/** One length that is set in a setup, from the face that is zero there. */
+export interface LedgerLine {
+  readonly step: string;
+  /** what it is: a shoulder, a wall, a depth */
+  readonly says: Sentence;
+  /** the face that is zero */
+  readonly from: 'right' | 'left';
+  /** what the carriage, quill or stop is set to */
+  readonly set: Figure;
+  /** what the length itself may be, from the tolerance chart; absent where nothing drawn hangs on it */
+  readonly min?: Figure;
+  readonly max?: Figure;
+  /** of a blade whose edge towards the headstock was touched on that face */
+  readonly withBlade?: Figure;
+  /** what is left of the quill at that depth */
+  readonly quillLeft?: Figure;
 }
 
 export interface Setup {
@@ -60,7 +80,7 @@ export interface Setup {
   /** the finishing cut under which the work gives way most: its step, z, spring on radius, and the bent line from the jaws (z, mm sideways) */
   readonly bent?: { readonly step: string; readonly at: number; readonly spring: Figure; readonly line: readonly (readonly [number, number])[] };
   readonly steps: readonly Step[];
-  readonly lengths: readonly { readonly of: string; readonly from: string; readonly limits: Limits; readonly set: Figure }[];
+  readonly lengths: readonly LedgerLine[];
 }
 
 /** How a piece is carried as a whole: in chucks, between its centres, or clamped on a plate. */
@@ -94,6 +114,8 @@ export interface Route {
   /** held in chucks, between centres, or on a plate */
   readonly layout: LayoutName;
   readonly differs: Sentence;
+  /** of all pieces: hands on, waiting with nothing to do, and both */
+  readonly time: { readonly attended: Figure; readonly waiting: Figure; readonly elapsed: Figure };
   readonly schedule: readonly {
     readonly piece: number;
     readonly step: string;

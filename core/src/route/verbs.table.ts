@@ -11,6 +11,7 @@ export const verbs = {
   cool: 'Let it cool',
   index: 'Fresh edge',
   'finish-turn': 'Finish-turn',
+  polish: 'Emery to size',
   bore: 'Bore',
   ream: 'Ream',
   tap: 'Tap',

@@ -3,7 +3,7 @@ import { type Feature, isShaped, threadOf } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
-import { outsideOf, turned } from '../stock';
+import { combine, outsideOf, turned } from '../stock';
 import { makeHole } from './bores';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { coolDown } from './cool';
@@ -12,7 +12,7 @@ import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges
 import { faceOf, innerOf, inward, mouthOf } from './ends';
 import { centreDrill } from './holes';
 import { supportsIn, type Work } from './inBestOrder';
-import { detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
+import { cornerKept, detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { alreadyMade } from './started';
 import { finishTurn, roughTurn } from './turning';
 
@@ -29,7 +29,10 @@ export interface Opening {
 
 export function openEnd(ctx: Context, draft: SetupDraft, held: HoldingChoice, { z, widest, hole }: Opening): readonly Work[] {
   const { centre, steady } = supportsIn(held);
-  if (centre) return [() => centreDrill(ctx, draft, z, widest, 'support'), () => centreUp(ctx, draft, held)];
+  const drawn = ctx.part.details.some((d) => d.kind === 'centre' && d.on === draft.end);
+  // the centre that the drawing asks for carries it; else one of usual size
+  if (centre)
+    return [() => (drawn && !hole ? drawnCentre(ctx, draft, z) : centreDrill(ctx, draft, z, widest, 'support')), () => centreUp(ctx, draft, held)];
   if (!hole) return [() => drawnCentre(ctx, draft, z)];
   return steady ? [] : [() => centreDrill(ctx, draft, z, widest, 'drill'), () => makeHole(ctx, draft)];
 }
@@ -161,7 +164,10 @@ export function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: rea
       to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
       minutes: byHand(1 + plunges.value),
     },
-    sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
+    sweeps: [cornerKept(ctx, row, 'right'), cornerKept(ctx, row, 'left')].reduce(
+      (left, kept) => (kept.length > 0 ? combine('difference', left, kept) : left),
+      turned(row.near, row.far, (limits.max + limits.min) / 4),
+    ),
   });
 }
 

@@ -65,6 +65,20 @@ export const ways: readonly Way[] = [
     ],
   },
   {
+    key: 'batch', asks: 'Several pieces',
+    choices: [
+      { value: 'operation', words: 'each setup on all of them', because: ['stops set once, one frame of mind; pieces numbered'] },
+      { value: 'piece', words: 'each piece right through', because: ['the first shows what is wrong before the others are cut; mates stay together'] },
+    ],
+  },
+  {
+    key: 'emery', asks: 'Fine outside sizes',
+    choices: [
+      { value: 'turn', words: 'turned to size', because: ['round and true as it comes off the tool'] },
+      { value: 'leave', words: 'a hundredth left for emery', because: ['a smooth surface, sneaked up on; grit and a little out of round'] },
+    ],
+  },
+  {
     key: 'drilling', asks: 'Wide holes',
     choices: [
       { value: 'pilot', words: 'pilot first', because: ['the web has no work; little thrust'] },

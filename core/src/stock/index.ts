@@ -1,7 +1,8 @@
 export { finishedEdges } from './finished';
 export { combine, sameRegion } from './combine';
+export { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
 export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { outsideOf } from './outside';
-export { area, boundsOf, edgesOf, polygon, rectangle, type Region, shifted, volume } from './region';
+export { area, boundsOf, edgesOf, perimeterOf, polygon, rectangle, type Region, shifted, volume } from './region';
 export { chamfered, drilled, faced, regionOf, silhouetteOf, turned } from './sweep';
 export { turnedRound } from './turnedRound';

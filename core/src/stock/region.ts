@@ -56,6 +56,9 @@ export function perimeter(ring: Float64Array): number {
   return overEdges(ring, (z0, r0, z1, r1) => Math.hypot(z1 - z0, r1 - r0));
 }
 
+/** Length of all rings of a region, mm. */
+export const perimeterOf = (region: Region): number => region.reduce((sum, rings) => sum + rings.reduce((own, ring) => own + perimeter(ring), 0), 0);
+
 function overEdges(ring: Float64Array, of: (z0: number, r0: number, z1: number, r1: number) => number): number {
   let sum = 0;
   for (let i = 0; i < ring.length; i += 2) {

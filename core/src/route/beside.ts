@@ -1,0 +1,169 @@
+import { detailWords, type Feature, type Limits, type PartDetail } from '../drawing';
+import type { Reason } from '../finding';
+import { diameter, figure, length, parseLength, say, type Sentence, temperature, tidy } from '../quantity';
+import { addStep, byHand, type Context, reason, type SetupDraft, way } from './context';
+
+const milled = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
+
+/** What is done beside the lathe after the last turning: what is milled or drilled, then heat, then surfaces, then what is joined. */
+export function awaySteps(ctx: Context, setup: SetupDraft): void {
+  for (const detail of ctx.part.details) {
+    if (!milled.has(detail.kind)) continue;
+    addStep(ctx, setup, {
+      verb: 'away',
+      about: detail.id,
+      says: say`${detailWords[detail.kind]}: ${detail.says}`,
+      because: [reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id)],
+      figures: { minutes: byHand(8) },
+    });
+  }
+  for (const kind of ['harden', 'temper', 'plate', 'black'] as const)
+    for (const one of ctx.job.drawing.treatment) if (one.kind === kind) treat(ctx, setup, one);
+  for (const mate of ctx.job.drawing.mates) join(ctx, setup, mate);
+}
+
+interface Beside {
+  readonly says: Sentence;
+  readonly because: Reason;
+  readonly cautions: readonly string[];
+  readonly hands: number;
+  /** minutes in which nobody need stand by */
+  readonly waits: number;
+}
+
+type Treatment = Context['job']['drawing']['treatment'][number];
+
+/** Degrees Celsius of an oil-hardening steel, and of a tough temper. @source hardening, common practice */
+const HARDENS = 800;
+const TEMPERS = 260;
+
+function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment): void {
+  const given = value.text.trim();
+  const made: Readonly<Record<Treatment['kind'], Beside>> = {
+    harden: {
+      says: given === '' ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched` : say`hardened, ${given}`,
+      because: reason('harden-last', say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`, id),
+      cautions: ['Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.'],
+      hands: 10,
+      waits: 30,
+    },
+    temper: {
+      says: say`tempered at ${temperature(degreesOf(given) ?? TEMPERS, 5)}, an hour`,
+      because: reason('hardening', say`at once after the quench: as hard as it is now it cracks by itself`, id),
+      cautions: ['Hot parts look cold: tongs, and a place to put them down.'],
+      hands: 5,
+      waits: 60,
+    },
+    plate: {
+      says: given === '' ? say`plated` : say`plated, ${given}`,
+      because: reason('finish', say`what plating adds on each side was left off the sizes that carry a tolerance`, id),
+      cautions: ['Plating baths are for those who are equipped and licensed for them.'],
+      hands: 10,
+      waits: 60,
+    },
+    black: {
+      says: given === '' ? say`blackened, then oiled` : say`blackened, ${given}, then oiled`,
+      because: reason('finish', say`cold black takes on a clean, dry surface only`, id),
+      cautions: ['Gloves, glasses, open air: the salts are poisonous.'],
+      hands: 10,
+      waits: 10,
+    },
+  };
+  beside(ctx, setup, id, made[kind]);
+}
+
+const degreesOf = (text: string): number | undefined => {
+  const degrees = Number(/\d{3,4}/.exec(text)?.[0] ?? NaN);
+  return degrees >= 100 && degrees <= 1200 ? degrees : undefined;
+};
+
+/** Mates that are put together for good: pressed, shrunk or glued. */
+function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job']['drawing']['mates'][number]): void {
+  const asked = want.text.toLowerCase();
+  const into = piece.trim() === '' ? 'its mate' : piece.trim();
+  if (asked.includes('shrink'))
+    beside(ctx, setup, id, {
+      says: say`shrunk together with ${into}`,
+      because: reason('shrink', say`heat until the gap passes the interference and a hand’s margin; rehearse it: it falls together or sticks half way`, id),
+      cautions: ['Hot parts: gloves, a stand to set them on, nothing that burns near by.'],
+      hands: 10,
+      waits: 20,
+    });
+  else if (asked.includes('press'))
+    beside(ctx, setup, id, {
+      says: say`pressed together with ${into}`,
+      because: reason('press', say`a lead-in chamfer, both measured at one temperature, oiled; a way to press it out again`, id),
+      cautions: ['Press behind a guard: brittle rings fly.'],
+      hands: 5,
+      waits: 0,
+    });
+  else if (/adhesive|retain|glue/.test(asked))
+    beside(ctx, setup, id, {
+      says: say`fixed in ${into} with retaining compound`,
+      because: reason('adhesive', say`both clean and dry, turned as it goes in; not handled until it has cured; heat lets it go`, id),
+      cautions: ['Gloves: retaining compounds sensitise the skin.'],
+      hands: 4,
+      waits: 40,
+    });
+}
+
+function beside(ctx: Context, setup: SetupDraft, about: string, { says, because, cautions, hands, waits }: Beside): void {
+  addStep(ctx, setup, {
+    verb: 'away',
+    about,
+    says,
+    because: [because],
+    cautions,
+    figures: {
+      minutes: byHand(hands + waits),
+      ...(waits > 0 && { waits: figure('time', 'minutesByHand', { handling: waits }) }),
+    },
+  });
+}
+
+/** Thicker than this on a side is no plating but a slip of units, mm. */
+const THICKEST = 0.2;
+/** Left on diameter for emery where that is the shop's way, mm. @source emery-allowance, common practice: 0.01 to 0.025 */
+const EMERY = 0.015;
+/** Sizes of a wider tolerance are not brought to size by emery, mm. @source judgement */
+const EMERIED = 0.05;
+
+/** A row whose size is finished with emery in this shop. */
+export const emeried = (ctx: Context, row: Feature): boolean =>
+  way(ctx, 'emery') === 'leave' &&
+  row.side === 'outside' &&
+  row.form === 'cylinder' &&
+  row.nearDiameter.from !== 'general' &&
+  row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
+
+/** The limits that turning works to: those of the drawing less what plating adds, and with what emery takes off; and why. */
+export function workLimits(ctx: Context, row: Feature): { readonly limits: Limits; readonly because: readonly Reason[] } {
+  const limits = row.nearDiameter;
+  if (limits.from === 'general') return { limits, because: [] };
+  const plate = ctx.job.drawing.treatment.find((t) => t.kind === 'plate');
+  const read = plate && parseLength(plate.value.text, plate.value.units);
+  const side = read?.ok && read.value <= THICKEST ? read.value : 0;
+  const plated = (row.side === 'outside' ? -2 : 2) * side;
+  const emery = emeried(ctx, row) ? EMERY : 0;
+  const by = tidy(plated + emery);
+  return {
+    limits: by === 0 ? limits : { ...limits, nominal: tidy(limits.nominal + by), max: tidy(limits.max + by), min: tidy(limits.min + by) },
+    because: [
+      ...(side > 0 ? [reason('finish', say`${length(2 * side, 0.001)} on diameter is left for plating, ${length(side, 0.001)} a side`, row.id)] : []),
+      ...(emery > 0 ? [reason('emery-allowance', say`${length(emery, 0.001)} is left on for emery, as this shop does`, row.id)] : []),
+    ],
+  };
+}
+
+/** Emery to size after turning. */
+export function emery(ctx: Context, setup: SetupDraft, row: Feature, gauge: string | undefined): void {
+  addStep(ctx, setup, {
+    verb: 'polish',
+    about: row.id,
+    does: [`${row.id}.diameter`],
+    says: say`320 then 800, to ${diameter(row.nearDiameter.min, 0.001)} to ${diameter(row.nearDiameter.max, 0.001)}`,
+    gauge,
+    because: [reason('emery-allowance', say`the last hundredth by emery; grit kept off the ways, the piece wiped and cool before it is measured`, row.id)],
+    figures: { minutes: byHand(2) },
+  });
+}
