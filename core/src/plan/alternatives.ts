@@ -1,8 +1,9 @@
 import type { Choice, Job, Shop } from '../document';
+import { type Finding, findingKey } from '../finding';
 import { figure, type Figure, say, type Sentence } from '../quantity';
-import { chosenIn, type Route } from '../route';
+import { chosenIn, letterOf, otherEnd, type Route } from '../route';
 import { holdingOf } from '../shop';
-import { plan } from './planning';
+import { plan, routed } from './planning';
 import type { Plan } from './types';
 
 /** Another way of making the part, whole, with what it costs beside the one in hand. */
@@ -17,23 +18,27 @@ export interface Alternative {
   /** stops and cautions of each, for what the two do not share */
   readonly gains: readonly Sentence[];
   readonly costs: readonly Sentence[];
+  /** what each size risks, in minutes, where the two differ in it */
+  readonly risks: readonly { readonly of: string; readonly here: Figure; readonly now: Figure }[];
 }
 
 /** Most ways that are laid beside the one in hand. */
 const MOST = 3;
 
-/** Whole routes that differ in how the piece is held, supported, severed or threaded, cheapest first; each made like any plan. */
+/**
+ * Whole routes that differ in the first end, how the piece is carried and held, supported, severed or threaded; cheapest first, each made like any plan but not yet
+ * proved for contacts: that is done when one is opened.
+ */
 export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternative[] {
   const [taken] = now.routes;
   if (!taken || job.issue) return [];
+  const before = toldIn(now.findings.filter((f) => !proved.has(f.code)));
   return tries(job, shop, now, taken)
     .flatMap(({ differs, choices }): Alternative[] => {
-      const ids = new Set(choices.map((c) => c.id));
-      const made = plan({ ...job, choices: [...job.choices.filter((c) => !ids.has(c.id)), ...choices] }, shop);
+      const made = routed(withChoices(job, choices), shop);
       const [route] = made.routes;
       if (!route || same(route, taken)) return [];
-      const told = (of: Plan) => new Map(of.findings.filter((f) => f.severity !== 'note').map((f) => [`${f.code}@${f.about}`, f.says]));
-      const [before, after] = [told(now), told(made)];
+      const after = toldIn(made.findings);
       return [
         {
           differs,
@@ -43,6 +48,7 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
           setups: route.setups.length,
           gains: [...before].filter(([key]) => !after.has(key)).map(([, says]) => says),
           costs: [...after].filter(([key]) => !before.has(key)).map(([, says]) => says),
+          risks: riskier(route, taken),
         },
       ];
     })
@@ -50,14 +56,64 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
     .slice(0, MOST);
 }
 
+/** What the proof of another way finds, once it is opened: contacts, metal left, and so on. */
+export function provedAlternative(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {
+  return plan(withChoices(job, choices), shop).findings.filter((f) => proved.has(f.code));
+}
+
+/** Codes that the proof alone finds. */
+const proved = new Set(
+  [
+    'meets-jaws meets-chuck meets-centre meets-tailstock meets-steady meets-part meets-bar near-jaws',
+    'rapid-through-metal cuts-air bar-enters drills-into-seat ring-left metal-left gouged',
+  ].flatMap((line) => line.split(' ')),
+);
+
+/** A job with choices taken over those of the same id, or about the same thing. */
+function withChoices(job: Job, choices: readonly Choice[]): Job {
+  const ids = new Set(choices.map((c) => c.id));
+  return { ...job, choices: [...job.choices.filter((c) => !ids.has(c.id)), ...choices] };
+}
+
+const toldIn = (findings: readonly Finding[]) => new Map(findings.filter((f) => f.severity !== 'note').map((f) => [findingKey(f), f.says]));
+
+function riskier(route: Route, now: Route): Alternative['risks'] {
+  const of = (r: Route) =>
+    new Map(
+      r.setups.flatMap((s) => s.steps.flatMap((step) => (step.figures['risk'] ? [[step.does[0] ?? step.id, step.figures['risk']] as const] : []))),
+    );
+  const [here, before] = [of(route), of(now)];
+  return [...here].flatMap(([ref, risk]) => {
+    const was = before.get(ref);
+    return was && Math.abs(was.value - risk.value) >= 0.05 ? [{ of: ref, here: risk, now: was }] : [];
+  });
+}
+
 interface Try {
   readonly differs: Sentence;
   readonly choices: readonly Choice[];
 }
 
+/** The choices that keep a route's first end and way of carrying, so that one of its setups can be chosen in. */
+export const shapeOf = (route: Pick<Route, 'first' | 'layout'>): readonly Choice[] => [
+  { kind: 'method', id: 'method-first', of: 'first', method: route.first },
+  { kind: 'method', id: 'method-carrying', of: 'carrying', method: route.layout },
+];
+
+/** Choices of holdings belong to the setups of one route: with another they are let go by being chosen anew. */
 function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
   const out: Try[] = [];
   const chosen = chosenIn(job);
+  if (chosen.hold.size === 0) {
+    const other = otherEnd(taken.first);
+    out.push({ differs: say`end ${letterOf(other)} first`, choices: shapeOf({ first: other, layout: taken.layout }) });
+    for (const layout of ['chuck', 'centres', 'plate'] as const)
+      if (layout !== taken.layout)
+        out.push({
+          differs: { chuck: say`in chucks`, centres: say`between centres`, plate: say`on the faceplate` }[layout],
+          choices: shapeOf({ first: taken.first, layout }),
+        });
+  }
   for (const setup of taken.setups) {
     // the best way of holding that is not this chuck, and the best of this chuck with another support
     const free = now.holdings.filter((h) => h.setup === setup.id && h.findings.every((f) => f.severity !== 'stop'));
@@ -71,17 +127,19 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
         out.push({
           differs: say`end ${setup.end === 'left' ? 'B' : 'A'} held in ${name}${with_.length > 0 ? ` with ${with_.join(' and ')}` : option.holding === setup.holding ? ' alone' : ''}`,
           choices: [
+            ...shapeOf(taken),
             { kind: 'hold', id: `hold-${setup.id}`, setup: setup.id, holding: option.holding, support: option.support.map(({ item }) => ({ item })) },
           ],
         });
       }
   }
   const verbs = new Set(taken.setups.flatMap((s) => s.steps.map((step) => step.verb)));
-  if (verbs.has('part-off') || (verbs.has('saw-off') && chosen.method.get('left') !== undefined)) {
+  const severed = otherEnd(taken.first);
+  if (verbs.has('part-off') || (verbs.has('saw-off') && chosen.method.get(severed) !== undefined)) {
     const method = verbs.has('part-off') ? 'saw' : 'part';
     out.push({
       differs: method === 'saw' ? say`sawn off and faced` : say`parted off`,
-      choices: [{ kind: 'method', id: 'method-left', of: 'left', method }],
+      choices: [{ kind: 'method', id: `method-${severed}`, of: severed, method }],
     });
   }
   for (const step of taken.setups.flatMap((s) => s.steps)) {
@@ -98,6 +156,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
 
 /** The same steps held the same way. */
 const same = (a: Route, b: Route): boolean =>
+  a.first === b.first &&
   a.setups.length === b.setups.length &&
   a.setups.every((s, i) => {
     const o = b.setups[i];

@@ -56,14 +56,36 @@ export function bodiesOf(tool: Tool): Bodies {
     const reach = mmOf(tool.reach, 20);
     return { tool: box(-width, 0, 0, reach), holder: box(1 - width, HOLDER - width, reach, reach + 30), carriage: raised(carriage, reach) };
   }
-  if (tool.kind === 'thread') return { tool: [[0, 0], [3, 5], [3, 10], [-3, 10], [-3, 5]], holder: box(-3, HOLDER - 3, 10, 60), carriage };
+  if (tool.kind === 'thread')
+    return {
+      tool: [
+        [0, 0],
+        [3, 5],
+        [3, 10],
+        [-3, 10],
+        [-3, 5],
+      ],
+      holder: box(-3, HOLDER - 3, 10, 60),
+      carriage,
+    };
   // set so that nothing of its edge stands further towards the headstock than what it cuts
   if (tool.kind === 'form' || tool.kind === 'knurl') return { tool: box(0, Math.min(width, 8), 0, 10), holder: box(0, HOLDER, 10, 60), carriage };
   const { fall, lean } = anglesOf(tool);
   const [rise, slope] = [Math.tan((fall * Math.PI) / 180), Math.tan((lean * Math.PI) / 180)];
   return {
-    tool: [[0, 0], [INSERT, INSERT * rise], [INSERT, INSERT + INSERT * rise], [INSERT * slope, INSERT]],
-    holder: [[INSERT, INSERT * rise], [HOLDER, HOLDER * rise], [HOLDER, 70], [Math.max(1, INSERT * slope), 70], [Math.max(1, INSERT * slope), INSERT * rise + INSERT]],
+    tool: [
+      [0, 0],
+      [INSERT, INSERT * rise],
+      [INSERT, INSERT + INSERT * rise],
+      [INSERT * slope, INSERT],
+    ],
+    holder: [
+      [INSERT, INSERT * rise],
+      [HOLDER, HOLDER * rise],
+      [HOLDER, 70],
+      [Math.max(1, INSERT * slope), 70],
+      [Math.max(1, INSERT * slope), INSERT * rise + INSERT],
+    ],
     carriage,
   };
 }
@@ -97,9 +119,19 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   const clear = topOf(setup, step) + APPROACH;
   const row = part.features.find((f) => f.id === (step.does[0] ?? '').split('.')[0]);
   if (step.verb === 'taper' && row) {
-    const ends = ([[x(row.near), row.nearDiameter.nominal / 2], [x(row.far), row.farDiameter.nominal / 2]] as const).toSorted((a, b) => b[0] - a[0]);
+    const ends = (
+      [
+        [x(row.near), row.nearDiameter.nominal / 2],
+        [x(row.far), row.farDiameter.nominal / 2],
+      ] as const
+    ).toSorted((a, b) => b[0] - a[0]);
     const [outer, inner] = ends;
-    return outer && inner ? [{ from: [outer[0], clear], to: outer, cuts: true }, { from: outer, to: inner, cuts: true }] : [];
+    return outer && inner
+      ? [
+          { from: [outer[0], clear], to: outer, cuts: true },
+          { from: outer, to: inner, cuts: true },
+        ]
+      : [];
   }
   if (turns.has(step.verb)) {
     // what stands in front of its row is passed over in cut, from the free end
@@ -119,7 +151,8 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   return walls.map((at) => ({ from: [at, clear], to: [at, depth], cuts: true }));
 }
 
-const leastRadius = (step: Step): number => Math.max(0, Math.min(...step.removes.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)))));
+const leastRadius = (step: Step): number =>
+  Math.max(0, Math.min(...step.removes.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)))));
 const topOf = (setup: Setup, step: Step): number => Math.max(boundsOf(step.removes).radius, boundsOf(setup.before).radius);
 
 export interface Body {
@@ -128,7 +161,13 @@ export interface Body {
 }
 
 /** What stands beside the tool: jaws and chuck, centre and tailstock where they are up, a steady, the work as it is after the step. */
-export function standingIn(setup: Setup, step: Step, shop: Shop, length: number, up: { readonly centre: boolean; readonly steady: boolean }): readonly Body[] {
+export function standingIn(
+  setup: Setup,
+  step: Step,
+  shop: Shop,
+  length: number,
+  up: { readonly centre: boolean; readonly steady: boolean },
+): readonly Body[] {
   const x = localOf(setup, length);
   const holding = holdingOf(shop, setup.holding);
   return [
@@ -137,7 +176,10 @@ export function standingIn(setup: Setup, step: Step, shop: Shop, length: number,
     ...(up.steady
       ? setup.support
           .filter((s) => s.kind === 'steady')
-          .map((s): Body => ({ is: 'steady', outline: box(x(s.at) - STEADY.half, x(s.at) + STEADY.half, radiusAt(step, s.at), radiusAt(step, s.at) + STEADY.high) }))
+          .map((s): Body => ({
+            is: 'steady',
+            outline: box(x(s.at) - STEADY.half, x(s.at) + STEADY.half, radiusAt(step, s.at), radiusAt(step, s.at) + STEADY.high),
+          }))
       : []),
     ...workOf(setup, step, x),
   ];
@@ -162,7 +204,15 @@ function centreOf(step: Step, x: (z: number) => number): readonly Body[] {
   const tip = face - NOSE.seat;
   const cone = NOSE.radius / Math.tan(Math.PI / 6);
   return [
-    { is: 'centre', outline: [[tip, 0], [tip + cone, NOSE.radius], [face + NOSE.from, NOSE.radius], [face + NOSE.from, 0]] },
+    {
+      is: 'centre',
+      outline: [
+        [tip, 0],
+        [tip + cone, NOSE.radius],
+        [face + NOSE.from, NOSE.radius],
+        [face + NOSE.from, 0],
+      ],
+    },
     { is: 'centre', outline: box(face + NOSE.from, face + NOSE.tailstock, 0, NOSE.body) },
     { is: 'tailstock', outline: box(face + NOSE.tailstock, face + NOSE.tailstock + 150, 0, NOSE.casting) },
   ];

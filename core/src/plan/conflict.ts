@@ -78,9 +78,9 @@ export function wordsOf(choice: Choice, shop: Shop): string {
       return choice.of === 'first'
         ? `end ${choice.method === 'left' ? 'B' : 'A'} first`
         : choice.of === 'carrying'
-          ? { centres: 'between centres', plate: 'on the faceplate', chuck: 'in chucks' }[choice.method] ?? choice.method
+          ? ({ centres: 'between centres', plate: 'on the faceplate', chuck: 'in chucks' }[choice.method] ?? choice.method)
           : choice.of === 'left' || choice.of === 'right'
-            ? { saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method
+            ? ({ saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method)
             : `${choice.method} for row ${choice.of}`;
     case 'use':
       return `${item(choice.item)} at ${choice.step}`;

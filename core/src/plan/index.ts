@@ -1,4 +1,4 @@
-export { type Alternative, alternatives } from './alternatives';
+export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState, sizedBy } from './benchState';
 export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';

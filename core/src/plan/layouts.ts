@@ -2,7 +2,7 @@ import type { Holding } from '../document';
 import { isShaped } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
-import { type Figure, say } from '../quantity';
+import { say, type Sentence } from '../quantity';
 import {
   type BarSheet,
   barSheet,
@@ -62,8 +62,14 @@ export interface Layout {
   readonly blank: (sheet: BarSheet) => Region;
 }
 
+export interface Layouts {
+  readonly layouts: readonly Layout[];
+  /** a way of carrying that was asked for and cannot be had */
+  readonly findings: readonly Finding[];
+}
+
 /** The layouts that this part, shop and job allow, the usual one first; a person's choice leaves only that. */
-export function layoutsOf(ctx: Context): readonly Layout[] {
+export function layoutsOf(ctx: Context): Layouts {
   const { chosen, started } = ctx;
   // a holding is chosen for a setup of a route: without a word on the rest, of the usual one
   const usual = chosen.hold.size > 0;
@@ -71,10 +77,33 @@ export function layoutsOf(ctx: Context): readonly Layout[] {
   const ends: readonly End[] =
     askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
   const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
-  const all = ends.flatMap((first) => [chucked(ctx, first), ...(started ? [] : [...betweenCentres(ctx, first), ...onPlate(ctx, first)])]);
+  const other = (first: End, name: LayoutName): readonly Layout[] => {
+    const made = name === 'centres' ? betweenCentres(ctx, first) : onPlate(ctx, first);
+    return 'stages' in made ? [made] : [];
+  };
+  const all = ends.flatMap((first) => [chucked(ctx, first), ...(started ? [] : [...other(first, 'centres'), ...other(first, 'plate')])]);
   const like = all.filter((l) => l.name === asked);
-  if (asked !== undefined && like.length > 0) return like;
-  return all;
+  if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings: [] };
+  return { layouts: all, findings: [cannotBeHad(ctx, ends[0] ?? 'right', asked)] };
+}
+
+function cannotBeHad(ctx: Context, first: End, asked: string): Finding {
+  const made = asked === 'centres' ? betweenCentres(ctx, first) : onPlate(ctx, first);
+  const words = asked === 'centres' ? 'between centres' : asked === 'plate' ? 'on the faceplate' : asked;
+  const choice = ctx.chosen.method.get('carrying');
+  return {
+    code: 'carrying-not-possible',
+    about: 'holding',
+    severity: 'caution',
+    says: say`it cannot be carried ${words}`,
+    why: ctx.started ? say`a piece already started is held as it is` : 'stages' in made ? say`another choice stands in the way` : made.why,
+    mends: choice ? [{ says: say`let the planner choose`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }] : [],
+  };
+}
+
+/** Why a way of carrying cannot be had. */
+interface Not {
+  readonly why: Sentence;
 }
 
 function chucked(ctx: Context, first: End): Layout {
@@ -143,17 +172,22 @@ const onlyShaped = ({ part }: Context, end: End, gripping: Gripping): Finding =>
 const SLENDER = 5;
 
 /** Both ends faced and centred in a chuck, then turned between centres and end for end. */
-function betweenCentres(ctx: Context, first: End): readonly Layout[] {
+function betweenCentres(ctx: Context, first: End): Layout | Not {
   const { part, bar, shop, job, machine, chosen } = ctx;
   const far = otherEnd(first);
   const across = mmOf(bar.across);
-  const wanted = chosen.method.get('carrying')?.method === 'centres';
-  const solid = part.features.every((f) => f.side === 'outside') && bar.form === 'round';
+  const asked = chosen.method.get('carrying')?.method === 'centres';
   const through = mmOf(machine.through);
-  if (!solid || !shop.holdings.some((h) => h.kind === 'centres') || part.length < (wanted ? 2 : SLENDER) * across) return [];
-  if ((through > 0 && across > through + 1e-6) || part.length > mmOf(machine.centres, Infinity)) return [];
+  if (!shop.holdings.some((h) => h.kind === 'centres')) return { why: say`the shop has no centres with a driving dog` };
+  if (part.features.some((f) => f.side !== 'outside')) return { why: say`a hole takes the centre of an end away` };
+  if (bar.form !== 'round') return { why: say`the dog and the centres want a round bar` };
+  if (part.length < (asked ? 2 : SLENDER) * across) return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
+  if (through > 0 && across > through + 1e-6)
+    return { why: say`${bar.name} does not go through the spindle, so its ends cannot be faced and centred in a chuck` };
+  if (part.length > mmOf(machine.centres, Infinity)) return { why: say`it is longer than the lathe takes between centres` };
   const reach = besideDog(reachOf(part.features, first), part, first, DOG);
-  if (!reach || !part.features.some((f) => reach[f.id] === far)) return [];
+  if (!reach) return { why: say`a neck, or a row that the dog sits on, is hidden from the other end` };
+  if (!part.features.some((f) => reach[f.id] === far)) return { why: say`nothing is left for the other end` };
   const sheetOf = remembered((holding) =>
     carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
   );
@@ -169,34 +203,29 @@ function betweenCentres(ctx: Context, first: End): readonly Layout[] {
     findings: () => [],
     make: (making, held, stock) => betweenSetup(making, end, held, stock),
   });
-  return [
-    {
-      name: 'centres',
-      first,
-      reach,
-      sheetOf,
-      making: { severing: severingOf(ctx, across / 2), reach, first },
-      blank: (sheet) => sawn(ctx, first, sheet),
-      stages: [centring(first), centring(far), between(first), between(far)],
-    },
-  ];
+  return {
+    name: 'centres',
+    first,
+    reach,
+    sheetOf,
+    making: { severing: severingOf(ctx, across / 2), reach, first },
+    blank: (sheet) => sawn(ctx, first, sheet),
+    stages: [centring(first), centring(far), between(first), between(far)],
+  };
 }
 
 /** A bored plate, wider than long: clamped, faced and bored, turned over, then held through its bore. */
-function onPlate(ctx: Context, first: End): readonly Layout[] {
+function onPlate(ctx: Context, first: End): Layout | Not {
   const { part, bar, shop, job, machine } = ctx;
   const far = otherEnd(first);
   const reach = reachOf(part.features, far);
   const outside = part.features.filter((f) => f.side === 'outside');
   const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
   const bored = part.features.some((f) => f.side === first && f.through === true);
-  if (
-    !shop.holdings.some((h) => h.kind === 'faceplate') ||
-    !bored ||
-    2 * part.length > wide ||
-    outside.some((f) => reach[f.id] !== far || isShaped(f))
-  )
-    return [];
+  if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
+  if (!bored) return { why: say`it is held last by a bolt through its bore, and no hole goes through from the end that is first` };
+  if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
+  if (outside.some((f) => reach[f.id] !== far || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
   const sheetOf = remembered((holding) =>
     carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
   );
@@ -206,21 +235,19 @@ function onPlate(ctx: Context, first: End): readonly Layout[] {
     findings: () => [],
     make,
   });
-  return [
-    {
-      name: 'plate',
-      first,
-      reach,
-      sheetOf,
-      making: { severing: severingOf(ctx, mmOf(bar.across) / 2), reach, first },
-      blank: (sheet) => sawn(ctx, first, sheet),
-      stages: [
-        stage(`${first}-1`, first, (making, held, stock) => plateSetup(making, first, held, stock)),
-        stage(`${far}-1`, far, (making, held, stock) => plateSetup(making, far, held, stock)),
-        stage(`${far}-2`, far, (making, held, stock) => rimSetup(making, far, held, stock)),
-      ],
-    },
-  ];
+  return {
+    name: 'plate',
+    first,
+    reach,
+    sheetOf,
+    making: { severing: severingOf(ctx, mmOf(bar.across) / 2), reach, first },
+    blank: (sheet) => sawn(ctx, first, sheet),
+    stages: [
+      stage(`${first}-1`, first, (making, held, stock) => plateSetup(making, first, held, stock)),
+      stage(`${far}-1`, far, (making, held, stock) => plateSetup(making, far, held, stock)),
+      stage(`${far}-2`, far, (making, held, stock) => rimSetup(making, far, held, stock)),
+    ],
+  };
 }
 
 function remembered(of: (holding: string) => BarSheet): (holding: string) => BarSheet {
@@ -233,5 +260,3 @@ function remembered(of: (holding: string) => BarSheet): (holding: string) => Bar
     return made;
   };
 }
-
-export const cutOf = (layout: Layout, holding: string): Figure => layout.sheetOf(holding).cut;

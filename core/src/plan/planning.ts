@@ -66,7 +66,8 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     wear: new Map(),
     ...(started && { started }),
   };
-  const layouts = layoutsOf(context);
+  const { layouts, findings: ofLayouts } = layoutsOf(context);
+  findings.push(...ofLayouts);
   const holdings = layouts.flatMap((l) => (l.first === layouts[0]?.first && l.name === layouts[0].name ? l.stages.flatMap((s) => s.options) : []));
   if (!layouts[0]?.stages.every((s) => s.options.length > 0)) {
     findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
@@ -162,6 +163,16 @@ function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
 
 /** Drains `planning`. Never throws for anything the document schemas let through. */
 export const plan = (job: Job, shop: Shop): Plan => drained(planning(job, shop));
+
+/** A plan as far as its route, not yet proved. */
+export function routed(job: Job, shop: Shop): Plan {
+  let last: Plan | undefined;
+  for (const made of making(job, shop)) {
+    last = made;
+    if (made.reached === 'route') return made;
+  }
+  return last ?? plan(job, shop);
+}
 
 function drained(steps: Generator<Plan, Plan>): Plan {
   for (;;) {

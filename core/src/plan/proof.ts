@@ -32,11 +32,29 @@ function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
     if (!tool) return [];
     if (step.removes.length === 0) return inAir(step);
     const contacts = contactsOf(motionsOf(setup, step, tool, part), bodiesOf(tool), standingIn(setup, step, shop, part.length, up));
-    return [...contacts.map((c) => told(c, step, tool)), ...nearJaws(setup, step, tool, part, contacts), ...intoHole(setup, step, tool), ...intoJaws(setup, step)];
+    return [
+      ...contacts.map((c) => told(c, step, tool)),
+      ...nearJaws(setup, step, tool, part, contacts),
+      ...intoHole(setup, step, tool),
+      ...intoJaws(setup, step),
+    ];
   });
 }
 
-const cuts = new Set<Step['verb']>(['rough-turn', 'finish-turn', 'face', 'neck', 'groove', 'undercut', 'chamfer', 'form', 'taper', 'drill', 'bore', 'ream']);
+const cuts = new Set<Step['verb']>([
+  'rough-turn',
+  'finish-turn',
+  'face',
+  'neck',
+  'groove',
+  'undercut',
+  'chamfer',
+  'form',
+  'taper',
+  'drill',
+  'bore',
+  'ream',
+]);
 
 const inAir = (step: Step): readonly Finding[] =>
   cuts.has(step.verb)
@@ -160,7 +178,9 @@ function finished(route: Route, part: Part): readonly Finding[] {
   if (!last || last.length === 0) return [];
   const drawn = regionOf(part.contour);
   const findings: Finding[] = [];
-  const severed = route.setups.flatMap((s) => s.steps.map((step) => ({ s, step }))).find(({ step }) => step.verb === 'part-off' || step.verb === 'saw-off');
+  const severed = route.setups
+    .flatMap((s) => s.steps.map((step) => ({ s, step })))
+    .find(({ step }) => step.verb === 'part-off' || step.verb === 'saw-off');
   if (severed) {
     const { left, right } = boundsOf(severed.step.removes);
     const ring = outsideOf(severed.step.after, (left + right) / 2 - 0.01, (left + right) / 2 + 0.01).most;
@@ -176,7 +196,10 @@ function finished(route: Route, part: Part): readonly Finding[] {
   }
   // a centre that carries the work stays in it, and is told where it is drilled
   const centres = route.setups.flatMap((s) => s.steps.filter((step) => step.verb === 'centre-drill').map((step) => step.removes));
-  const kept = centres.reduce((left, hole) => (hole.length > 0 && left.length > 0 ? combine('difference', left, hole) : left), combine('difference', drawn, last));
+  const kept = centres.reduce(
+    (left, hole) => (hole.length > 0 && left.length > 0 ? combine('difference', left, hole) : left),
+    combine('difference', drawn, last),
+  );
   for (const [region, code] of [
     [combine('difference', last, drawn), 'metal-left'],
     [kept, 'gouged'],
@@ -212,4 +235,3 @@ function faults(region: Region, code: 'metal-left' | 'gouged', part: Part): read
     mends: [],
   }));
 }
-

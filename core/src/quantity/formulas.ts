@@ -448,8 +448,11 @@ export const formulas = {
     { middle: ['length', 'middle'], half: ['length', 'half allotted'] },
     ({ middle, half }) => tidy(middle + half),
   ),
-  waitingTime: define('from beginning to end - attended', 'arithmetic', { elapsed: ['time', 'beginning to end'], attended: ['time', 'attended'] }, ({ elapsed, attended }) =>
-    Math.max(0, tidy(elapsed - attended)),
+  waitingTime: define(
+    'from beginning to end - attended',
+    'arithmetic',
+    { elapsed: ['time', 'beginning to end'], attended: ['time', 'attended'] },
+    ({ elapsed, attended }) => Math.max(0, tidy(elapsed - attended)),
   ),
   bladeTo: define(
     'length + width of the blade',

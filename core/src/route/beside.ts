@@ -42,8 +42,14 @@ function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment):
   const made: Readonly<Record<Treatment['kind'], Beside>> = {
     harden: {
       says: given === '' ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched` : say`hardened, ${given}`,
-      because: reason('harden-last', say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`, id),
-      cautions: ['Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.'],
+      because: reason(
+        'harden-last',
+        say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`,
+        id,
+      ),
+      cautions: [
+        'Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.',
+      ],
       hands: 10,
       waits: 30,
     },
@@ -84,7 +90,11 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
   if (asked.includes('shrink'))
     beside(ctx, setup, id, {
       says: say`shrunk together with ${into}`,
-      because: reason('shrink', say`heat until the gap passes the interference and a hand’s margin; rehearse it: it falls together or sticks half way`, id),
+      because: reason(
+        'shrink',
+        say`heat until the gap passes the interference and a hand’s margin; rehearse it: it falls together or sticks half way`,
+        id,
+      ),
       cautions: ['Hot parts: gloves, a stand to set them on, nothing that burns near by.'],
       hands: 10,
       waits: 20,
@@ -114,10 +124,7 @@ function beside(ctx: Context, setup: SetupDraft, about: string, { says, because,
     says,
     because: [because],
     cautions,
-    figures: {
-      minutes: byHand(hands + waits),
-      ...(waits > 0 && { waits: figure('time', 'minutesByHand', { handling: waits }) }),
-    },
+    figures: { minutes: byHand(hands + waits), ...(waits > 0 && { waits: figure('time', 'minutesByHand', { handling: waits }) }) },
   });
 }
 
@@ -163,7 +170,9 @@ export function emery(ctx: Context, setup: SetupDraft, row: Feature, gauge: stri
     does: [`${row.id}.diameter`],
     says: say`320 then 800, to ${diameter(row.nearDiameter.min, 0.001)} to ${diameter(row.nearDiameter.max, 0.001)}`,
     gauge,
-    because: [reason('emery-allowance', say`the last hundredth by emery; grit kept off the ways, the piece wiped and cool before it is measured`, row.id)],
+    because: [
+      reason('emery-allowance', say`the last hundredth by emery; grit kept off the ways, the piece wiped and cool before it is measured`, row.id),
+    ],
     figures: { minutes: byHand(2) },
   });
 }

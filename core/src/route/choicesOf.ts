@@ -1,8 +1,8 @@
 import type { Choice, Job } from '../document';
 import { STARTED } from '../holding';
 import { writeExact } from '../quantity';
-import { chosenIn } from './choices';
-import type { Route } from './types';
+import { choiceId, chosenIn } from './choices';
+import type { Route, Step } from './types';
 
 const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as const });
 
@@ -28,36 +28,45 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       ...(setup === route.setups[0] && route.layout === 'chuck' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
       support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
-    for (const step of setup.steps) {
-      n++;
-      const method = methodOf(step.verb);
-      const about = step.does[0] ?? '';
-      if (method !== undefined)
-        made.push({
-          kind: 'method',
-          id: `method-${String(n)}`,
-          of: about,
-          method,
-          ...(methods.get(about)?.why !== undefined && { why: methods.get(about)?.why ?? '' }),
-        });
-      if (step.tool !== undefined) made.push({ kind: 'use', id: `tool-${String(n)}`, step: step.id, item: step.tool });
-      if (step.gauge !== undefined) made.push({ kind: 'use', id: `gauge-${String(n)}`, step: step.id, item: step.gauge });
-      const { speed, feed, depth, passes } = step.figures;
-      if (speed || feed || depth || passes) {
-        made.push({
-          kind: 'data',
-          id: `data-${String(n)}`,
-          step: step.id,
-          ...(speed && { speed: speed.value }),
-          ...(feed && { feed: feed.value }),
-          ...(depth && { depth: depth.value }),
-          ...(passes && { passes: passes.value }),
-        });
-      }
-    }
+    for (const step of setup.steps) made.push(...choicesOfStep(step, String(++n), methods));
   }
   return [...made, ...own];
 }
+
+/** One step as choices: its method, tool, gauge and cutting data. */
+function choicesOfStep(step: Step, id: string, methods: ReturnType<typeof chosenIn>['method']): readonly Choice[] {
+  const made: Choice[] = [];
+  const method = methodOf(step.verb);
+  const about = step.does[0] ?? '';
+  const why = methods.get(about)?.why;
+  if (method !== undefined) made.push({ kind: 'method', id: `method-${id}`, of: about, method, ...(why !== undefined && { why }) });
+  if (step.tool !== undefined) made.push({ kind: 'use', id: `tool-${id}`, step: step.id, item: step.tool });
+  if (step.gauge !== undefined) made.push({ kind: 'use', id: `gauge-${id}`, step: step.id, item: step.gauge });
+  const { speed, feed, depth, passes } = step.figures;
+  if (speed ?? feed ?? depth ?? passes)
+    made.push({
+      kind: 'data',
+      id: `data-${id}`,
+      step: step.id,
+      ...(speed && { speed: speed.value }),
+      ...(feed && { feed: feed.value }),
+      ...(depth && { depth: depth.value }),
+      ...(passes && { passes: passes.value }),
+    });
+  return made;
+}
+
+/** A step held as it is: its choices, each under a name made from the step, so that whatever else is planned anew leaves it alone. */
+export const pinOf = (step: Step, job: Job): readonly Choice[] =>
+  choicesOfStep(step, choiceId(step.id), chosenIn(job).method).map((c) => ({ ...c, id: c.id.slice(0, 40) }));
+
+/** The choices of a job that are about one step, and by which it is pinned or changed. */
+export const choicesAbout = (step: Step, job: Job): readonly Choice[] =>
+  job.choices.filter(
+    (c) =>
+      ((c.kind === 'use' || c.kind === 'data') && c.step === step.id) ||
+      (c.kind === 'method' && methodOf(step.verb) !== undefined && c.of === step.does[0]),
+  );
 
 function methodOf(verb: string): string | undefined {
   const methods: Readonly<Record<string, string>> = { thread: 'single-point', die: 'die', 'part-off': 'part', 'saw-off': 'saw' };

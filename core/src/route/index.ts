@@ -1,6 +1,6 @@
 export { type BarSheet, barSheet, carriedSheet } from './barSheet';
-export { type Chosen, chosenIn } from './choices';
-export { choicesOf } from './choicesOf';
+export { choiceId, chosenIn } from './choices';
+export { choicesAbout, choicesOf, pinOf } from './choicesOf';
 export { type Context, type ToGet, way } from './context';
 export { heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor, toKeep } from './held';
 export { boundsOfStep, mayMove, type Moved, violations } from './judge';

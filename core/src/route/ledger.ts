@@ -153,4 +153,3 @@ function holeLine(
 
 /** Lengths that leave less than this between them are beyond what a carriage holds, mm. @source judgement: dials and stops of small and mid-size lathes */
 export const FINEST = 0.02;
-

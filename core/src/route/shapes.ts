@@ -296,7 +296,7 @@ export function drawnCentre(ctx: Context, setup: SetupDraft, face: number): void
 }
 
 /** What finish-turning leaves at its inner corner: the metal of a radius there. */
-export function cornerKept(ctx: Context, feature: Feature, end: End): Region {
+export function cornerKept(feature: Feature, end: End): Region {
   const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
   if (edge.kind !== 'radius') return [];
   const inner = end === 'right' ? feature.far : feature.near;

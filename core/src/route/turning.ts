@@ -148,11 +148,19 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
   const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
-  const kept = cornerKept(ctx, feature, setup.end);
+  const kept = cornerKept(feature, setup.end);
   const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
   const base = {
     ...(left.length > 0 && under === 0 && { limits }),
-    verb: 'finish-turn' as const, about: feature.id, does: [`${feature.id}.diameter`], says, tool, gauge: gauge?.id, because, sweeps };
+    verb: 'finish-turn' as const,
+    about: feature.id,
+    does: [`${feature.id}.diameter`],
+    says,
+    tool,
+    gauge: gauge?.id,
+    because,
+    sweeps,
+  };
   if (!tool) {
     addStep(ctx, setup, { ...base, figures: { to: aim } });
     return;

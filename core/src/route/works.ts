@@ -164,7 +164,7 @@ export function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: rea
       to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
       minutes: byHand(1 + plunges.value),
     },
-    sweeps: [cornerKept(ctx, row, 'right'), cornerKept(ctx, row, 'left')].reduce(
+    sweeps: [cornerKept(row, 'right'), cornerKept(row, 'left')].reduce(
       (left, kept) => (kept.length > 0 ? combine('difference', left, kept) : left),
       turned(row.near, row.far, (limits.max + limits.min) / 4),
     ),

@@ -6,6 +6,8 @@ import {
   materials,
   mmOf,
   type Plan,
+  type Route,
+  shapeOf,
   type Shop,
   STARTED,
   type Units,
@@ -44,6 +46,12 @@ export const holdChoice = (option: HoldingChoice, before?: Choice): Choice => ({
   support: option.support.map(({ item }) => ({ item })),
 });
 
+/** A holding is chosen for a setup of the route in hand: where that is not the usual one, its first end and way of carrying are chosen with it. */
+export const holdEdits = (route: Route | undefined, value: Choice): readonly Edit[] => [
+  ...(route && (route.first !== 'right' || route.layout !== 'chuck') ? shapeOf(route).map(put) : []),
+  put(value),
+];
+
 /** Everything the plan assumes, each tappable: material, holding, bar, lathe. */
 export function Assumptions({ job, shop, plan, units, apply }: Props) {
   const [lathe, setLathe] = useState(false);
@@ -52,7 +60,7 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
   const barNow = route?.bar.id ?? job.choices.findLast((c) => c.kind === 'bar')?.bar ?? '';
   const setup = route?.setups[0];
   const bars = shop.bars.filter((b) => b.form === 'round' && b.material === job.drawing.material).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
-  const options = plan?.holdings.filter((h) => h.setup === 'right-1') ?? [];
+  const options = plan?.holdings.filter((h) => h.setup === (setup?.id ?? 'right-1')) ?? [];
   const held = setup ? holdingKey(setup) : '';
   return (
     <>
@@ -80,7 +88,7 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
         disabled={options.length === 0}
         onChange={(e) => {
           const option = options.find((o) => holdingKey(o) === e.target.value);
-          if (option) apply([put(holdChoice(option))], 'job');
+          if (option) apply(holdEdits(route, holdChoice(option)), 'job');
         }}>
         {options.length === 0 && <option value="">holding</option>}
         {options.map((o) => (

@@ -1,3 +1,3 @@
-export { Assumptions, holdChoice, holdingKey, holdingName } from './Assumptions';
+export { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from './Assumptions';
 export { LatheEditor } from './LatheEditor';
 export { limitsSaid, sizeSaid } from './SizeSaid';

@@ -2,6 +2,7 @@ import { type Figure, type Part, type Route, type Setup, type Step, type Units, 
 import type { ReactNode } from 'react';
 import { Stamp } from '../bar';
 import { FigureNumber } from '../slate';
+import { Ledger } from './Ledger';
 
 interface Props {
   readonly route: Route;
@@ -11,6 +12,8 @@ interface Props {
   readonly onChoose?: (step: string) => void;
   readonly nameOf: (id: string) => string;
   readonly stamps?: boolean;
+  /** the lengths of each setup below it */
+  readonly ledger?: boolean;
   /** Alt and an arrow on a line: change places with its neighbour */
   readonly onMove?: (step: string, by: 1 | -1) => void;
 }
@@ -31,28 +34,38 @@ function SetupBlock({ setup, number, before, ...props }: Props & { readonly setu
   const { units } = props;
   const zero = setup.end === 'left' ? 'B' : 'A';
   return (
-    <table className="ops" style={{ marginTop: number > 1 ? 18 : 0 }}>
-      <caption>
-        <div className="setup">
-          <h2>Setup {number}</h2>
-          <span className="quiet">end {zero} out</span>
-          <span className="quiet">
-            {props.nameOf(setup.holding)}, <FigureNumber figure={setup.grip} units={units} withUnit /> grip,{' '}
-            <FigureNumber figure={setup.stickOut} units={units} withUnit /> out
-            {setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}
-          </span>
-          <strong>zero: face {zero}</strong>
-          <span className="quiet" style={{ marginLeft: 'auto' }}>
-            <FigureNumber figure={setup.minutes} units={units} text={writeMinutes(setup.minutes.value)} />
-          </span>
-        </div>
-      </caption>
-      <tbody>
-        {setup.steps.map((step, i) => (
-          <Line key={step.id} {...props} step={step} n={before + i + 1} turned={setup.end === 'left'} />
-        ))}
-      </tbody>
-    </table>
+    <>
+      <table className="ops" style={{ marginTop: number > 1 ? 18 : 0 }}>
+        <caption>
+          <div className="setup">
+            <h2>Setup {number}</h2>
+            <span className="quiet">{setup.carried === 'centres' ? `end ${zero} at the tailstock` : `end ${zero} out`}</span>
+            <span className="quiet">
+              {props.nameOf(setup.holding)}, <FigureNumber figure={setup.grip} units={units} withUnit /> grip,{' '}
+              <FigureNumber figure={setup.stickOut} units={units} withUnit /> out
+              {setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}
+            </span>
+            <strong>zero: face {zero}</strong>
+            <span className="quiet" style={{ marginLeft: 'auto' }}>
+              <FigureNumber figure={setup.minutes} units={units} text={writeMinutes(setup.minutes.value)} />
+            </span>
+          </div>
+        </caption>
+        <tbody>
+          {setup.steps.map((step, i) => (
+            <Line key={step.id} {...props} step={step} n={before + i + 1} turned={setup.end === 'left'} />
+          ))}
+        </tbody>
+      </table>
+      {props.ledger === true && setup.lengths.length > 0 && (
+        <details className="mt-1">
+          <summary className="quiet">
+            lengths of setup {number}, from face {zero}
+          </summary>
+          <Ledger setup={setup} before={before} units={units} />
+        </details>
+      )}
+    </>
   );
 }
 

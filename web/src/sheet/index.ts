@@ -1,1 +1,4 @@
+export { Ledger } from './Ledger';
 export { OperationSheet } from './OperationSheet';
+export { Traveller } from './Traveller';
+export { usePrinting } from './usePrinting';

@@ -1,4 +1,15 @@
-import { type Alternative, alternatives, type Job, type Plan, plan, planning, type Shop } from '@obra/core';
+import {
+  type Alternative,
+  alternatives,
+  type Choice,
+  type Finding,
+  type Job,
+  type Plan,
+  plan,
+  planning,
+  provedAlternative,
+  type Shop,
+} from '@obra/core';
 import * as Comlink from 'comlink';
 
 let newest = 0;
@@ -20,6 +31,10 @@ const planner = {
   /** Whole other ways; asked for only when somebody looks at them. */
   alternatives(job: Job, shop: Shop): readonly Alternative[] {
     return alternatives(job, shop, plan(job, shop));
+  },
+  /** What stands in the way of one of them. */
+  proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {
+    return provedAlternative(job, shop, choices);
   },
 };
 

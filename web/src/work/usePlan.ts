@@ -1,4 +1,4 @@
-import type { Alternative, Job, Plan, Shop } from '@obra/core';
+import type { Alternative, Choice, Finding, Job, Plan, Shop } from '@obra/core';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';
@@ -46,6 +46,12 @@ async function ask(key: string, job: Job, shop: Shop): Promise<void> {
 export async function askAlternatives(job: Job, shop: Shop): Promise<readonly Alternative[]> {
   planner ??= Comlink.wrap<Planner>(startWorker());
   return planner.alternatives(job, shop);
+}
+
+/** What the proof of another way finds. */
+export async function askProof(job: Job, shop: Shop, choices: readonly Choice[]): Promise<readonly Finding[]> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.proof(job, shop, choices);
 }
 
 export interface Planned {

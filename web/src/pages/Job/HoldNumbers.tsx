@@ -1,6 +1,7 @@
 import { type Cell, type Choice, parseLength, type Setup, write } from '@obra/core';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { holdEdits } from '../../fields';
 import type { JobView } from './view';
 
 type Hold = Extract<Choice, { kind: 'hold' }>;
@@ -17,7 +18,8 @@ export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly 
     holding: setup.holding,
     support: setup.support.map(({ item }) => ({ item })),
   };
-  const put = (value: Hold) => open.edit([{ op: 'put', at: `choices/#${value.id}`, value }]);
+  const route = view.plan?.routes[0];
+  const put = (value: Hold) => open.edit(holdEdits(route, value));
   const set = (key: 'grip' | 'stickOut') => (cell: Cell | undefined) => {
     const rest = Object.fromEntries(Object.entries(base).filter(([k]) => k !== key)) as unknown as Hold;
     put(cell ? { ...rest, [key]: cell } : rest);
@@ -25,7 +27,8 @@ export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly 
   const place = (cell: Cell | undefined) => {
     if (steady) put({ ...base, support: base.support.map((s) => (s.item === steady.item ? { item: s.item, ...(cell && { at: cell }) } : s)) });
   };
-  if (job.issue) return null;
+  // between centres and on a plate there is nothing to set
+  if (job.issue || setup.carried) return null;
   return (
     <Form className="d-flex gap-3 align-items-center ms-auto flex-wrap" onSubmit={(e) => e.preventDefault()}>
       <NumberCell
@@ -37,7 +40,7 @@ export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly 
         units={units}
         onSet={set('grip')}
       />
-      {setup.end === 'right' && (
+      {setup === route?.setups[0] && route.layout === 'chuck' && (
         <NumberCell
           key={`out ${own?.stickOut?.text ?? ''}`}
           id="stick-out"

@@ -1,10 +1,11 @@
-import { barChoice, type Choice, type Edit, type HoldingChoice, mmOf, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
+import { barChoice, type Choice, type Edit, type HoldingChoice, mmOf, type Setup, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { type JobList, listJobs } from '../../data/jobs';
-import { Assumptions, holdChoice, holdingKey, holdingName } from '../../fields';
+import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
 import { Big, Checks, FigureNumber, Mark } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
+import { Carrying } from './Carrying';
 import { HoldNumbers } from './HoldNumbers';
 import type { JobView } from './view';
 
@@ -24,7 +25,7 @@ export function Holding({ view }: { readonly view: JobView }) {
       o,
       job.choices.findLast((c) => c.kind === 'hold' && c.setup === o.setup),
     );
-    open.edit([{ op: 'put', at: `choices/#${value.id}`, value }]);
+    open.edit(holdEdits(route, value));
   };
   const can = options.filter((o) => o.findings.every((f) => f.severity !== 'stop'));
   const cannot = options.filter((o) => !can.includes(o));
@@ -50,7 +51,7 @@ export function Holding({ view }: { readonly view: JobView }) {
                 .filter((t) => t !== '')
                 .join(' + ')}
             </div>
-            <h2>{setup.end === 'left' ? 'Turned round' : 'First holding'}</h2>
+            <h2>{headOf(route.setups, setup)}</h2>
             <Big figure={setup.grip} units={units} size="mid">
               gripped
             </Big>
@@ -83,6 +84,7 @@ export function Holding({ view }: { readonly view: JobView }) {
           <span className="quiet">taken:</span>
           <Assumptions job={job} shop={shop} plan={plan} units={units} apply={apply} />
           {route && route.bar.id !== STARTED && <CutAfter view={view} bar={route.bar.id} />}
+          <Carrying view={view} />
         </div>
         {route && (
           <div className="d-flex gap-2 mb-2">
@@ -117,6 +119,13 @@ export function Holding({ view }: { readonly view: JobView }) {
       </main>
     </div>
   );
+}
+
+/** What a setup is to the one before it. */
+function headOf(setups: readonly Setup[], setup: Setup): string {
+  const before = setups[setups.indexOf(setup) - 1];
+  if (!before) return 'First holding';
+  return before.end === setup.end ? 'Held again' : 'Turned round';
 }
 
 /** Ways of holding, best first, each with what speaks for and against it. */

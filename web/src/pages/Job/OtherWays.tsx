@@ -1,8 +1,9 @@
-import { type Alternative, type Edit, writeMinutes, writeSentence } from '@obra/core';
+import { type Alternative, type Edit, type Finding, findingKey, writeMinutes, writeSentence } from '@obra/core';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber, Mark } from '../../slate';
 import { useAlternatives } from '../../work/useAlternatives';
+import { askProof } from '../../work/usePlan';
 import type { JobView } from './view';
 
 /** The way in hand and whole other ways beside it: minutes, setups, what each gains and costs; any of them taken whole. */
@@ -26,7 +27,9 @@ export function OtherWays({ view }: { readonly view: JobView }) {
             <tr>
               <th>way</th>
               <th className="num">a piece</th>
+              <th className="num">setups</th>
               <th className="num">tool changes</th>
+              <th className="num">risk to sizes</th>
               <th>beside the one in hand</th>
               <th>
                 <span className="visually-hidden">actions</span>
@@ -41,10 +44,14 @@ export function OtherWays({ view }: { readonly view: JobView }) {
               <td className="num text-nowrap">
                 <FigureNumber figure={route.cost.minutes} units={units} text={writeMinutes(route.cost.minutes.value)} />
               </td>
+              <td className="num">{route.setups.length}</td>
               <td className="num text-nowrap">
                 <FigureNumber figure={route.cost.changes} units={units} />
               </td>
-              <td className="quiet">each is proved against jaws, centre and hole like the one in hand</td>
+              <td className="num text-nowrap">
+                <FigureNumber figure={route.cost.risk} units={units} text={writeMinutes(route.cost.risk.value)} />
+              </td>
+              <td className="quiet">{plan.reached === 'proof' ? 'proved for contacts' : 'not yet proved'}</td>
               <td />
             </tr>
             {ways.map((way) => (
@@ -53,14 +60,21 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                 <td className="num text-nowrap">
                   <FigureNumber figure={way.route.cost.minutes} units={units} text={writeMinutes(way.route.cost.minutes.value)} />
                 </td>
+                <td className="num">{way.setups}</td>
                 <td className="num text-nowrap">
                   <FigureNumber figure={way.route.cost.changes} units={units} />
+                </td>
+                <td className="num text-nowrap">
+                  <FigureNumber figure={way.route.cost.risk} units={units} text={writeMinutes(way.route.cost.risk.value)} />
                 </td>
                 <td>
                   <div className="quiet">
                     {way.more.value > 0 ? 'costs ' : way.more.value < 0 ? 'saves ' : 'costs the same'}
                     {way.more.value !== 0 && (
-                      <FigureNumber figure={way.more} units={units} text={`${Math.abs(way.more.value).toFixed(1)} minutes, risk counted`} />
+                      <>
+                        <FigureNumber figure={way.more} units={units} text={`${Math.abs(way.more.value).toFixed(1)} min`} />, handling and risk
+                        counted
+                      </>
                     )}
                   </div>
                   {way.costs.map((says, i) => (
@@ -69,11 +83,18 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                       <span>{writeSentence(says, units)}</span>
                     </div>
                   ))}
+                  {way.risks.map((r) => (
+                    <div key={r.of} className="quiet">
+                      row {r.of.replace(/\.diameter$/, '')}: risk <FigureNumber figure={r.here} units={units} text={writeMinutes(r.here.value)} />{' '}
+                      instead of <FigureNumber figure={r.now} units={units} text={writeMinutes(r.now.value)} />
+                    </div>
+                  ))}
                   {way.gains.map((says, i) => (
                     <div key={i} className="quiet">
                       clears: {writeSentence(says, units)}
                     </div>
                   ))}
+                  <Proof view={view} way={way} />
                 </td>
                 <td className="text-end">
                   <Button variant="outline-dark" className="text-nowrap" onClick={() => take(way)}>
@@ -84,7 +105,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
             ))}
             {ways.length === 0 && (
               <tr>
-                <td colSpan={5} className="quiet">
+                <td colSpan={7} className="quiet">
                   With this shop there is no other way that differs in holding, support, severing or threads.
                 </td>
               </tr>
@@ -93,5 +114,41 @@ export function OtherWays({ view }: { readonly view: JobView }) {
         </table>
       )}
     </details>
+  );
+}
+
+/** What the proof of another way finds, made when it is asked for. */
+function Proof({ view, way }: { readonly view: JobView; readonly way: Alternative }) {
+  const { job, shop, units } = view;
+  const [answer, setAnswer] = useState<{ readonly of: Alternative; readonly findings: readonly Finding[] | 'failed' }>();
+  const found = answer?.of === way ? answer.findings : undefined;
+  if (found === undefined)
+    return (
+      <div className="quiet">
+        not yet proved{' '}
+        <Button
+          variant="link"
+          size="sm"
+          onClick={() => {
+            askProof(job, shop, way.choices).then(
+              (findings) => setAnswer({ of: way, findings }),
+              () => setAnswer({ of: way, findings: 'failed' }),
+            );
+          }}>
+          prove it
+        </Button>
+      </div>
+    );
+  if (found === 'failed') return <div role="alert">It could not be proved; nothing was changed.</div>;
+  if (found.length === 0) return <div className="quiet">proved: nothing meets</div>;
+  return (
+    <>
+      {found.map((f) => (
+        <div key={findingKey(f)} className="d-flex gap-2">
+          <Mark severity={f.severity} />
+          <span>{writeSentence(f.says, units)}</span>
+        </div>
+      ))}
+    </>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { download, fileName } from '../../app/download';
 import { newId } from '../../data/ids';
-import { OperationSheet } from '../../sheet';
+import { OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
 import { OtherWays } from './OtherWays';
@@ -17,6 +17,7 @@ export function Route({ view }: { readonly view: JobView }) {
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
   const { findings } = view;
   const [told, setTold] = useState<string>();
+  const printing = usePrinting();
   /** A line changes places with its neighbour, unless a rule forbids it: then the rule is said at once. */
   const moveStep = (id: string, by: 1 | -1) => {
     if (!route) return;
@@ -65,7 +66,7 @@ export function Route({ view }: { readonly view: JobView }) {
           <summary className="quiet">this job’s own ways of working</summary>
           <div className="d-flex gap-2 flex-wrap mt-2">
             {ways
-              .filter((w) => !atOnce(w))
+              .filter((w) => !atOnce(w) && asked(w, job.pieces))
               .map((w) => (
                 <label key={w.key}>
                   <span className="quiet d-block">{w.asks}</span>
@@ -83,12 +84,9 @@ export function Route({ view }: { readonly view: JobView }) {
             </Button>
           </p>
         )}
-        <div className="printonly">
-          <h1>{job.name}</h1>
-          <p>{job.pieces} pieces. Local codes, the machine’s manual and licensed or supervised practice come first.</p>
-        </div>
+        {printing && route && <Traveller job={job} route={route} part={plan.part} shop={job.issue?.kit ?? shop} units={units} />}
         {route ? (
-          <div className={older ? 'older' : ''}>
+          <div className={`noprint ${older ? 'older' : ''}`}>
             <OperationSheet
               route={route}
               part={plan.part}
@@ -97,10 +95,12 @@ export function Route({ view }: { readonly view: JobView }) {
               onChoose={view.choose}
               onMove={moveStep}
               nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
+              ledger
             />
+            <PrintSheet units={units} />
             <Button
               variant="link"
-              className="noprint mt-2"
+              className="mt-2"
               onClick={() => download(fileName(`${job.name} operations`, 'csv'), writeOperations(route, job.issue?.kit ?? shop, units), 'text/csv')}>
               the sheet as CSV
             </Button>
@@ -111,8 +111,19 @@ export function Route({ view }: { readonly view: JobView }) {
                   , <FigureNumber figure={route.cost.all} units={units} text={writeMinutes(route.cost.all.value)} /> for {job.pieces}
                 </>
               )}
-              . Tool and holder are proved against jaws, centre and hole, with holders of usual size; the carriage is not: wind it through by hand
-              before power.
+              {route.time.waiting.value > 0.5 && (
+                <>
+                  , of it <FigureNumber figure={route.time.waiting} units={units} text={writeMinutes(route.time.waiting.value)} /> waiting with
+                  nothing to do
+                </>
+              )}
+              .{' '}
+              {plan.gap > 0.001
+                ? `No route costs less by more than ${String(Math.ceil(1000 * plan.gap) / 10)} %.`
+                : 'Of all ends, holdings and orders that it may have, none costs less.'}{' '}
+              {plan.reached === 'proof'
+                ? 'Tool, holder and post are proved against jaws, chuck, centre, steady and work, with sizes that are usual: wind all travel through by hand before power.'
+                : 'Not yet proved for contacts.'}
             </p>
             {plan.toGet.length > 0 && (
               <>
@@ -120,7 +131,13 @@ export function Route({ view }: { readonly view: JobView }) {
                 <ul>
                   {plan.toGet.map((g, i) => (
                     <li key={i}>
-                      {writeSentence(g.what, units)}, holds up {g.holdsUp.join(', ')}
+                      {g.how}: <strong>{writeSentence(g.what, units)}</strong>, holds up {g.holdsUp.join(', ')}
+                      {g.instead && (
+                        <div className="quiet">
+                          meanwhile: {writeSentence(g.instead.says, units)},{' '}
+                          <FigureNumber figure={g.instead.costs} units={units} text={writeMinutes(g.instead.costs.value)} /> more
+                        </div>
+                      )}
                     </li>
                   ))}
                 </ul>
@@ -135,8 +152,27 @@ export function Route({ view }: { readonly view: JobView }) {
   );
 }
 
+/** The sheet on paper, with blanks for readings. */
+function PrintSheet({ units }: { readonly units: JobView['units'] }) {
+  const [paper, setPaper] = useState(units === 'mm' ? 'A4' : 'letter');
+  return (
+    <>
+      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+      <Button variant="link" className="mt-2 ps-0" onClick={() => window.print()}>
+        print the sheet
+      </Button>
+      <select className="assumed me-2" aria-label="Paper" value={paper} onChange={(e) => setPaper(e.target.value)}>
+        <option value="A4">on A4</option>
+        <option value="letter">on Letter</option>
+      </select>
+    </>
+  );
+}
+
 /** The ways that a turner decides anew for each job stand on the page; the others a press away. */
 const atOnce = (way: Way) => ['thread', 'infeed', 'severing'].includes(way.key);
+/** How several pieces go through is no question of one. */
+const asked = (way: Way, pieces: number) => way.key !== 'batch' || pieces > 1;
 
 function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView }) {
   const { job, shop, open } = view;

@@ -2,6 +2,7 @@ import { boundsOfStep, type Choice, type Step, verbs, write, writeSentence } fro
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Big, FigureNumber } from '../../slate';
+import { StepChoices } from './StepChoices';
 import type { JobView } from './view';
 
 // drawn charts are large: loaded when one is opened
@@ -112,6 +113,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           </ol>
         </div>
       )}
+      <StepChoices view={view} step={step} />
       {speed && <DataChoice view={view} step={step} />}
       {why.length > 0 && (
         <div>

@@ -125,8 +125,10 @@ function AtJob({ id, stage, open: held, shop: whole, shopRefused, log, add }: At
     ),
   );
   const step = steps.find((s) => s.id === chosen) ?? steps[0];
-  const setupId = stage === 'holding' ? (chosen === 'left-1' ? 'left-1' : 'right-1') : undefined;
-  const setup = route?.setups.find((s) => (setupId === undefined ? s.steps.some((o) => o.id === step?.id) : s.id === setupId));
+  const setup =
+    stage === 'holding'
+      ? (route?.setups.find((s) => s.id === chosen) ?? route?.setups[0])
+      : route?.setups.find((s) => s.steps.some((o) => o.id === step?.id));
   const findings = useMemo(() => {
     const own = [...part.findings, ...(started?.findings ?? []), ...shared.findings];
     const ofDrawing = new Set(own.map(findingKey));

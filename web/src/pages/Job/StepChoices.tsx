@@ -1,0 +1,73 @@
+import { type Choice, choicesAbout, choiceId, type Edit, pinOf, type Step } from '@obra/core';
+import { Button, Form } from 'react-bootstrap';
+import type { JobView } from './view';
+
+/** What else may do this step: another tool of its kind, another method; held as it is, or let go. */
+export function StepChoices({ view, step }: { readonly view: JobView; readonly step: Step }) {
+  const { job, shop, open } = view;
+  if (job.issue) return null;
+  const tool = shop.tools.find((t) => t.id === step.tool);
+  const like = tool ? shop.tools.filter((t) => t.kind === tool.kind) : [];
+  const about = choicesAbout(step, job);
+  const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, value });
+  const methods = step.verb === 'thread' || step.verb === 'die' ? threads : step.verb === 'part-off' || step.verb === 'saw-off' ? severs : [];
+  const row = step.does[0] ?? '';
+  const takeTool = (item: string) => {
+    const gone = about.filter((c) => c.kind === 'use' && shop.tools.some((t) => t.id === c.item));
+    open.edit([
+      ...gone.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })),
+      put({ kind: 'use', id: choiceId('tool', step.id), step: step.id, item }),
+    ]);
+  };
+  const takeMethod = (method: string) => {
+    const own = job.choices.find((c) => c.kind === 'method' && c.of === row);
+    open.edit([put({ kind: 'method', id: own?.id ?? choiceId('method', row), of: row, method })]);
+  };
+  return (
+    <div className="d-flex gap-2 align-items-center flex-wrap">
+      {tool && like.length > 1 && (
+        <Form.Select size="sm" style={{ width: 190 }} aria-label="Tool for this step" value={tool.id} onChange={(e) => takeTool(e.target.value)}>
+          {like.map((t) => (
+            <option key={t.id} value={t.id}>
+              {t.name}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      {tool && like.length === 1 && <span className="quiet">{tool.name}</span>}
+      {methods.length > 0 && (
+        <Form.Select
+          size="sm"
+          style={{ width: 140 }}
+          aria-label="Method of this step"
+          value={methods.find((m) => m.verb === step.verb)?.method}
+          onChange={(e) => takeMethod(e.target.value)}>
+          {methods.map((m) => (
+            <option key={m.method} value={m.method}>
+              {m.words}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      {(step.tool !== undefined || step.figures['speed']) &&
+        (about.length > 0 ? (
+          <Button size="sm" variant="link" onClick={() => open.edit(about.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })))}>
+            let it go: pinned
+          </Button>
+        ) : (
+          <Button size="sm" variant="link" onClick={() => open.edit(pinOf(step, job).map(put))}>
+            pin as it is
+          </Button>
+        ))}
+    </div>
+  );
+}
+
+const threads = [
+  { verb: 'thread', method: 'single-point', words: 'single point' },
+  { verb: 'die', method: 'die', words: 'die' },
+] as const;
+const severs = [
+  { verb: 'part-off', method: 'part', words: 'part off' },
+  { verb: 'saw-off', method: 'saw', words: 'saw, then face' },
+] as const;
