@@ -27,7 +27,7 @@ const NOSE = { seat: 2, radius: 10, from: 40, body: 22, tailstock: 95, casting: 
 /** A ground tool falls back behind its tip by so much, degrees. @source common practice */
 const GROUND = 15;
 /** Less than this is two surfaces that touch, mm. */
-const TOUCH = 0.01;
+const TOUCH = 0.002;
 /** How far off the metal a cut begins, mm. @source clearance, common practice */
 const APPROACH = 2;
 

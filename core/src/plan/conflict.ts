@@ -73,7 +73,7 @@ export function wordsOf(choice: Choice, shop: Shop): string {
     case 'bar':
       return `bar ${item(choice.bar)}${choice.length ? `, ${choice.length.text} cut` : ''}`;
     case 'hold':
-      return `${choice.setup.replace(/^right/, 'end A').replace(/^left/, 'end B')} in ${holdingOf(shop, choice.holding)?.name ?? choice.holding}${choice.support.length > 0 ? ` with ${choice.support.map((s) => item(s.item)).join(' and ')}` : ''}${choice.grip ? `, ${choice.grip.text} gripped` : ''}${choice.stickOut ? `, ${choice.stickOut.text} out` : ''}`;
+      return `${choice.setup.replace(/^right-\d+$/, 'end A').replace(/^left-\d+$/, 'end B')} in ${holdingOf(shop, choice.holding)?.name ?? choice.holding}${choice.support.length > 0 ? ` with ${choice.support.map((s) => item(s.item)).join(' and ')}` : ''}${choice.grip ? `, ${choice.grip.text} gripped` : ''}${choice.stickOut ? `, ${choice.stickOut.text} out` : ''}`;
     case 'method':
       return choice.of === 'first'
         ? `end ${choice.method === 'left' ? 'B' : 'A'} first`

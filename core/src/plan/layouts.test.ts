@@ -39,7 +39,10 @@ it('worked from end B a part is made like the same part drawn from there', () =>
       const drawn = smallJob(of);
       // a thread is chamfered at its near end unless it is said otherwise: not the same drawn from there
       fc.pre(plan(drawn, shop).routes.length > 0 && of.rows.every((r) => r.size !== 'M16'));
-      const [a, b] = [routeOf({ ...drawn, choices: [first('left'), carried('chuck')] }), routeOf({ ...turnedRound(drawn), choices: [first('right'), carried('chuck')] })];
+      const [a, b] = [
+        routeOf({ ...drawn, choices: [first('left'), carried('chuck')] }),
+        routeOf({ ...turnedRound(drawn), choices: [first('right'), carried('chuck')] }),
+      ];
       expect(a.setups.map(verbs)).toEqual(b.setups.map(verbs));
       expect(a.setups.map((s) => s.holding)).toEqual(b.setups.map((s) => s.holding));
       expect(a.cost.minutes.value).toBeCloseTo(b.cost.minutes.value, 6);

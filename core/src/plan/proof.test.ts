@@ -2,7 +2,10 @@
 import { blankJob, type Choice, type Job, type Section, type Shop } from '../document';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
+import type { Route } from '../route';
+import { boundsOf, combine, rectangle } from '../stock';
 import { plan } from './index';
+import { proof } from './proof';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, far?: string): Section => ({
@@ -57,4 +60,48 @@ it('of several bars the stoutest that leaves chips their room is taken', () => {
 
 it('a plan is proved last, after its route stands', () => {
   expect(plan(jobOf([row('a', '20', '40')]), shop).reached).toBe('proof');
+});
+
+describe('what is left at the end', () => {
+  const named = (job: Job, of: Shop = shop) => plan(job, of).findings.map((f) => `${f.code} ${f.about}`);
+
+  it('a whole route leaves the part: no metal more, none less', () => {
+    const bolt = jobOf([row('a', '12 h7', '30', 'R1'), row('b', '20', '15'), row('c', '14', '12')], [], [row('h', '6', '20')]);
+    expect(named(bolt).filter((f) => /^(metal-left|gouged|ring-left|cuts-air|rapid)/.test(f))).toEqual([]);
+  });
+
+  it('a tool that the shop has not leaves its metal, and says where', () => {
+    const none: Shop = { ...shop, tools: shop.tools.filter((t) => t.kind !== 'bore') };
+    expect(named(jobOf([row('a', '40', '20')], [], [row('h', '13.3 H7', 'through')]), none).join()).toMatch(/no-tool|metal-left/);
+  });
+
+  it('a metal ring in the kerf, a contour cut into, metal left: found in a route that is spoiled on purpose', () => {
+    const job = jobOf([row('a', '16', '20'), row('b', '24', '20')]);
+    const made = plan(job, shop);
+    const [route] = made.routes;
+    const last = route?.setups.at(-1);
+    const step = last?.steps.at(-1);
+    if (!route || !last || !step) throw new Error('no route');
+    const spoiled = (after: typeof step.after): Route => ({
+      ...route,
+      setups: [...route.setups.slice(0, -1), { ...last, steps: [...last.steps.slice(0, -1), { ...step, after }] }],
+    });
+    const codes = (of: Route) => proof(of, shop, made.part).map((f) => `${f.code} ${f.about}`);
+    expect(codes(route).filter((c) => /left|gouged/.test(c))).toEqual([]);
+    expect(codes(spoiled(combine('union', step.after, rectangle(-15, -5, 0, 8.6))))).toContain('metal-left a.diameter');
+    expect(codes(spoiled(combine('difference', step.after, rectangle(-35, -25, 11.4, 20))))).toContain('gouged b.diameter');
+    const parted = route.setups[0]?.steps.findIndex((s) => s.verb === 'part-off') ?? -1;
+    const [first] = route.setups;
+    const kerf = first?.steps[parted];
+    if (!first || !kerf) throw new Error('not parted');
+    const [z0, z1] = [boundsOf(kerf.removes).left, boundsOf(kerf.removes).right];
+    const ringed = { ...kerf, after: combine('union', kerf.after, rectangle(z0, z1, 0, 2)) };
+    const withRing: Route = { ...route, setups: [{ ...first, steps: first.steps.map((s) => (s === kerf ? ringed : s)) }, ...route.setups.slice(1)] };
+    expect(codes(withRing)).toContain('ring-left part-off@left');
+  });
+
+  it('a finished corner is kept by a blade and by a finishing cut, for the tool that forms it', () => {
+    const neck = jobOf([row('a', '30', '12'), { ...row('b', '20', '14'), near: mm('R1'), far: mm('R1') }, row('c', '30', '12')]);
+    expect(named(neck).filter((f) => /^(gouged|metal-left|cuts-air)/.test(f))).toEqual([]);
+  });
 });

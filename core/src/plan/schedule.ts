@@ -1,6 +1,6 @@
 import type { Job } from '../document';
 import { figure } from '../quantity';
-import { type Route, type Setup, type Step } from '../route';
+import { besideLathe, type Route, type Setup, type Step } from '../route';
 
 type Line = Route['schedule'][number];
 
@@ -62,7 +62,7 @@ function tasksOf(job: Job, setups: readonly Setup[], mode: 'operation' | 'piece'
     setup.steps.map((step) => {
       const minutes = step.figures['minutes']?.value ?? 0;
       const waits = Math.min(minutes, step.figures['waits']?.value ?? 0);
-      return { piece, step, setup: i, lathe: step.verb !== 'away', attended: minutes - waits, waits };
+      return { piece, step, setup: i, lathe: !besideLathe.includes(step.verb), attended: minutes - waits, waits };
     });
   return mode === 'piece'
     ? pieces.flatMap((piece) => setups.flatMap((setup, i) => ofSetup(piece, setup, i)))

@@ -2,6 +2,7 @@ import { detailWords, type Feature, type Limits, type PartDetail } from '../draw
 import type { Reason } from '../finding';
 import { diameter, figure, length, parseLength, say, type Sentence, temperature, tidy } from '../quantity';
 import { addStep, byHand, type Context, reason, type SetupDraft, way } from './context';
+import type { Verb } from './verbs.table';
 
 const milled = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
 
@@ -75,7 +76,7 @@ function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment):
       waits: 10,
     },
   };
-  beside(ctx, setup, id, made[kind]);
+  beside(ctx, setup, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
 }
 
 const degreesOf = (text: string): number | undefined => {
@@ -88,7 +89,7 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
   const asked = want.text.toLowerCase();
   const into = piece.trim() === '' ? 'its mate' : piece.trim();
   if (asked.includes('shrink'))
-    beside(ctx, setup, id, {
+    beside(ctx, setup, 'join', id, {
       says: say`shrunk together with ${into}`,
       because: reason(
         'shrink',
@@ -100,7 +101,7 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
       waits: 20,
     });
   else if (asked.includes('press'))
-    beside(ctx, setup, id, {
+    beside(ctx, setup, 'join', id, {
       says: say`pressed together with ${into}`,
       because: reason('press', say`a lead-in chamfer, both measured at one temperature, oiled; a way to press it out again`, id),
       cautions: ['Press behind a guard: brittle rings fly.'],
@@ -108,7 +109,7 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
       waits: 0,
     });
   else if (/adhesive|retain|glue/.test(asked))
-    beside(ctx, setup, id, {
+    beside(ctx, setup, 'join', id, {
       says: say`fixed in ${into} with retaining compound`,
       because: reason('adhesive', say`both clean and dry, turned as it goes in; not handled until it has cured; heat lets it go`, id),
       cautions: ['Gloves: retaining compounds sensitise the skin.'],
@@ -117,9 +118,9 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
     });
 }
 
-function beside(ctx: Context, setup: SetupDraft, about: string, { says, because, cautions, hands, waits }: Beside): void {
+function beside(ctx: Context, setup: SetupDraft, verb: Verb, about: string, { says, because, cautions, hands, waits }: Beside): void {
   addStep(ctx, setup, {
-    verb: 'away',
+    verb,
     about,
     says,
     because: [because],

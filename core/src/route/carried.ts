@@ -94,10 +94,10 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice, stoc
     ...turnRows(making, draft, mine, face, isFirst && making.sheet.surfaceStays),
     ...finishEdges(making, draft, mine, rows),
     ...shapeRows(making, draft, mine),
+    () => releaseCheck(ctx, draft),
     () => {
       if (!isFirst) awaySteps(ctx, draft);
     },
-    () => releaseCheck(ctx, draft),
   ]);
   const grip = figure('length', 'distance', { value: DOG });
   return setupOf(making, draft, held, {
@@ -182,8 +182,8 @@ export function rimSetup(making: Making, end: End, held: HoldingChoice, stock: R
       // the packing ring leaves room behind it
       if (last) chamferInner(ctx, draft, last, []);
     },
-    () => awaySteps(ctx, draft),
     () => releaseCheck(ctx, draft),
+    () => awaySteps(ctx, draft),
   ]);
   return setupOf(making, draft, held, {
     grip: held.grip,

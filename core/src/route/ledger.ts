@@ -1,5 +1,5 @@
 import type { Machine, Shop } from '../document';
-import { type CutLength, type Feature, type Part, toleranceChart } from '../drawing';
+import { type CutLength, type Feature, type Part, toleranceChart, widestOf } from '../drawing';
 import { type Figure, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { boundsOf } from '../stock';
@@ -38,7 +38,7 @@ export function chartOf(setups: readonly Setup[], part: Part): readonly CutLengt
     for (const step of setup.steps) {
       if (step.verb === 'face' && end !== first) cut(first, end);
       const row = rowOf(step, part);
-      if (row && shoulders.has(step.verb)) cut(end, faceAt(part, innerOf(row, end)));
+      if (row && shoulders.has(step.verb) && endsAtShoulder(part, row, end)) cut(end, faceAt(part, innerOf(row, end)));
       if (row && step.verb === 'neck') {
         cut(end, faceAt(part, mouthOf(row, end)));
         cut(end, faceAt(part, innerOf(row, end)));
@@ -50,6 +50,13 @@ export function chartOf(setups: readonly Setup[], part: Part): readonly CutLengt
 }
 
 const rowOf = (step: Step, part: Part): Feature | undefined => part.features.find((f) => f.id === (step.does[0] ?? '').split('.')[0]);
+
+/** A row ends at a shoulder where what is beyond it is larger; past a smaller one the tool runs out, and the other end makes that face. */
+function endsAtShoulder(part: Part, row: Feature, end: End): boolean {
+  const z = innerOf(row, end);
+  const beyond = part.features.find((f) => f.side === row.side && f.id !== row.id && Math.abs(mouthOf(f, end) - z) < 1e-6);
+  return beyond !== undefined && widestOf(beyond).nominal > widestOf(row).nominal + 1e-6;
+}
 
 /** The name of the face that lies at a z, as the drawn lengths name it. */
 function faceAt(part: Part, z: number): string | undefined {
@@ -82,13 +89,14 @@ function lineOf(step: Step, end: End, part: Part, machine: Machine, shop: Shop, 
   if (step.removes.length > 0 && (step.verb === 'rough-turn' || step.verb === 'finish-turn')) {
     const { left, right } = boundsOf(step.removes);
     const inner = end === 'right' ? left : right;
+    const shoulder = row !== undefined && endsAtShoulder(part, row, end);
     return [
       {
         step: step.id,
-        says: step.verb === 'rough-turn' ? say`stop short of the shoulder` : say`shoulder`,
+        says: !shoulder ? say`runs out past here` : step.verb === 'rough-turn' ? say`stop short of the shoulder` : say`shoulder`,
         from,
         set: set(inner - zero),
-        ...(step.verb === 'finish-turn' && row ? chartTo(innerOf(row, end)) : {}),
+        ...(step.verb === 'finish-turn' && row && shoulder ? chartTo(innerOf(row, end)) : {}),
       },
     ];
   }

@@ -1,7 +1,7 @@
 import type { Part } from '../drawing';
 import { diameter, say, type Sentence } from '../quantity';
 import type { Step } from './types';
-import type { Verb } from './verbs.table';
+import { besideLathe, type Verb } from './verbs.table';
 
 /** What of a step an order rule looks at. */
 export type Ordered = Pick<Step, 'id' | 'verb' | 'does' | 'figures' | 'tool' | 'gauge'> & {
@@ -65,6 +65,10 @@ export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRul
   if (severs.has(b.verb))
     return { rule: 'chamfer-before-severing', says: say`once severed it is out of the holding: everything done there comes first` };
   if (severs.has(a.verb)) return undefined;
+  const [outA, outB] = [besideLathe.indexOf(a.verb), besideLathe.indexOf(b.verb)];
+  if (a.verb === 'check' && outB >= 0)
+    return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
+  if (outA >= 0 && b.verb === 'check') return undefined;
   if (b.verb === 'check') return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
   if (a.verb === 'check') return undefined;
   const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && s.id.split('@')[1]?.split(':')[0] === facts.backEdge;
@@ -72,9 +76,10 @@ export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRul
   if (back(a)) return undefined;
   if (a.verb === 'face') return { rule: 'face-first', says: say`face, then all lengths have a zero` };
   if (b.verb === 'face') return undefined;
-  if (a.verb === 'away' && b.verb === 'away') return undefined;
-  if (b.verb === 'away') return { rule: 'harden-last', says: say`what is cut beside the lathe comes after the turning` };
-  if (a.verb === 'away') return undefined;
+  if (outA >= 0 && outB >= 0)
+    return outA < outB ? { rule: 'harden-last', says: say`cut first, then hardened, tempered at once, then its surface, joined last` } : undefined;
+  if (outB >= 0) return { rule: 'harden-last', says: say`what is done beside the lathe comes after the turning` };
+  if (outA >= 0) return undefined;
   const onSupport = facts.centre || facts.steady || a.verb === 'centre-drill';
   const inHole = hole.has(a.verb) || hole.has(b.verb);
   return (

@@ -165,8 +165,8 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
     () => {
       if (last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
     },
-    () => awaySteps(ctx, draft),
     () => releaseCheck(ctx, draft),
+    () => awaySteps(ctx, draft),
   ];
   inBestOrder(ctx, draft, held, works);
   return setupOf(making, draft, held, { grip, stickOut, gripped: [gripping.z, gripping.z + inward(end) * grip.value], before: piece, arbor });

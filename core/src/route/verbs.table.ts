@@ -29,7 +29,14 @@ export const verbs = {
   'saw-off': 'Saw off',
   'turn-round': 'Turn round',
   away: 'Beside the lathe',
+  harden: 'Harden',
+  temper: 'Temper',
+  surface: 'Treat the surface',
+  join: 'Join',
   own: 'Own step',
 } as const;
 
 export type Verb = keyof typeof verbs;
+
+/** What is done away from the lathe, in its order: cut, hardened, tempered, plated or blacked, joined. */
+export const besideLathe: readonly Verb[] = ['away', 'harden', 'temper', 'surface', 'join'];

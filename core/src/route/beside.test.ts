@@ -1,0 +1,91 @@
+/* What is done beside the lathe, and what is left on a size for it. Common practice. */
+import { blankJob, type Choice, type Job } from '../document';
+import { plan, sizedBy } from '../plan';
+import { writeSentence } from '../quantity';
+import { midShop } from '../shop';
+import { mayMove } from './index';
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const shop = midShop();
+const pin = (drawing: Partial<Job['drawing']>, choices: Choice[] = []): Job => {
+  const blank = blankJob('pin', 'mm');
+  return {
+    ...blank,
+    choices,
+    drawing: {
+      ...blank.drawing,
+      title: { edges: 'sharp' },
+      outside: [
+        { id: 'a', size: mm('20 h6'), length: mm('40') },
+        { id: 'b', size: mm('25'), length: mm('10') },
+      ],
+      ...drawing,
+    },
+  };
+};
+const stepsOf = (job: Job) => plan(job, shop).routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+const finish = (job: Job) => stepsOf(job).find((s) => s.id === 'finish-turn@a');
+
+it('what plating adds is left off, twice on a diameter; the Bench sizes to that, the drawing is not changed', () => {
+  const plated = pin({ treatment: [{ id: 'p', kind: 'plate', value: mm('0.01') }] });
+  expect(finish(plated)?.limits).toMatchObject({ max: 19.98, min: 19.967 });
+  expect(finish(plated)?.figures['to']?.value).toBeCloseTo(19.9735, 9);
+  const step = finish(plated);
+  expect(step && sizedBy(step, plan(plated, shop))).toMatchObject({ max: 19.98, min: 19.967 });
+  expect(finish(pin({}))?.limits).toBeUndefined();
+  // a general size is not touched, nor one whose plating has a slip of units
+  expect(stepsOf(plated).find((s) => s.id === 'finish-turn@b')?.limits).toBeUndefined();
+  expect(finish(pin({ treatment: [{ id: 'p', kind: 'plate', value: mm('10') }] }))?.limits).toBeUndefined();
+});
+
+it('a bore is made larger by what plating takes up', () => {
+  const bush = pin({
+    boreRight: [{ id: 'h', size: mm('12 H7'), length: mm('through') }],
+    treatment: [{ id: 'p', kind: 'plate', value: mm('0.01') }],
+  });
+  expect(stepsOf(bush).find((s) => s.id === 'bore@h')?.limits).toMatchObject({ max: 12.038, min: 12.02 });
+});
+
+it('emery where it is the way of the shop: a hundredth and a half left, then taken off, measured again', () => {
+  const emeried = pin({}, [{ kind: 'way', id: 'w', way: 'emery', value: 'leave' }]);
+  expect(finish(emeried)?.limits).toMatchObject({ max: 20.015, min: 20.002 });
+  const ids = stepsOf(emeried).map((s) => s.id);
+  expect(ids.indexOf('polish@a')).toBe(ids.indexOf('finish-turn@a') + 1);
+  expect(
+    stepsOf(emeried)
+      .find((s) => s.verb === 'polish')
+      ?.cautions.join(),
+  ).toMatch(/never wrapped round/);
+  expect(ids).not.toContain('polish@b');
+});
+
+it('cut, hardened, tempered at once, then its surface, then joined, however they were written down', () => {
+  const job = pin({
+    details: [{ id: 'x', kind: 'crossHole', on: 'a', at: mm('10'), size: mm('4') }],
+    treatment: [
+      { id: 'k', kind: 'black', value: mm('') },
+      { id: 't', kind: 'temper', value: mm('260 °C, 1 h') },
+      { id: 'q', kind: 'harden', value: mm('60 HRC') },
+    ],
+    mates: [{ id: 'm', of: 'a', piece: 'the cheek block', want: mm('light press') }],
+  });
+  const made = plan(job, shop);
+  const steps = made.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+  const at = ['check@left', 'away@x', 'harden@q', 'temper@t', 'surface@k', 'join@m'].map((id) => steps.findIndex((s) => s.id === id));
+  expect(at).toEqual(at.toSorted((a, b) => a - b));
+  expect(at).not.toContain(-1);
+  expect(writeSentence(steps.find((s) => s.id === 'temper@t')?.says ?? [], 'mm')).toBe('tempered at 260 °C, an hour');
+  expect(steps.find((s) => s.id === 'harden@q')?.cautions.join()).toMatch(/extinguisher/);
+  const [route] = made.routes;
+  expect(route && mayMove(route, made.part, 'temper@t', -1)).toMatchObject({ ok: false, rule: 'harden-last' });
+});
+
+it.each([
+  ['shrink fit', /shrunk/],
+  ['retaining compound', /compound/],
+  ['sliding', undefined],
+])('a mate that is to be %s', (want, says) => {
+  const joined = stepsOf(pin({ mates: [{ id: 'm', of: 'a', piece: '', want: mm(want) }] })).find((s) => s.verb === 'join');
+  if (says) expect(writeSentence(joined?.says ?? [], 'mm')).toMatch(says);
+  else expect(joined).toBeUndefined();
+});
