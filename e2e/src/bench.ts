@@ -2,12 +2,14 @@
 import {
   bestFeed,
   blankJob,
+  choicesOf,
   drillIndex,
   drillNamed,
   fit,
   type Job,
   loadOf,
   materialOf,
+  midShop,
   namedTaper,
   nearestDrills,
   parseJob,
@@ -27,9 +29,12 @@ import {
   usesOf,
   wires,
 } from '@obra/core';
+import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Bench } from 'tinybench';
+import { enumerated, fewHoldings } from '../../core/src/plan/enumerated.fixture';
+import { smallJob, smallPart } from '../../core/src/plan/smallParts.fixture';
 import { browse, root, serve } from './harness';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(root, 'demo', `${name}.json`), 'utf8'));
@@ -119,14 +124,91 @@ function cuts(shop: Shop): void {
   report('cutting data of 60 cuts', took, 30);
 }
 
-function report(name: string, took: readonly number[], aim: number): void {
+const median = (took: readonly number[]): number => [...took].sort((a, b) => a - b)[Math.floor(took.length / 2)] ?? NaN;
+
+function report(name: string, took: readonly number[], aim: number | undefined): void {
   const sorted = [...took].sort((a, b) => a - b);
   console.log(
-    `${name.padEnd(28)} median ${ms(sorted[Math.floor(sorted.length / 2)])}  p95 ${ms(sorted[Math.floor(sorted.length * 0.95)])}  (aim ${String(aim)} ms)`,
+    `${name.padEnd(28)} median ${ms(sorted[Math.floor(sorted.length / 2)])}  p95 ${ms(sorted[Math.floor(sorted.length * 0.95)])}${aim === undefined ? '' : `  (aim ${String(aim)} ms)`}`,
   );
 }
 holdings(shop.value);
 cuts(shop.value);
+
+/** A shaft of so many features, its lengths a little different each time, so that nothing is remembered from one to the next. */
+function shaftOf(features: number, nth: number): Job {
+  const job = blankJob(`${String(features)} features`, 'mm');
+  const half = Math.floor(features / 2);
+  const outside = Array.from({ length: features }, (_, i): Section => {
+    const d = i < half ? 12 + i * (20 / half) : 34 - (i - half) * (20 / half);
+    const size = i === 0 ? 'M12' : i % 4 === 1 ? `${d.toFixed(1)} h7` : d.toFixed(1);
+    return {
+      id: `r${String(i)}`,
+      size: { text: size, units: 'mm' },
+      length: { text: (i === 0 ? 20 : (240 + nth) / features / 1.3).toFixed(3), units: 'mm' },
+    };
+  });
+  return { ...job, drawing: { ...job.drawing, outside } };
+}
+
+/** Time until a route stands and until it is proved; a row changed while all else is pinned; how both grow with features. */
+function routes(shop: Shop): void {
+  const grown: (readonly [number, number])[] = [];
+  for (const [features, aims] of [
+    [5, undefined],
+    [10, undefined],
+    [20, [100, 400]],
+    [40, [400, 1200]],
+  ] as const) {
+    const [route, proof]: [number[], number[]] = [[], []];
+    for (let i = 0; i < 25; i++) {
+      const from = performance.now();
+      for (const made of planning(shaftOf(features, i), shop)) if (made.reached === 'route') route.push(performance.now() - from);
+      proof.push(performance.now() - from);
+    }
+    // the first few warm the program up
+    for (const took of [route, proof]) took.splice(0, 5);
+    report(`${String(features)} features, to the route`, route, aims?.[0]);
+    report(`${String(features)} features, proved`, proof, aims?.[1]);
+    grown.push([features, median(route)]);
+  }
+  const [[n0, t0], [n1, t1]] = [grown[1] ?? [1, 1], grown.at(-1) ?? [2, 1]];
+  console.log(`time to the route grows with features to the power ${(Math.log(t1 / t0) / Math.log(n1 / n0)).toFixed(2)}`);
+  const job = shaftOf(20, 0);
+  const first = plan(job, shop).routes[0];
+  if (!first) throw new Error('the shaft of 20 features has no route');
+  const choices = [...choicesOf(first, job)];
+  const pinned: number[] = [];
+  for (let i = 1; i <= 25; i++) {
+    const outside = job.drawing.outside.map((r) => (r.id === 'r7' ? { ...r, length: { text: (9 + i / 50).toFixed(3), units: 'mm' as const } } : r));
+    const from = performance.now();
+    plan({ ...job, choices, drawing: { ...job.drawing, outside } }, shop);
+    pinned.push(performance.now() - from);
+  }
+  report('20 features pinned, one changed', pinned.slice(5), 50);
+}
+routes(shop.value);
+
+/** The planner against plain enumeration: how many of so many drawn parts cost what the cheapest of all routes costs, and are known to. */
+function judge(count: number): void {
+  const few = fewHoldings(midShop(), ['three-jaw', 'collets', 'live-centre']);
+  const from = performance.now();
+  let [parts, same, proven, looked] = [0, 0, 0, 0];
+  for (const of of fc.sample(smallPart, { seed: 20261126, numRuns: count })) {
+    const job = smallJob(of);
+    const made = plan(job, few);
+    const judged = enumerated(job, few);
+    if (!judged) continue;
+    parts++;
+    looked += judged.looked;
+    const cost = made.routes[0]?.cost.total.value ?? NaN;
+    if (Math.abs(cost - judged.cost) < 1e-9) same++;
+    if (made.gap < 1e-12) proven++;
+  }
+  console.log(
+    `${String(count)} drawn parts, ${String(parts)} with a route: ${String(same)} cost what the cheapest of ${String(looked)} tried orders costs, to 1e-9; ${String(proven)} with gap 0; ${((performance.now() - from) / 1000).toFixed(0)} s`,
+  );
+}
 
 /** Look-ups as people mix them, each designation once: nothing could be remembered from one to the next. */
 function lookUps(count: number): readonly (() => unknown)[] {
@@ -301,3 +383,4 @@ async function typing(): Promise<void> {
 }
 await typing();
 await server.stop();
+judge(Number(process.env['JUDGED'] ?? 500));

@@ -64,6 +64,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     findings,
     toGet: [],
     wear: new Map(),
+    orders: new Map(),
     ...(started && { started }),
   };
   const { layouts, findings: ofLayouts } = layoutsOf(context);

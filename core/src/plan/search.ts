@@ -42,15 +42,16 @@ export function search(ctx: Context, layouts: readonly Layout[]): Found | undefi
   let best: Found | undefined;
   let left = Infinity;
   for (const layout of layouts) {
+    const own: Context = { ...ctx, orders: new Map() };
     // with nothing to choose between there is nothing to bound
     const free = layouts.length > 1 || layout.stages.some((s) => openFor(ctx, s).length > 1);
-    const floors = free ? floorsOf(ctx, layout) : layout.stages.map(() => 0);
+    const floors = free ? floorsOf(own, layout) : layout.stages.map(() => 0);
     const least = floors.reduce((sum, f) => sum + f, 0);
     if (best && least >= best.cost - EPS) {
       left = Math.min(left, least);
       continue;
     }
-    const found = through(ctx, layout, floors);
+    const found = through(own, layout, floors);
     if (!found) continue;
     if (!best || found.cost < best.cost - EPS) {
       if (best) left = Math.min(left, best.bound);

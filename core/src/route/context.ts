@@ -39,10 +39,19 @@ export interface Context {
   readonly chosen: Chosen;
   /** the piece that is worked on where it is no fresh bar */
   readonly started?: StartedPiece;
+  /** orders found for the same pieces of work before, by setup and support */
+  readonly orders: Map<string, KnownOrder>;
   /** share of the life of its edge that each tool has used up on this piece */
   readonly wear: Map<string, number>;
   readonly findings: Finding[];
   readonly toGet: ToGet[];
+}
+
+/** An order of the pieces of work of a setup, and by which steps those were known. */
+export interface KnownOrder {
+  readonly keys: readonly (string | undefined)[];
+  readonly order: readonly number[];
+  readonly unproven: number | undefined;
 }
 
 /** One setup while its steps are made: the stock as it stands, and the place that bounds each cut. */
@@ -57,6 +66,8 @@ export interface SetupDraft {
   /** z of the face of the jaws */
   readonly jaws: number;
   readonly steps: Step[];
+  /** what each step sweeps: what it removes is cut out of the stock once the order stands */
+  readonly sweeps: Map<string, Region>;
   /** which setup first claimed a step's plain id */
   readonly ids: Map<string, string>;
   stock: Region;
@@ -88,10 +99,10 @@ export interface StepParts {
 /** Adds a step: its id from what it does, its region from what it sweeps. */
 export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
   const id = stepId(setup, parts.verb, parts.about);
-  const removes = parts.sweeps ? combine('intersection', setup.stock, parts.sweeps) : [];
+  const cut = parts.sweeps && parts.sweeps.length > 0 ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
   // a piece already started has some of it done: nothing is cut in air
-  if (ctx.started && parts.sweeps && parts.sweeps.length > 0 && area(removes) < AIR) return;
-  const cut = removes.length > 0 && parts.sweeps ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
+  if (ctx.started && parts.sweeps && parts.sweeps.length > 0 && area(setup.stock) - area(cut) < AIR) return;
+  if (parts.sweeps && cut !== setup.stock) setup.sweeps.set(id, parts.sweeps);
   const after = parts.raises ? combine('union', cut, parts.raises) : cut;
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
@@ -111,7 +122,7 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
     ...(parts.limits && { limits: parts.limits }),
     ...(parts.series && { series: parts.series }),
     ...(parts.cut && { cut: parts.cut }),
-    removes,
+    removes: [],
     after,
   });
   setup.stock = after;

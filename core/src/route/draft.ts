@@ -1,7 +1,7 @@
 import { gripOf, type HoldingChoice } from '../holding';
 import { figure, length, say, type Sentence, time } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
-import { outsideOf, type Region } from '../stock';
+import { combine, outsideOf, type Region } from '../stock';
 import type { BarSheet } from './barSheet';
 import { byHand, type Context, reason, type SetupDraft } from './context';
 import { type End } from './ends';
@@ -37,6 +37,7 @@ export function draftOf(
     id,
     end,
     steps: [],
+    sweeps: new Map(),
     ids: making.ids,
     stock,
     holding: held.holding,
@@ -60,7 +61,7 @@ function speedLimit(making: Making, held: HoldingChoice, id: string): { readonly
 /** The finished setup, with the steps of a person's own between those that were made. */
 export function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, { grip, stickOut, gripped, before, arbor, carried }: Held): Setup {
   const { ctx } = making;
-  const steps = withOwnSteps(making, draft, before);
+  const steps = withOwnSteps(making, draft, before, held.holding === '');
   const holding = holdingOf(ctx.shop, held.holding);
   return {
     id: draft.id,
@@ -112,8 +113,8 @@ export interface Held {
 }
 
 /** An own step stands after the one that it names; without a name it opens the route. */
-function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region): readonly Step[] {
-  const steps: Step[] = [...draft.steps];
+function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region, ideal: boolean): readonly Step[] {
+  const steps = removed(draft, before, ideal);
   for (const step of ctx.chosen.ownSteps) {
     const at = step.after === null ? (draft.id === `${first}-1` ? 0 : -1) : steps.findIndex((s) => s.id === step.after) + 1;
     if (at < 0 || (step.after !== null && at === 0)) continue;
@@ -131,4 +132,15 @@ function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region)
     });
   }
   return steps;
+}
+
+/** The steps with what each removes, cut out of the stock as it stood; in a bound nobody asks. */
+function removed(draft: SetupDraft, before: Region, ideal: boolean): Step[] {
+  let stock = before;
+  return draft.steps.map((step) => {
+    const sweep = draft.sweeps.get(step.id);
+    const from = stock;
+    stock = step.after;
+    return sweep && !ideal ? { ...step, removes: combine('intersection', from, sweep) } : step;
+  });
 }

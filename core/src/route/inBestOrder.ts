@@ -1,6 +1,6 @@
 import type { HoldingChoice } from '../holding';
 import type { Region } from '../stock';
-import type { Context, SetupDraft } from './context';
+import type { Context, KnownOrder, SetupDraft } from './context';
 import { type Block, bestOrder, orderEdges } from './order';
 import type { SetupFacts } from './rules';
 
@@ -39,6 +39,9 @@ function takeUpFrom(ctx: Context, draft: SetupDraft, at: Standing): void {
 
 /** Makes the steps in the order given; where another order inside the rules saves tool changes, or a person asked for one, makes again what differs. */
 export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice, works: readonly Work[], backEdge?: string): void {
+  const { centre, steady } = supportsIn(held);
+  const known = ctx.orders.get(`${draft.id} ${String(centre)} ${String(steady !== undefined)} ${String(works.length)}`);
+  if (known && sameWorks(ctx, draft, works, known)) return;
   const made = works.map((work) => {
     const from = standing(ctx, draft);
     work();
@@ -46,15 +49,41 @@ export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice
   });
   const kept = made.filter((m) => m.steps.length > 0);
   const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
-  const { centre, steady } = supportsIn(held);
   const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
   const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
-  if (!proven) draft.unproven = cost - bound;
+  const unproven = proven ? undefined : cost - bound;
+  if (unproven !== undefined) draft.unproven = unproven;
+  ctx.orders.set(`${draft.id} ${String(centre)} ${String(steady !== undefined)} ${String(works.length)}`, {
+    keys: made.map((m) => m.steps[0]?.id),
+    order: [...order.map((b) => made.findIndex((m) => m === kept[b])), ...made.flatMap((m, i) => (m.steps.length === 0 ? [i] : []))],
+    unproven,
+  });
+  if (held.holding === '') {
+    // a bound asks only what the steps cost
+    draft.steps.splice(0, draft.steps.length, ...order.flatMap((b) => kept[b]?.steps ?? []));
+    return;
+  }
   const first = order.findIndex((b, i) => b !== i);
   const from = kept[first]?.from;
   if (!from) return;
   takeUpFrom(ctx, draft, from);
   for (const at of order.slice(first)) kept[at]?.work();
+  // what makes no step may still have something to say
+  for (const m of made.slice(made.findIndex((x) => x.from === from))) if (m.steps.length === 0) m.work();
+}
+
+/** Makes the works in an order that is known; takes it all back and says no where they turn out to be other works. */
+function sameWorks(ctx: Context, draft: SetupDraft, works: readonly Work[], { keys, order, unproven }: KnownOrder): boolean {
+  const begin = standing(ctx, draft);
+  for (const at of order) {
+    const before = draft.steps.length;
+    works[at]?.();
+    if (draft.steps[before]?.id === keys[at]) continue;
+    takeUpFrom(ctx, draft, begin);
+    return false;
+  }
+  if (unproven !== undefined) draft.unproven = unproven;
+  return true;
 }
 
 /** The support of a holding by what it does. */

@@ -37,7 +37,7 @@ function written(region: Region): string {
 
 const shared = new Map<string, Region>();
 /** Regions that are kept to begin plans from. */
-const BEGINNINGS = 30;
+const BEGINNINGS = 4;
 
 /** The one region of these numbers, so that what was cut off it in an earlier plan is known in the next. */
 export function sameRegion(region: Region): Region {
