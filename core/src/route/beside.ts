@@ -14,7 +14,12 @@ export function awaySteps(ctx: Context, setup: SetupDraft): void {
       verb: 'away',
       about: detail.id,
       says: say`${detailWords[detail.kind]}: ${detail.says}`,
-      because: [reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id)],
+      because: [
+        reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+        ...(detail.kind === 'crossHole' && ctx.job.drawing.mates.some((m) => joins(m.want.text))
+          ? [reason('through-both', say`where it goes through both pieces: after they are joined, in one go`, detail.id)]
+          : []),
+      ],
       figures: { minutes: byHand(8) },
     });
   }
@@ -83,6 +88,8 @@ const degreesOf = (text: string): number | undefined => {
   const degrees = Number(/\d{3,4}/.exec(text)?.[0] ?? NaN);
   return degrees >= 100 && degrees <= 1200 ? degrees : undefined;
 };
+
+const joins = (want: string): boolean => /shrink|press|adhesive|retain|glue/i.test(want);
 
 /** Mates that are put together for good: pressed, shrunk or glued. */
 function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job']['drawing']['mates'][number]): void {

@@ -36,7 +36,7 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
 /** One step as choices: its method, tool, gauge and cutting data. */
 function choicesOfStep(step: Step, id: string, methods: ReturnType<typeof chosenIn>['method']): readonly Choice[] {
   const made: Choice[] = [];
-  const method = methodOf(step.verb);
+  const method = methodOf(step);
   const about = step.does[0] ?? '';
   const why = methods.get(about)?.why;
   if (method !== undefined) made.push({ kind: 'method', id: `method-${id}`, of: about, method, ...(why !== undefined && { why }) });
@@ -65,10 +65,10 @@ export const choicesAbout = (step: Step, job: Job): readonly Choice[] =>
   job.choices.filter(
     (c) =>
       ((c.kind === 'use' || c.kind === 'data') && c.step === step.id) ||
-      (c.kind === 'method' && methodOf(step.verb) !== undefined && c.of === step.does[0]),
+      (c.kind === 'method' && methodOf(step) !== undefined && c.of === step.does[0]),
   );
 
-function methodOf(verb: string): string | undefined {
+function methodOf({ verb, method }: Step): string | undefined {
   const methods: Readonly<Record<string, string>> = { thread: 'single-point', die: 'die', 'part-off': 'part', 'saw-off': 'saw' };
-  return methods[verb];
+  return method ?? methods[verb];
 }

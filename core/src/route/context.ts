@@ -82,6 +82,8 @@ export interface StepParts {
   readonly about: string;
   readonly does?: readonly string[];
   readonly says: Sentence;
+  /** where a verb has several: 'compound', 'set-over' */
+  readonly method?: string | undefined;
   readonly tool?: Tool | undefined;
   readonly gauge?: string | undefined;
   readonly because?: readonly Reason[];
@@ -113,6 +115,7 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
     verb: parts.verb,
     does: parts.does ?? [parts.about],
     says: parts.says,
+    ...(parts.method !== undefined && { method: parts.method }),
     ...(parts.tool && { tool: parts.tool.id }),
     ...(parts.gauge !== undefined && { gauge: parts.gauge }),
     because: [...(parts.because ?? []), ...slowed(setup, id, parts.figures['speed'])],

@@ -177,6 +177,24 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       reason('angle-set', say`the tool square to the work, by a gauge on the work or against its face`, feature.id),
       reason('scratch-pass', say`a first trace checked with a pitch gauge`, feature.id),
       reason('infeed-by-nose', say`depth of the form to its root, ${k} of the pitch`, feature.id),
+      ...(blind(ctx, setup, feature)
+        ? [
+            reason(
+              'thread-away',
+              say`no relief before the shoulder: cut outward in reverse, the tool inverted or behind, chuck locked; else stop by hand, slow`,
+              feature.id,
+            ),
+          ]
+        : []),
+      ...(setup.end === 'left' && feature.side === 'outside' && ctx.part.features.some((f) => f.thread !== undefined && f.id !== feature.id)
+        ? [
+            reason(
+              'pick-up-thread',
+              say`if it must be held again half way: half-nuts closed, backlash taken, the tool brought into its groove by hand`,
+              feature.id,
+            ),
+          ]
+        : []),
     ],
     figures: {
       speed,
@@ -194,6 +212,14 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
         figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: lead, n: speed.value, handling: 1 + 0.3 * passes.value }),
     },
   });
+}
+
+/** A thread that ends at a shoulder with no relief before it. */
+function blind(ctx: Context, setup: SetupDraft, feature: Feature): boolean {
+  const inner = setup.end === 'right' ? feature.edgeFar : feature.edgeNear;
+  const z = innerOf(feature, setup.end);
+  const beyond = ctx.part.features.find((f) => f.side === feature.side && f.id !== feature.id && Math.abs(mouthOf(f, setup.end) - z) < 1e-6);
+  return inner.kind !== 'threadUndercut' && beyond !== undefined && beyond.nearDiameter.nominal > feature.nearDiameter.nominal + 1e-6;
 }
 
 const threadGauge = (ctx: Context): string | undefined =>

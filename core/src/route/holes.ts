@@ -117,6 +117,9 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
     gauge: verb === 'drill' ? insideGaugeFor(ctx.shop)?.id : undefined,
     because: [
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
+      ...(verb === 'drill' && ctx.part.features.filter((f) => f.side === setup.end).length > 1
+        ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
+        : []),
       ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
       ...(verb === 'drill' && (ctx.material.id === 'brass' || ctx.material.id === 'acrylic')
         ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${ctx.material.name} grabs`, hole.id)]

@@ -1,8 +1,10 @@
-import type { Job, Shop } from '../document';
+import type { Job, Machine, Shop } from '../document';
 import type { Part } from '../drawing';
 import type { Finding } from '../finding';
 import { diameter, length, say, spindleSpeed, type Sentence } from '../quantity';
 import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
+import { setOver } from '../standards';
+import { outsideOf } from '../stock';
 import { comesBefore, type OrderRule, placed, type SetupFacts } from './rules';
 import type { Route, Setup, Step } from './types';
 import { verbs } from './verbs.table';
@@ -83,6 +85,7 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
       }
     });
     judgeHolding(setup, shop, broken);
+    judgeSupport(setup, shop, broken);
     if (machine)
       for (const step of setup.steps) {
         const { speed, feed } = step.figures;
@@ -99,6 +102,8 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
         if (feed?.formula === 'feedSet' && !machine.feeds.includes(feed.value))
           broken('chips', step.id, say`the lathe has no such feed`, say`only what can be set is planned`);
         judgeReach(step, shop, broken);
+        judgeTravel(step, setup, part, machine, broken);
+        judgeSize(step, part, broken);
       }
     if (!setup.steps.some((s) => s.verb === 'check'))
       broken('release-check', setup.id, say`nothing is measured before the piece leaves this holding`, say`out of the chuck it has lost its centre`);
@@ -143,6 +148,62 @@ function judgeReach(step: Step, shop: Shop, broken: Broken): void {
       step.id,
       say`${tool.name} reaches ${length(mmOf(tool.reach))}, the hole is ${length(deep)}`,
       say`the flutes must clear the mouth`,
+    );
+}
+
+/** A rest that does not close on what it should carry, a centre where there is none to stand in. */
+function judgeSupport(setup: Setup, shop: Shop, broken: Broken): void {
+  for (const support of setup.support) {
+    const item = holdingOf(shop, support.item);
+    if (!item) broken('support', setup.id, say`the shop has no such support`, say`what is to be carried is not`);
+    else if (support.kind === 'centre' && !setup.steps.some((s) => s.verb === 'centre-drill' || s.verb === 'own'))
+      broken('centre-then-support', setup.id, say`the tail centre has no seat: no centre hole is drilled here`, say`a centre wants its seat`);
+    else if (support.kind !== 'centre' && item.outside) {
+      const [from, to] = [mmOf(item.outside.from), mmOf(item.outside.to, Infinity)];
+      const there = 2 * outsideOf(setup.steps.at(-1)?.after ?? setup.before, support.at - 1, support.at + 1).most;
+      if (there > 0 && (there < from - 1e-6 || there > to + 1e-6) && support.kind === 'steady')
+        broken('steady', setup.id, say`${item.name} does not close on ${diameter(there)}`, say`it takes ${length(from)} to ${length(to)}`);
+    }
+  }
+}
+
+/** A cut longer than the carriage or what the bed takes, a taper beyond the set-over of the tailstock. */
+function judgeTravel(step: Step, setup: Setup, part: Part, machine: Machine, broken: Broken): void {
+  const travel = mmOf(machine.dials.carriage?.travel, Infinity);
+  const bed = mmOf(machine.centres, Infinity);
+  const most = Math.min(travel > 0 ? travel : Infinity, bed > 0 ? bed : Infinity);
+  const along = Math.max(0, ...step.passes.map((p) => Math.abs(p.to[0] - p.from[0])));
+  if (along > most + 1e-6)
+    broken(
+      'travel',
+      step.id,
+      say`a cut of ${length(along)} is longer than the ${length(most)} that the carriage goes`,
+      say`in two lengths, or another lathe`,
+    );
+  if (step.verb !== 'taper' || step.method !== 'set-over') return;
+  const row = part.features.find((f) => f.id === step.does[0]?.split('.')[0]);
+  if (!row) return;
+  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(1e-9, Math.abs(row.near - row.far));
+  const offset = setOver(part.length, slope);
+  if (setup.carried !== 'centres')
+    broken('setover-test', step.id, say`set over with the work in a chuck`, say`only between centres does the work follow the tailstock`);
+  if (offset > mmOf(machine.setOver) + 1e-6)
+    broken('setover-test', step.id, say`${length(offset)} of set-over, the tailstock gives ${length(mmOf(machine.setOver))}`, say`by the compound`);
+}
+
+/** A finishing cut that aims outside the limits it works to, or is not measured. */
+function judgeSize(step: Step, part: Part, broken: Broken): void {
+  if (step.verb !== 'finish-turn' && step.verb !== 'bore') return;
+  const row = part.features.find((f) => `${f.id}.diameter` === step.does[0]);
+  const to = step.figures['to'];
+  if (!row || !to || to.formula !== 'middle' || row.nearDiameter.from === 'general') return;
+  const limits = step.limits ?? row.nearDiameter;
+  if (to.value > limits.max + 1e-9 || to.value < limits.min - 1e-9)
+    broken(
+      'aim',
+      step.id,
+      say`it aims at ${diameter(to.value, 0.001)}, outside ${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+      say`where it lands is not the part`,
     );
 }
 

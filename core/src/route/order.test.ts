@@ -145,3 +145,49 @@ describe('rules of the trade in what is planned (common practice)', () => {
     before(ids('windlass-spindle', 0), 'withdraw@right', 'drill@h2');
   });
 });
+
+describe('the judge finds what is spoiled on purpose', () => {
+  const job = demoJob('pintle-pin');
+  const made = plan(job, demoShop());
+  const [route] = made.routes;
+  if (!route) throw new Error('no route');
+  const codes = (of: Route, shop = demoShop()) => violations(of, made.part, job, shop).map((f) => f.code);
+  const withSetup = (i: number, more: Partial<Setup>): Route => ({ ...route, setups: route.setups.map((s, k) => (k === i ? { ...s, ...more } : s)) });
+  const withStep = (verb: string, change: (s: Setup['steps'][number]) => Partial<Setup['steps'][number]>): Route => ({
+    ...route,
+    setups: route.setups.map((setup) => ({ ...setup, steps: setup.steps.map((s) => (s.verb === verb ? { ...s, ...change(s) } : s)) })),
+  });
+
+  it('a sound route breaks nothing', () => expect(codes(route)).toEqual([]));
+  it('travel: a cut longer than the carriage goes', () =>
+    expect(codes(withStep('rough-turn', (s) => ({ passes: s.passes.map((p) => ({ ...p, to: [p.to[0] - 5000, p.to[1]] as const })) })))).toContain(
+      'travel',
+    ));
+  it('support: a centre with no seat', () =>
+    expect(codes(withSetup(0, { steps: route.setups[0]?.steps.filter((s) => s.verb !== 'centre-drill') ?? [] }))).toContain('centre-then-support'));
+  it('support: one that is not in the shop', () =>
+    expect(codes(withSetup(0, { support: [{ item: 'gone', kind: 'steady', at: -20, from: 20 }] }))).toContain('support'));
+  it('reach: a drill shorter than its hole', () =>
+    expect(
+      codes(
+        withStep('finish-turn', (s) => ({
+          tool: 'drill-8',
+          figures: { ...s.figures, point: { is: 'length', value: 900, formula: 'distance', of: { value: 900 } } },
+        })),
+      ),
+    ).toEqual(expect.arrayContaining([expect.stringMatching(/quill|tool/)])));
+  it('tolerance: a finishing cut that aims past its limits', () =>
+    expect(
+      codes(
+        withStep('finish-turn', (s) => ({
+          figures: { ...s.figures, to: { ...(s.figures['to'] ?? { is: 'diameter', formula: 'middle', of: {} }), value: 99 } },
+        })),
+      ),
+    ).toContain('aim'));
+  it('holding: one too small, or none', () => {
+    expect(codes(withSetup(0, { gripDiameter: 900 }))).toContain('holding-range');
+    expect(codes(withSetup(0, { holding: 'none' }))).toContain('holding');
+  });
+  it('nothing measured before release', () =>
+    expect(codes(withSetup(0, { steps: route.setups[0]?.steps.filter((s) => s.verb !== 'check') ?? [] }))).toContain('release-check'));
+});

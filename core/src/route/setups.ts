@@ -27,13 +27,20 @@ export const SCREWED = 'The chuck is screwed on: never reverse it or brake it ha
 export function atLoading(ctx: Context, out: number): readonly Reason[] {
   const { bar, job, started } = ctx;
   if (started) return [];
+  const shared = job.choices.some((c) => c.kind === 'bar' && c.after !== undefined);
   const across = mmOf(bar.across);
   return [
     ...(bar.form === 'hex' || bar.form === 'square'
       ? [reason('interrupted', say`its corners knock until it is round: lighter and slower at first, a tough edge or high-speed steel`, 'bar')]
       : []),
+    ...(bar.form === 'square'
+      ? [reason('corners-first', say`its corners go at the saw first: what the lathe then knocks round is an octagon`, 'bar')]
+      : []),
     ...((bar.skin === 'drawn' || bar.skin === 'hot') && out > 6 * across
       ? [reason('skin-off-both', say`drawn bar moves as its skin comes off: roughed all over it may be released, trued again, and finished`, 'bar')]
+      : []),
+    ...(shared
+      ? [reason('two-from-one', say`cut from what another job leaves of this bar: what they share is bored and reamed before they are parted`, 'bar')]
       : []),
     ...(job.pieces > 1
       ? [reason('batch', say`${job.pieces} pieces: stops set once, each piece and its ends numbered where mates are fitted`, 'bar')]

@@ -1,12 +1,12 @@
 import { speedFor, type Work } from '../cutting';
 import type { Tool } from '../document';
-import { detailWords, type Edge, type Feature, type PartDetail, settingOf } from '../drawing';
+import { detailWords, type Edge, type Feature, type PartDetail } from '../drawing';
 import { angle, diameter, figure, length, say, type Sentence, tidy } from '../quantity';
 import { mmOf } from '../shop';
-import { compoundTravel } from '../standards';
 import { combine, rectangle, type Region } from '../stock';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, inward, mouthOf } from './ends';
+import { taperWay } from './tapers';
 import type { Verb } from './verbs.table';
 
 /** What lies in a window of z and r and does not belong to the finished part. */
@@ -29,6 +29,7 @@ function cutWindow(
   parts: {
     verb: Verb;
     about: string;
+    method?: string;
     says: Sentence;
     why: ReturnType<typeof reason>;
     also?: readonly ReturnType<typeof reason>[];
@@ -47,6 +48,7 @@ function cutWindow(
   addStep(ctx, setup, {
     verb: parts.verb,
     about: parts.about,
+    method: parts.method,
     tool,
     says: parts.says,
     because: [parts.why, ...(parts.also ?? [])],
@@ -76,26 +78,29 @@ export function shapeRow(ctx: Context, setup: SetupDraft, row: Feature): void {
   const [first, last] = row.form === 'taper' ? [row.chamferNear ?? 0, row.chamferFar ?? 0] : [0, 0];
   const sweeps = spareIn(ctx, row.near - first, row.far + last, -1, widest / 2 + 5);
   if (row.form === 'taper') {
-    const half = settingOf(row);
-    const travel = compoundTravel(long, half);
-    const compound = mmOf(ctx.machine.dials.compound?.travel, 60);
+    const { method, says, because, minutes, refused } = taperWay(ctx, setup, row);
+    const [why, ...also] = because;
+    if (refused)
+      ctx.findings.push({
+        code: 'method-not-possible',
+        about: stepId(setup, 'taper', row.id),
+        severity: 'caution',
+        says: say`this taper cannot be turned as chosen`,
+        why: refused,
+        mends: [],
+      });
     cutWindow(ctx, setup, {
       verb: 'taper',
       about: row.id,
-      says: say`${diameter(row.nearDiameter.nominal)} to ${diameter(row.farDiameter.nominal)}, compound at ${angle(half, 0.01)}`,
-      why: reason(
-        travel > compound ? 'compound' : 'taper-from-gauge',
-        travel > compound
-          ? say`${length(travel)} along the taper is more than the compound’s ${length(compound)}: by set-over, or in two bites joined with care`
-          : say`set it from a known taper by indicator; prove it before size`,
-        row.id,
-      ),
-      also: [reason('taper-on-centre', say`tool exactly at centre height, or angle and size are both wrong`, row.id)],
-      kind: 'turn',
-      work: 'turn',
-      words: say`turning tool`,
+      method,
+      says,
+      why: why ?? reason('taper-on-centre', say`tool exactly at centre height`, row.id),
+      also,
+      kind: method === 'form' ? 'form' : 'turn',
+      work: method === 'form' ? 'form' : 'turn',
+      words: method === 'form' ? say`form tool for the taper` : say`turning tool`,
       at: widest,
-      minutes: 4 + long / 20,
+      minutes,
       sweeps,
     });
     return;

@@ -145,6 +145,10 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
             : reason('spring-cut', say`no repeat at the same setting: a honed insert rubs; like cuts instead`, feature.id),
         ]
       : []),
+    ...(two ? [reason('backlash', say`every setting come to from the same side`, feature.id)] : []),
+    ...(ctx.job.drawing.mates.some((m) => m.of === feature.id)
+      ? [reason('bore-before-shaft', say`its mate is made and measured first; this one is fitted to it`, feature.id)]
+      : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
   const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);

@@ -18,6 +18,8 @@ export interface Step {
   readonly verb: Verb;
   /** the rows or aspects it makes; the first names it */
   readonly does: readonly string[];
+  /** where its verb has several: of a taper 'compound', 'set-over', 'form' */
+  readonly method?: string;
   readonly tool?: string;
   /** named where one stops to measure */
   readonly gauge?: string;

@@ -63,7 +63,10 @@ export function holeAfterTurning(ctx: Context, draft: SetupDraft, held: HoldingC
           verb: 'withdraw',
           about: draft.end,
           says: say`tailstock clear for the drill`,
-          because: [reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, draft.end)],
+          because: [
+            reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, draft.end),
+            reason('keep-a-centre', say`if it is to be carried here again: a 60° mouth on the hole, or a pipe centre`, draft.end),
+          ],
           figures: { minutes: byHand(0.5) },
         }),
       () => makeHole(ctx, draft),

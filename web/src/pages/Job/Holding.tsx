@@ -1,4 +1,16 @@
-import { barChoice, type Choice, type Edit, type HoldingChoice, mmOf, type Setup, STARTED, stagesOf, write, writeSentence, writeWithUnit } from '@obra/core';
+import {
+  barChoice,
+  type Choice,
+  type Edit,
+  type HoldingChoice,
+  mmOf,
+  type Setup,
+  STARTED,
+  stagesOf,
+  write,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { type JobList, listJobs } from '../../data/jobs';

@@ -10,7 +10,14 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const like = tool ? shop.tools.filter((t) => t.kind === tool.kind) : [];
   const about = choicesAbout(step, job);
   const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, value });
-  const methods = step.verb === 'thread' || step.verb === 'die' ? threads : step.verb === 'part-off' || step.verb === 'saw-off' ? severs : [];
+  const methods =
+    step.verb === 'thread' || step.verb === 'die'
+      ? threads
+      : step.verb === 'part-off' || step.verb === 'saw-off'
+        ? severs
+        : step.verb === 'taper'
+          ? tapers
+          : [];
   const row = step.does[0] ?? '';
   const takeTool = (item: string) => {
     const gone = about.filter((c) => c.kind === 'use' && shop.tools.some((t) => t.id === c.item));
@@ -40,7 +47,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           size="sm"
           style={{ width: 140 }}
           aria-label="Method of this step"
-          value={methods.find((m) => m.verb === step.verb)?.method}
+          value={step.method ?? methods.find((m) => m.verb === step.verb)?.method}
           onChange={(e) => takeMethod(e.target.value)}>
           {methods.map((m) => (
             <option key={m.method} value={m.method}>
@@ -70,4 +77,9 @@ const threads = [
 const severs = [
   { verb: 'part-off', method: 'part', words: 'part off' },
   { verb: 'saw-off', method: 'saw', words: 'saw, then face' },
+] as const;
+const tapers = [
+  { verb: 'taper', method: 'compound', words: 'compound' },
+  { verb: 'taper', method: 'set-over', words: 'tailstock set over' },
+  { verb: 'taper', method: 'form', words: 'form tool' },
 ] as const;
