@@ -99,7 +99,18 @@ function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined
     followRest: 'the follow rest goes along behind the tool',
     steady: 'the steady carries the free end while it is drilled and bored',
   };
-  if (holding.kind === 'arbor' || holding.kind === 'cushionedArbor')
+  if (held.carried === 'centres')
+    because.push(
+      { rule: 'between-centres', says: say`${length(out)} between centres is ${ratio(slender, 0.1)} diameters, carried at both ends`, binds },
+      {
+        rule: 'moved-is-lost',
+        says: say`it returns to its centres within ${length(mmOf(holding.trueWithin), 0.001)} TIR: both ends run true to one another`,
+        binds,
+      },
+    );
+  else if (held.carried === 'plate')
+    because.push({ rule: 'rough-back', says: say`clamped by its back on three points of one height, the clamps moved in turn`, binds });
+  else if (holding.kind === 'arbor' || holding.kind === 'cushionedArbor')
     because.push({ rule: 'thin-wall', says: say`held by its whole bore: light cuts, turned true to it, no jaw on the outside`, binds });
   else
     because.push({
@@ -109,11 +120,12 @@ function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined
         : say`${length(out)} out is ${ratio(slender, 0.1)} diameters`,
       binds,
     });
-  because.push(
-    held.finished
-      ? { rule: 'moved-is-lost', says: say`turned round it runs true within ${length(mmOf(holding.trueWithin), 0.001)} TIR`, binds }
-      : { rule: 'one-chucking', says: say`what is turned in one chucking runs true to itself`, binds },
-  );
+  if (held.carried === undefined)
+    because.push(
+      held.finished
+        ? { rule: 'moved-is-lost', says: say`turned round it runs true within ${length(mmOf(holding.trueWithin), 0.001)} TIR`, binds }
+        : { rule: 'one-chucking', says: say`what is turned in one chucking runs true to itself`, binds },
+    );
   for (const relation of held.keep) {
     const { expected, within } = runoutOf(partsOf(holding));
     const chance = within(relation.limit).value;

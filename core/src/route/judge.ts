@@ -196,7 +196,7 @@ function judgeSize(step: Step, part: Part, broken: Broken): void {
   if (step.verb !== 'finish-turn' && step.verb !== 'bore') return;
   const row = part.features.find((f) => `${f.id}.diameter` === step.does[0]);
   const to = step.figures['to'];
-  if (!row || !to || to.formula !== 'middle' || row.nearDiameter.from === 'general') return;
+  if (!row || to?.formula !== 'middle' || row.nearDiameter.from === 'general') return;
   const limits = step.limits ?? row.nearDiameter;
   if (to.value > limits.max + 1e-9 || to.value < limits.min - 1e-9)
     broken(

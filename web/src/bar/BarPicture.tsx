@@ -9,16 +9,17 @@ import {
   turnedRound,
   widestOf,
   writeWithUnit,
+  type Setup,
 } from '@obra/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { still } from '../app/useSteady';
 import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
-import { mapping, type Stretch } from './mapping';
+import { mapping, type Mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
 import type { BarPictureProps, PictureProps } from './props';
-import { Arbor, Balloon, BreakLine, Centre, Finished, Jaws, Metal, Outline, Removed, Rest } from './shapes';
+import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
@@ -114,7 +115,7 @@ function Picture(props: PictureProps) {
           <Outline region={finished} dashed {...at} />
           {step && <Finished edges={done} {...at} />}
           {step && <Removed region={step.removes} {...at} />}
-          {setup.support.some((s) => s.kind === 'centre') && <Centre map={map} at={0} />}
+          {centred(setup) && <Centre map={map} at={0} />}
           {setup.support.map(
             (s) =>
               s.kind !== 'centre' && (
@@ -127,23 +128,14 @@ function Picture(props: PictureProps) {
                 />
               ),
           )}
-          {setup.onArbor ? (
-            <Arbor
-              map={map}
-              from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
-              to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
-              radius={gripRadius}
-            />
-          ) : (
-            <Jaws
-              map={map}
-              from={Math.min(view(setup.gripped[0]), view(setup.gripped[1]))}
-              to={Math.max(view(setup.gripped[0]), view(setup.gripped[1]))}
-              radius={gripRadius}
-              room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
-              collet={collet}
-            />
-          )}
+          <HeldBy
+            setup={setup}
+            map={map}
+            view={view}
+            radius={gripRadius}
+            room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
+            collet={collet}
+          />
           {step && <Threads part={part} map={map} view={view} brass={step.verb === 'thread' || step.verb === 'die' ? step.does[0] : undefined} />}
         </>
       ) : (
@@ -184,7 +176,7 @@ function Picture(props: PictureProps) {
       {show === 'inspection' && <Characteristics {...props} map={map} />}
       {held && step && <MeasureHere part={part} map={map} step={step} view={view} bench={show === 'bench'} />}
       {held ? (
-        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={setup.support.some((s) => s.kind === 'centre')} />
+        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={centred(setup)} />
       ) : (
         <>
           <Balloon x={map.x(viewEnds(props, held).from) - 26} y={map.axis} letter="B" />
@@ -197,6 +189,30 @@ function Picture(props: PictureProps) {
       {show === 'drawing' && props.onPick && <Hits part={part} map={map} onPick={props.onPick} />}
     </>
   );
+}
+
+const centred = (setup: Setup): boolean => setup.carried === 'centres' || setup.support.some((s) => s.kind === 'centre');
+
+/** What the work is held by at the headstock: jaws, an arbor, a centre with its dog, a plate. */
+function HeldBy({
+  setup,
+  map,
+  view,
+  ...at
+}: {
+  readonly setup: Setup;
+  readonly map: Mapping;
+  readonly view: (z: number) => number;
+  readonly radius: number;
+  readonly room: number;
+  readonly collet: boolean;
+}) {
+  const ends = setup.gripped.map(view);
+  const [from, to] = [Math.min(...ends), Math.max(...ends)];
+  if (setup.onArbor) return <Arbor map={map} from={from} to={to} radius={at.radius} />;
+  if (setup.carried === 'centres') return <Driven map={map} from={from} to={to} radius={at.radius} />;
+  if (setup.carried === 'plate') return <Plate map={map} at={to} radius={at.radius} />;
+  return <Jaws map={map} from={from} to={to} {...at} />;
 }
 
 /** What the drawing shows behind itself: the piece that the job starts from. */
@@ -237,7 +253,11 @@ function viewOf(props: PictureProps, held: boolean, turned: boolean) {
     height,
     top,
     bottom,
-    side: (held && !turned && props.setup?.support.length) || (!held && part.features.some((f) => f.side !== 'outside')) ? 160 : 116,
+    side:
+      (held && (props.setup?.carried === 'centres' || (!turned && props.setup?.support.length))) ||
+      (!held && part.features.some((f) => f.side !== 'outside'))
+        ? 160
+        : 116,
   };
 }
 

@@ -185,6 +185,34 @@ export function Arbor({ map, from, to, radius }: { readonly map: Mapping; readon
   );
 }
 
+/** Between centres: the headstock's centre in the driven end, and the dog that takes it round. */
+export function Driven({ map, from, to, radius }: { readonly map: Mapping; readonly from: number; readonly to: number; readonly radius: number }) {
+  const [left, right] = [map.x(from), map.x(to)];
+  const [top, foot] = [map.y(radius), map.y(-radius)];
+  const wide = Math.max(10, Math.min(right - left, 22));
+  return (
+    <g fill="#eceae3" stroke="var(--ink)" strokeWidth={1.2} data-role="driven">
+      <path d={`M${left + 5} ${map.axis}L${left - 30} ${map.axis - 22}H${left - 90}V${map.axis + 22}H${left - 30}Z`} />
+      <path d={`M${left + 2} ${top}h${wide}v-9h${-wide - 26}v9h8v-3h18zM${left + 2} ${foot}h${wide}v9h${-wide}z`} />
+    </g>
+  );
+}
+
+/** A faceplate behind the work. */
+export function Plate({ map, at, radius }: { readonly map: Mapping; readonly at: number; readonly radius: number }) {
+  const x = map.x(at);
+  const half = map.axis - map.y(radius) + 16;
+  return (
+    <path
+      d={`M${x - 16} ${map.axis - half}H${x}V${map.axis + half}H${x - 16}V${map.axis + 26}H${x - 60}V${map.axis - 26}H${x - 16}Z`}
+      fill="#eceae3"
+      stroke="var(--ink)"
+      strokeWidth={1.2}
+      data-role="faceplate"
+    />
+  );
+}
+
 /** A steady with its three fingers, or a follow rest with its two, seen from above: what touches the work on the far side and at the foot. */
 export function Rest({ map, at, radius, steady }: { readonly map: Mapping; readonly at: number; readonly radius: number; readonly steady: boolean }) {
   const x = map.x(at);

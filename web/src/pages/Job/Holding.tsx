@@ -64,12 +64,16 @@ export function Holding({ view }: { readonly view: JobView }) {
                 .join(' + ')}
             </div>
             <h2>{headOf(route.setups, setup)}</h2>
-            <Big figure={setup.grip} units={units} size="mid">
-              gripped
-            </Big>
-            <Big figure={setup.stickOut} units={units} size="mid">
-              out
-            </Big>
+            {!setup.carried && (
+              <>
+                <Big figure={setup.grip} units={units} size="mid">
+                  gripped
+                </Big>
+                <Big figure={setup.stickOut} units={units} size="mid">
+                  out
+                </Big>
+              </>
+            )}
             <Big figure={setup.runout} units={units} size="mid">
               runout, TIR
             </Big>
