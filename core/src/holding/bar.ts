@@ -45,7 +45,9 @@ function notAsDrawn(part: Part, bar: Bar): readonly Finding[] {
 const LEAST_BEYOND = 45;
 
 export interface BarChoice {
-  readonly bar: Bar | undefined;
+  readonly bar: Bar;
+  /** it is not on the rack: the route goes as far as it goes, with a bar as it would be ordered */
+  readonly toOrder: boolean;
   readonly findings: readonly Finding[];
 }
 
@@ -61,6 +63,7 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
   if (chosen && mmOf(chosen.across) < needed(part, chosen) - 1e-6) {
     return {
       bar: chosen,
+      toOrder: false,
       findings: [
         {
           code: 'bar-too-small',
@@ -75,19 +78,20 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
   }
   // of those that clean up, one that is long enough before one that is not
   const bar = chosen ?? fitting.find((b) => mmOf(b.length) >= part.length + LEAST_BEYOND) ?? fitting[0];
-  if (bar) return { bar, findings: notAsDrawn(part, bar) };
+  if (bar) return { bar, toOrder: false, findings: notAsDrawn(part, bar) };
   const material = materialOf(job.drawing.material);
   const other = shop.bars.filter((b) => b.form === 'round' && mmOf(b.across) >= needed(part, b)).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
-  const across = Math.ceil(largest + 1);
+  const wanted = orderedBar(material.id, material.name, Math.ceil(largest + 1), part.length);
   return {
-    bar: undefined,
+    bar: wanted,
+    toOrder: true,
     findings: [
       {
         code: 'bar-too-small',
         about: 'bar',
         severity: 'stop',
         says: say`no ${material.name} bar on the rack is large enough for ${diameter(largest)}`,
-        why: say`the bar comes first`,
+        why: say`the bar comes first; the route is laid out for ${wanted.name}`,
         mends: [
           ...other
             .slice(0, 1)
@@ -96,31 +100,24 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
               to: 'job',
               edits: [...take(b).edits, { op: 'put', at: 'drawing/material', value: b.material }],
             })),
-          {
-            says: say`put ${material.name} ${length(across)} on the rack`,
-            to: 'shop',
-            edits: [
-              {
-                op: 'put',
-                at: `bars/#bar-${material.id}-${String(across)}`,
-                value: {
-                  id: `bar-${material.id}-${String(across)}`,
-                  name: `${material.name} ${String(across)}`,
-                  material: material.id,
-                  across: { text: String(across), units: 'mm' },
-                  form: 'round',
-                  skin: 'drawn',
-                  length: { text: '1000', units: 'mm' },
-                  assumed: ['length'],
-                } satisfies Bar,
-              },
-            ],
-          },
+          { says: say`put ${wanted.name} on the rack`, to: 'shop', edits: [{ op: 'put', at: `bars/#${wanted.id}`, value: wanted }] },
         ],
       },
     ],
   };
 }
+
+/** A bar as it would be ordered: a whole millimetre over what is wanted, drawn, a metre long or as long as the part asks for. */
+const orderedBar = (material: string, name: string, across: number, length: number): Bar => ({
+  id: `bar-${material}-${String(across)}`,
+  name: `${name} ${String(across)}`,
+  material,
+  across: { text: String(across), units: 'mm' },
+  form: 'round',
+  skin: 'drawn',
+  length: { text: String(Math.max(1000, Math.ceil(length + 100))), units: 'mm' },
+  assumed: ['length'],
+});
 
 const take = (bar: Bar): Mend => {
   const value: Choice = { kind: 'bar', id: 'bar', bar: bar.id };

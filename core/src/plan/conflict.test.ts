@@ -24,7 +24,7 @@ it('a collet and a bar too thick for it: both are named, either let go mends it'
 
 it('what no choice can mend is not blamed on choices', () => {
   const none: Shop = { ...shop, bars: [] };
-  expect(plan({ ...job, choices: [...bad] }, none).findings.map((f) => f.code)).not.toContain('choices-conflict');
+  expect(plan({ ...job, choices: bad.slice(1) }, none).findings.map((f) => f.code)).not.toContain('choices-conflict');
 });
 
 it('drawn sets that may not stand together: what is named is one of them, and is the least', () => {

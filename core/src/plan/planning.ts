@@ -3,7 +3,7 @@ import { readDrawing } from '../drawing';
 import type { Finding } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { say, type Sentence } from '../quantity';
-import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, way, withLengths } from '../route';
+import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, type ToGet, way, withLengths } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
 import { regionOf, sameRegion } from '../stock';
@@ -46,11 +46,15 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   if (part.findings.some((f) => f.severity === 'stop') || !machine) return { ...empty, findings };
 
   const started = startedPiece(asIssued, part);
-  const { bar, findings: ofBar } = started ? { bar: asBar(started, part.material), findings: started.findings } : chooseBar(asIssued, part, kit);
+  const {
+    bar,
+    toOrder,
+    findings: ofBar,
+  } = started ? { bar: asBar(started, part.material), toOrder: false, findings: started.findings } : chooseBar(asIssued, part, kit);
   findings.push(...ofBar, ...inUse(machine, 'machines', 'machine'));
-  if (bar && !started) findings.push(...inUse(bar, 'bars', 'bar'));
+  if (!started) findings.push(...inUse(bar, 'bars', 'bar'));
   if (findings.some((f) => f.about === 'machine' && f.severity === 'stop')) return { ...empty, findings };
-  if (!bar || started?.findings.some((f) => f.severity === 'stop')) return { ...empty, reached: started ? 'drawing' : 'holding', findings };
+  if (started?.findings.some((f) => f.severity === 'stop')) return { ...empty, findings };
   const chosen = chosenIn(asIssued);
   const context: Context = {
     job: asIssued,
@@ -94,12 +98,28 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   findings.push(...lengthChecks(route, part));
   findings.push(...wornTips(asIssued, route, kit));
   findings.push(...orphans(asIssued, route, kit));
-  const toGet = setups.flatMap((m) => m.toGet);
+  const toGet: readonly ToGet[] = [
+    ...(toOrder
+      ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
+      : []),
+    ...together(setups.flatMap((m) => m.toGet)),
+  ];
   const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
   const taken = layout.stages.flatMap((s) => s.options);
   const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
   yield made;
   return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part)] };
+}
+
+/** One line for each thing, whatever it holds up. */
+function together(list: readonly ToGet[]): readonly ToGet[] {
+  const byName = new Map<string, ToGet>();
+  for (const item of list) {
+    const key = JSON.stringify(item.what);
+    const before = byName.get(key);
+    byName.set(key, before ? { ...before, holdsUp: [...new Set([...before.holdsUp, ...item.holdsUp])] } : item);
+  }
+  return [...byName.values()];
 }
 
 /** A bar that does not go through the spindle, or is shorter than what is wanted of it. */

@@ -32,7 +32,8 @@ export function stagesOf(finding: Finding): readonly ('drawing' | 'holding' | 'r
 export function progressOf(job: Job, plan: Plan, log: readonly Entry[]): Progress {
   if (plan.reached === 'drawing')
     return { reached: 'drawing', next: job.drawing.outside.length === 0 ? say`type the first row` : say`mend the drawing` };
-  if (plan.reached === 'holding') return { reached: 'holding', next: say`choose bar and holding` };
+  const noBar = !job.issue && openStops(job, plan).some((f) => f.code === 'bar-too-small');
+  if (plan.reached === 'holding' || noBar) return { reached: 'holding', next: say`choose bar and holding` };
   if (!job.issue) {
     const stops = openStops(job, plan).length;
     return { reached: 'route', next: stops > 0 ? say`${stops} ${stops > 1 ? 'stops' : 'stop'} to clear` : say`give it out to the Bench` };

@@ -36,7 +36,7 @@ function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
       ...contacts.map((c) => told(c, step, tool)),
       ...nearJaws(setup, step, tool, part, contacts),
       ...intoHole(setup, step, tool),
-      ...intoJaws(setup, step),
+      ...intoJaws(setup, step, shop),
     ];
   });
 }
@@ -154,8 +154,10 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
 const SEATED = 2;
 
 /** A drill that comes out where the piece sits on its seat. */
-function intoJaws(setup: Setup, step: Step): readonly Finding[] {
-  if ((step.verb !== 'drill' && step.verb !== 'pilot') || !setup.carried) return [];
+function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
+  const kind = holdingOf(shop, setup.holding)?.kind;
+  const seat = kind === 'softJaws' || kind === 'softCollet' ? 'seat of the soft jaws' : kind === 'faceplate' ? 'faceplate' : undefined;
+  if ((step.verb !== 'drill' && step.verb !== 'pilot') || seat === undefined) return [];
   const back = setup.end === 'left' ? boundsOf(setup.before).right : boundsOf(setup.before).left;
   const { left, right } = boundsOf(step.removes);
   const out = setup.end === 'left' ? right : left;
@@ -165,8 +167,8 @@ function intoJaws(setup: Setup, step: Step): readonly Finding[] {
       code: 'drills-into-seat',
       about: step.id,
       severity: 'caution',
-      says: say`the drill comes out on the ${setup.carried === 'plate' ? 'faceplate' : 'seat'}`,
-      why: say`set the piece off on parallels clear of the hole, ${length(SEATED)} and the point at the least`,
+      says: say`the drill comes out on the ${seat}`,
+      why: say`relieve the seat, or set the piece off on parallels clear of the hole: ${length(SEATED)} and the point at the least`,
       mends: [],
     },
   ];

@@ -24,3 +24,33 @@ it('costs what the cheapest of all routes costs, and knows that it does', () => 
   );
   expect(looked).toBeGreaterThan(500);
 });
+
+it('the order in which a shop lists its holdings, and a drawing its details, changes no cost', () => {
+  const whole = midShop();
+  fc.assert(
+    fc.property(smallPart, fc.shuffledSubarray(whole.holdings, { minLength: whole.holdings.length }), (of, holdings) => {
+      const job = smallJob(of);
+      const [one, other] = [plan(job, whole), plan(job, { ...whole, holdings })];
+      fc.pre(one.routes.length > 0);
+      expect(other.routes[0]?.cost.total.value).toBeCloseTo(one.routes[0]?.cost.total.value ?? NaN, 9);
+      expect(other.gap).toBe(one.gap);
+    }),
+    { numRuns: 25, seed: 77 },
+  );
+});
+
+it('what no shop of this kind can make goes as far as it goes, and says what is missing', () => {
+  const far = { ...smallJob({ rows: [{ size: '20', length: 40, chamfer: false }], hole: undefined }) };
+  const noBar = plan({ ...far, drawing: { ...far.drawing, material: 'acetal' } }, midShop());
+  expect(noBar.findings.map((f) => f.code)).toContain('bar-too-small');
+  expect(noBar.routes[0]?.setups.length).toBe(2);
+  expect(noBar.toGet[0]).toMatchObject({ how: 'order', holdsUp: ['load@right'] });
+  const noHolding = plan(far, { ...midShop(), holdings: midShop().holdings.filter((h) => h.id === 'arbor') });
+  expect(noHolding.findings.filter((f) => f.severity === 'stop').length).toBeGreaterThan(0);
+  const tooLong = plan(
+    { ...far, drawing: { ...far.drawing, outside: far.drawing.outside.map((r) => ({ ...r, length: { text: '2900', units: 'mm' as const } })) } },
+    midShop(),
+  );
+  expect(tooLong.findings.map((f) => f.code)).toContain('bar-too-short');
+  expect(tooLong.routes).toHaveLength(1);
+});

@@ -100,8 +100,17 @@ export function undercut(ctx: Context, setup: SetupDraft, feature: Feature, pitc
 
 /** Die is this shop's way for the row, or chosen for it. */
 export function dieFor(ctx: Context, feature: Feature): boolean {
-  return (ctx.chosen.method.get(feature.id)?.method ?? way(ctx, 'thread')) === 'die' && dieTool(ctx, feature) !== undefined;
+  return threadMethod(ctx, feature) !== 'single-point' && dieTool(ctx, feature) !== undefined;
 }
+
+/** A thread by single point, by die, or begun by single point so that the die starts true. */
+function threadMethod(ctx: Context, feature: Feature): 'single-point' | 'die' | 'begun' {
+  const asked = ctx.chosen.method.get(feature.id)?.method ?? way(ctx, 'thread');
+  return asked === 'die' || asked === 'begun' ? asked : 'single-point';
+}
+
+/** How much of its depth a thread is begun with before the die. @source die, common practice: enough to lead it straight */
+const BEGUN = 0.5;
 
 const dieTool = (ctx: Context, feature: Feature) => toolForThread(ctx.shop, 'die', threadOf(feature));
 
@@ -117,12 +126,15 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
   if (!thread) return;
   const { pitch, nominal, lead } = thread;
   const flank = flankHalf(thread.family);
-  const wantsDie = (ctx.chosen.method.get(feature.id)?.method ?? way(ctx, 'thread')) === 'die';
+  const method = threadMethod(ctx, feature);
+  const wantsDie = method !== 'single-point';
+  const begun = method === 'begun' && dieFor(ctx, feature);
   const long = feature.usable ?? Math.abs(feature.near - feature.far);
   const says = say`${feature.thread ?? ''} × ${length(long)}`;
-  if (wantsDie && dieFor(ctx, feature)) {
+  const die = () =>
     addStep(ctx, setup, {
       verb: 'die',
+      ...(begun && { method }),
       about: feature.id,
       does: [feature.id, `${feature.id}.thread`],
       tool: dieTool(ctx, feature),
@@ -131,9 +143,11 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
       figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(4) },
     });
+  if (wantsDie && dieFor(ctx, feature) && !begun) {
+    die();
     return;
   }
-  if (wantsDie) {
+  if (wantsDie && !begun) {
     lacks(ctx, 'die', say`die ${feature.thread ?? ''}`, `thread@${feature.id}`);
     ctx.findings.push({
       code: 'no-die',
@@ -147,7 +161,8 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
   const id = stepId(setup, 'thread', feature.id);
   const tool = needTool(ctx, id, 'thread', say`threading tool ${angle(2 * flank)}`, (t) => Math.abs(mmOf(t.angle, 60) - 2 * flank) < 0.6);
   // the depth of the form, in pitches: of 60 degree threads the full ISO root
-  const k = Math.round((500 * (nominal - thread.root)) / pitch) / 1000;
+  const whole = Math.round((500 * (nominal - thread.root)) / pitch) / 1000;
+  const k = begun ? whole * BEGUN : whole;
   const along = flank - 0.5;
   const straight = way(ctx, 'infeed') === 'straight';
   const infeed = straight
@@ -157,16 +172,23 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
   const passes = data(ctx, id, 'passes', figure('count', 'threadPasses', { infeed: infeed.value, first: firstPass(pitch) }));
   addStep(ctx, setup, {
     verb: 'thread',
+    ...(begun && { method }),
     about: feature.id,
-    does: [feature.id, `${feature.id}.thread`],
+    does: begun ? [feature.id] : [feature.id, `${feature.id}.thread`],
     tool,
-    says,
+    says: begun ? say`${feature.thread ?? ''}, begun half deep` : says,
     series: {
       says: straight ? say`cross dial from zero, each pass to` : say`along the compound from zero, each pass to`,
-      figures: threadInfeeds(infeed.value, passes.value, SPRINGS, mmOf((straight ? ctx.machine.dials.cross : ctx.machine.dials.compound)?.division)),
+      figures: threadInfeeds(
+        infeed.value,
+        passes.value,
+        begun ? 0 : SPRINGS,
+        mmOf((straight ? ctx.machine.dials.cross : ctx.machine.dials.compound)?.division),
+      ),
     },
-    gauge: threadGauge(ctx),
+    gauge: begun ? undefined : threadGauge(ctx),
     because: [
+      ...(begun ? [reason('die', say`begun by single point, so that the die is led straight and has half to cut`, feature.id)] : []),
       reason(
         'infeed',
         straight
@@ -176,7 +198,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       ),
       reason('angle-set', say`the tool square to the work, by a gauge on the work or against its face`, feature.id),
       reason('scratch-pass', say`a first trace checked with a pitch gauge`, feature.id),
-      reason('infeed-by-nose', say`depth of the form to its root, ${k} of the pitch`, feature.id),
+      reason('infeed-by-nose', say`depth of the form to its root, ${whole} of the pitch`, feature.id),
       ...(blind(ctx, setup, feature)
         ? [
             reason(
@@ -212,6 +234,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
         figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: lead, n: speed.value, handling: 1 + 0.3 * passes.value }),
     },
   });
+  if (begun) die();
 }
 
 /** A thread that ends at a shoulder with no relief before it. */

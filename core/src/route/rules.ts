@@ -159,6 +159,7 @@ function rowRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined {
   if (a.verb === 'neck' && b.verb === 'chamfer') return { rule: 'relief-first', says: say`room behind the edge comes first` };
   if (ra !== rb) return undefined;
   if (a.verb === 'index' && b.verb === 'finish-turn') return { rule: 'worn-tip', says: say`the edge is fresh before it finishes` };
+  if (a.verb === 'thread' && b.verb === 'die') return { rule: 'die', says: say`begun by single point, then the die` };
   if (a.verb === 'finish-turn' && b.verb === 'polish') return { rule: 'emery-allowance', says: say`turned first, then brought to size with emery` };
   if (a.verb === 'finish-turn' && cutInto.has(b.verb)) return { rule: 'major-first', says: say`the diameter first, then what is cut into it` };
   if ((a.verb === 'chamfer' || a.verb === 'undercut') && (b.verb === 'thread' || b.verb === 'die'))

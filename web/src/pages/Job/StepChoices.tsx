@@ -1,4 +1,4 @@
-import { type Choice, choicesAbout, choiceId, type Edit, pinOf, type Step } from '@obra/core';
+import { type Choice, choicesAbout, choiceId, type Edit, pinOf, type Step, ways, writeSentence } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
 
@@ -19,6 +19,13 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           ? tapers
           : [];
   const row = step.does[0] ?? '';
+  // why this way and not the other: the reasons of both sides
+  const asked =
+    step.verb === 'thread' || step.verb === 'die' ? 'thread' : step.verb === 'part-off' || step.verb === 'saw-off' ? 'severing' : undefined;
+  const said = ways
+    .find((w) => w.key === asked)
+    ?.choices.map((c) => `${c.words}: ${writeSentence(c.because, view.units)}`)
+    .join('. ');
   const takeTool = (item: string) => {
     const gone = about.filter((c) => c.kind === 'use' && shop.tools.some((t) => t.id === c.item));
     open.edit([
@@ -56,6 +63,11 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           ))}
         </Form.Select>
       )}
+      {said && (
+        <div className="quiet w-100" style={{ fontSize: 14 }}>
+          {said}
+        </div>
+      )}
       {(step.tool !== undefined || step.figures['speed']) &&
         (about.length > 0 ? (
           <Button size="sm" variant="link" onClick={() => open.edit(about.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })))}>
@@ -73,6 +85,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
 const threads = [
   { verb: 'thread', method: 'single-point', words: 'single point' },
   { verb: 'die', method: 'die', words: 'die' },
+  { verb: 'begun', method: 'begun', words: 'begun, then die' },
 ] as const;
 const severs = [
   { verb: 'part-off', method: 'part', words: 'part off' },
