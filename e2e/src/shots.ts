@@ -37,6 +37,12 @@ for (const [name, job] of [
 }
 await goTo(page, server.url, '/jobs/windlass-spindle/holding', 'Out of the rack');
 await shot('holding');
+await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Out of the rack');
+await page.select('select[aria-label="Carried"]', 'centres');
+await sees(page, 'Setup 4: end A out');
+await press(page, 'Setup 4: end A out');
+await shot('holding-centres');
+await page.select('select[aria-label="Carried"]', '');
 await goTo(page, server.url, '/jobs/sheave-axle/route?at=rough-turn@s1', 'Part off');
 await shot('route');
 await press(page, 'draw its limits');

@@ -38,11 +38,14 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const shop = job.issue?.kit;
   const entries = live.filter((e) => e.step === at.step && e.piece === at.piece);
   const lastGauge = entries.findLast((e) => e.kind === 'reading')?.gauge ?? step.gauge;
+  const tool = shop?.tools.find((t) => t.id === step.tool);
   const advice = adviseWith(limits, entries, {
     machine: shop && machineOf(shop, job.machine),
     gauge: shop?.gauges.find((g) => g.id === lastGauge),
     material: plan.part.material,
-    nose: mmOf(shop?.tools.find((t) => t.id === step.tool)?.nose, 0.4),
+    nose: mmOf(tool?.nose, 0.4),
+    keen: tool?.grade === 'hss',
+    spring: springFor(step),
   });
   const asks: Finding[] =
     advice.next === 'ask'
@@ -58,4 +61,10 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
         ]
       : [];
   return { at, done, advice, asks };
+}
+
+/** What the plan expects to give way for each mm that is cut: the spring of a finishing cut over its depth. */
+function springFor(step: Step): number | undefined {
+  const { spring, depth } = step.figures;
+  return spring && depth && depth.value > 0 ? spring.value / depth.value : undefined;
 }

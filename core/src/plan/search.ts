@@ -122,7 +122,9 @@ function floorsOf(ctx: Context, layout: Layout): readonly number[] {
     const from = begins ?? beginsOf(layout, any);
     const made = makeSetup(ctx, layout, stage, ideal, { ...from, wear: new Map() }, any.holding);
     begins = { stock: made.setup.steps.at(-1)?.after ?? made.setup.before, wear: new Map(), ids: made.ids };
-    return made.cost + least;
+    // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
+    const waits = made.setup.steps.reduce((sum, s) => sum + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
+    return made.cost - waits + least;
   });
 }
 

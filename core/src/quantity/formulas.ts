@@ -481,15 +481,29 @@ export const formulas = {
     ({ cold, alpha, celsius }) => cold + cold * alpha * 1e-6 * (celsius - 20),
   ),
   dialMove: define(
-    'what is left / cuts / what one unit of the dial takes off the diameter, to a setting the dial can show',
-    'settable, common practice',
+    '(what is left / cuts - what the spring of the last cut gives back) / share of a dialled cut that comes off / what one unit of the dial takes off the diameter, to a setting the dial can show',
+    'settable, big-then-small: common practice; share and give from the readings so far',
     {
       left: ['diameter', 'still to come off, on diameter'],
       cuts: ['count', 'like cuts'],
       takes: ['ratio', 'diameter taken by one unit of dial'],
+      share: ['ratio', 'share of a dialled cut that comes off'],
+      back: ['length', 'what the spring of the last cut gives back'],
       settable: ['length', 'smallest settable move'],
     },
-    ({ left, cuts, takes, settable }) => roundTo(left / cuts / takes, settable),
+    ({ left, cuts, takes, share, back, settable }) => roundTo((left / cuts - back) / share / takes, settable),
+  ),
+  forecast: define(
+    'cold size now - dialled off the diameter x share that comes off - what the spring of the last cut gives back',
+    'work and tool give way: size after = (edge + spring x size) / (1 + spring); averaged over the springs that fit the readings',
+    {
+      now: ['diameter', 'cold size now'],
+      dial: ['length', 'dial move'],
+      takes: ['ratio', 'diameter taken by one unit of dial'],
+      share: ['ratio', 'share of a dialled cut that comes off'],
+      back: ['length', 'what the spring of the last cut gives back'],
+    },
+    ({ now, dial, takes, share, back }) => now - dial * takes * share - back,
   ),
   expected: define(
     'cold size now - what the dial move takes off the diameter',

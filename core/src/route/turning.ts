@@ -145,6 +145,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
             : reason('spring-cut', say`no repeat at the same setting: a honed insert rubs; like cuts instead`, feature.id),
         ]
       : []),
+    ...(two ? dialReasons(ctx, feature, limits.max - limits.min) : []),
     ...(two ? [reason('backlash', say`every setting come to from the same side`, feature.id)] : []),
     ...(ctx.job.drawing.mates.some((m) => m.of === feature.id)
       ? [reason('bore-before-shaft', say`its mate is made and measured first; this one is fitted to it`, feature.id)]
@@ -220,6 +221,32 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
   if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
+}
+
+/** What the cross dial counts, and whether its smallest step is fine enough for a tolerance. @source diameter-dial, fine-infeed, common practice */
+function dialReasons(ctx: Context, feature: Feature, tolerance: number): readonly ReturnType<typeof reason>[] {
+  const { cross } = ctx.machine.dials;
+  const division = mmOf(cross?.division);
+  if (!cross || !(division > 0)) return [];
+  const step = (division / 2) * (cross.reads === 'diameter' ? 1 : 2);
+  return [
+    reason(
+      'diameter-dial',
+      cross.reads === 'diameter'
+        ? say`the cross dial counts on diameter: dial all of what is to come off`
+        : say`the cross dial counts on radius: dial half of what is to come off the diameter`,
+      feature.id,
+    ),
+    ...(step > tolerance / 4 + 1e-9
+      ? [
+          reason(
+            'fine-infeed',
+            say`half a division is ${length(step, 0.001)} on diameter, more than a quarter of the tolerance: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
+            feature.id,
+          ),
+        ]
+      : []),
+  ];
 }
 
 function chosenGauge(ctx: Context, id: string, feature: Feature) {

@@ -1,8 +1,8 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { diameter, figure, type Figure, floorTo, length, say, temperature } from '../quantity';
+import { diameter, figure, type Figure, length, say, temperature } from '../quantity';
 import { aimFor } from './chance';
-import { normalBelow } from '../quantity';
+import { type Belief, believed, comesOff, type Forecast, type Happened, type Priors, sizeAfter, sizeNow } from './estimate';
 
 export interface Advice {
   readonly next: 'cut' | 'twoCuts' | 'springCut' | 'wait' | 'measure' | 'changeGauge' | 'indexTip' | 'stop' | 'ask';
@@ -34,19 +34,61 @@ export interface Sizing {
   readonly division: number;
   /** millionths a degree */
   readonly alpha: number;
-  /** one standard deviation of the gauge, mm */
-  readonly doubt: number;
+  /** of the gauge, one standard deviation each, mm: shared by all its readings, and of each reading */
+  readonly bias: number;
+  readonly repeat: number;
   readonly gaugeProves: boolean;
   readonly nose: number;
+  /** a keen edge: it takes what another would rub */
+  readonly keen?: boolean;
+  /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
+  readonly spring?: number;
 }
 
 /** Share of the nose radius below which an insert rubs. @source least-depth, common practice */
 const LEAST = 1 / 3;
 /** Most that one cut towards size takes, on radius, mm. @source common practice */
 const MOST = 1;
-/** How well a dial is set, in divisions, and how much of a cut its spring leaves uncertain. @source common practice */
+/** How well a dial is set and followed, in divisions. @source common practice */
 const SET = 0.04;
-const SPRING = 0.003;
+/** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
+const SPRING = 0.06;
+const FACTOR = 2;
+/** How unevenly an edge cuts, and draws back in a cut, one deviation, mm on diameter. @source judgement */
+const UNEVEN = 0.0008;
+const DRIFT = 0.0003;
+/** How truly a hand knows the temperature of work that is warm, and that is not, degrees C, one deviation. @source judgement */
+const WARM = 1.2;
+const COOL = 0.4;
+/** A first light pass takes about a finishing cut, or twice it, on diameter in nose radii. @source first-touch, common practice */
+const BEFORE = 0.8;
+
+function priorsOf(sizing: Sizing): Priors {
+  const before = BEFORE * sizing.nose;
+  return {
+    spring: sizing.spring ?? SPRING,
+    factor: FACTOR,
+    bias: sizing.bias,
+    repeat: Math.max(sizing.repeat, 1e-4),
+    setting: SET * sizing.division * sizing.takes,
+    uneven: UNEVEN,
+    drift: DRIFT,
+    least: LEAST * sizing.nose,
+    before: [before, 0.5 * before],
+  };
+}
+
+/** The readings brought to 20 C, each with what its temperature leaves in doubt, and the cuts on diameter. */
+function happened({ events, alpha, takes }: Sizing): readonly Happened[] {
+  return events.map((e): Happened => {
+    if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
+    const over = Math.abs(e.celsius - 20);
+    return { kind: 'read', size: e.size - e.size * alpha * 1e-6 * (e.celsius - 20), doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL) };
+  });
+}
+
+/** What is believed of a size after its readings and cuts. */
+export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), sizing.wanted.nominal, happened(sizing));
 
 /**
  * What to do next towards a size: all lengths mm on diameter. A dial reset to the last cold reading takes off what it says
@@ -56,33 +98,38 @@ const SPRING = 0.003;
 export function sizeAdvice(sizing: Sizing): Advice {
   const { wanted, events } = sizing;
   const last = events.at(-1);
-  const spread = (taken: number) => Math.hypot(sizing.doubt, SET * sizing.division * sizing.takes, SPRING * taken);
-  const usual = spread(4 * LEAST * sizing.nose);
+  const belief = beliefOf(sizing);
+  const now = sizeNow(belief);
+  // the last of two like cuts: its spring is that of the one before
+  const usual = Math.hypot(sizing.bias, sizing.repeat, SET * sizing.division * sizing.takes, UNEVEN);
   const aim = figure('diameter', 'toSize', { size: aimFor(wanted, usual) }, { step: 0.001 });
-  if (last?.kind !== 'reading') return measureFirst(sizing, aim, spread);
+  if (last?.kind !== 'reading') return measureFirst(sizing, aim, belief);
 
-  const cold = coldFigure(last.size, last.celsius, sizing);
+  const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
   const warm = Math.abs(last.celsius - 20) >= 3;
   const odd = cannotBe(last.size, events, wanted);
   const base = { aim, cold };
+  const as = chances(now, wanted);
   if (odd)
     return {
       ...base,
       next: 'ask',
       expects: cold,
-      ...chances(cold.value, sizing.doubt, wanted),
+      ...as,
       because: [odd, { rule: 'reading-cannot-be', says: say`if it is right, type it again; if not, undo it`, binds: [] }],
     };
-  if (cold.value < wanted.min) {
+  if (now.mean < wanted.min) {
     return {
       ...base,
       next: 'stop',
       expects: cold,
-      ...chances(cold.value, sizing.doubt, wanted),
-      because: [{ rule: 'past', says: say`${length(wanted.min - cold.value, 0.001)} under the least allowed: past saving by turning`, binds: [] }],
+      ...as,
+      because: [
+        { rule: 'past', says: say`${length(Math.max(wanted.min - now.mean, 0), 0.001)} under the least allowed: past saving by turning`, binds: [] },
+      ],
     };
   }
-  if (cold.value <= wanted.max) {
+  if (now.mean <= wanted.max && (as.chanceIn >= SURE || cold.value - aim.value < (sizing.division * sizing.takes) / 4)) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
     const next = sizing.gaugeProves ? 'stop' : 'changeGauge';
@@ -92,18 +139,39 @@ export function sizeAdvice(sizing: Sizing): Advice {
         says: say`this gauge cannot prove ${length(wanted.max - wanted.min, 0.001)}: measure with a finer one`,
         binds: [],
       });
-    return { ...base, next, expects: cold, ...chances(cold.value, sizing.doubt, wanted), because };
+    return { ...base, next, expects: cold, ...as, because };
   }
-  return nextCut(sizing, base, cold, last.celsius, spread);
+  return nextCut(sizing, base, belief, now, last.celsius);
 }
 
-function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, cold: Figure, celsius: number, spread: (taken: number) => number): Advice {
-  const left = cold.value - base.aim.value;
+/** Sure enough that a size within its limits is left alone. @source judgement: nine in ten, a light cut risks more */
+const SURE = 0.9;
+/** So sure that the whole is taken in one cut. @source judgement */
+const AT_ONCE = 0.99;
+
+function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Belief, now: Forecast, celsius: number): Advice {
+  const left = now.mean - base.aim.value;
+  if (!sizing.gaugeProves && left < 2 * now.deviation)
+    return {
+      ...base,
+      next: 'changeGauge',
+      expects: base.cold,
+      ...chances(now, sizing.wanted),
+      because: [
+        {
+          rule: 'right-gauge',
+          says: say`what is left, ${length(Math.max(0, left), 0.001)}, is within the doubt of this gauge: measure with a finer one before the next cut`,
+          binds: [],
+        },
+      ],
+    };
   const least = LEAST * sizing.nose;
   const because: Reason[] = [];
   const radius = left / 2;
-  const cuts = radius > 2 * MOST ? Math.ceil(radius / MOST) : radius / 2 >= 0.9 * least ? 2 : 1;
-  const next = cutTo(sizing, cold, left, cuts, spread);
+  const whole = cutTo(sizing, belief, now, left, 1);
+  const splits = radius / 2 >= 0.9 * least && chances(whole.after, sizing.wanted).chanceIn < AT_ONCE;
+  const cuts = radius > 2 * MOST ? Math.ceil(radius / MOST) : splits ? 2 : 1;
+  const next = cuts === 1 ? whole : cutTo(sizing, belief, now, left, cuts);
   if (cuts === 2) because.push({ rule: 'leave-real-cuts', says: say`first of two like cuts; measure before the second`, binds: [] });
   else if (cuts > 2) because.push({ rule: 'cut-check-cut', says: say`${length(left)} to come off on diameter: in ${cuts} cuts`, binds: [] });
   else if (next.depth < least)
@@ -114,80 +182,118 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, cold: Figu
     });
   else because.push({ rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] });
   if (Math.abs(celsius - 20) >= 3)
-    because.push({ rule: 'hot-reads-big', says: say`read at ${temperature(celsius)}: cold ${diameter(cold.value, 0.001)}`, binds: [] });
+    because.push({ rule: 'hot-reads-big', says: say`read at ${temperature(celsius)}: cold ${diameter(base.cold.value, 0.001)}`, binds: [] });
   const drift = driftOf(sizing);
   if (drift) because.push(drift);
-  const instead = cuts > 1 ? cutTo(sizing, cold, left, 1, (taken) => 3 * spread(taken)) : undefined;
+  const before = sizing.events.findLast((e) => e.kind === 'cut');
+  if (next.dial.value === 0 && before?.dial === 0)
+    return {
+      ...base,
+      next: sizing.gaugeProves ? 'stop' : 'changeGauge',
+      expects: base.cold,
+      ...chances(now, sizing.wanted),
+      because: [
+        {
+          rule: 'settable',
+          says: say`what is left, ${length(Math.max(0, left), 0.001)}, is less than this dial can set: by the compound set flat, or emery`,
+          binds: [],
+        },
+      ],
+    };
   const advice = (cut: Cut): Omit<Advice, 'next' | 'because'> => ({
     ...base,
     dial: cut.dial,
     expects: cut.expects,
     reads: figure('diameter', 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
-    ...chances(cut.expects.value, cut.expects.deviation ?? 0, sizing.wanted),
+    ...chances(cut.after, sizing.wanted),
   });
+  // what the work still gives back is as much as is left, or more
+  const again = next.dial.value === 0;
+  if (next.dial.value < 0)
+    because.unshift({
+      rule: 'spring-cut',
+      says: say`the work gives back more than is left: the dial a little out, come to from the same side, and the same pass again`,
+      binds: [],
+    });
+  if (again)
+    because.unshift({
+      rule: 'spring-cut',
+      says:
+        sizing.keen === true
+          ? say`once more at the same setting: what gave way comes off`
+          : say`once more at the same setting; a honed edge may rub instead of cut`,
+      binds: [],
+    });
   return {
     ...advice(next),
-    next: cuts === 2 ? 'twoCuts' : 'cut',
+    next: again ? 'springCut' : cuts === 2 ? 'twoCuts' : 'cut',
     because,
-    ...(instead &&
-      cuts === 2 && {
-        instead: {
-          ...advice(instead),
-          next: 'cut' as const,
-          because: [{ rule: 'leave-real-cuts', says: say`all in one: its spring is not known yet`, binds: [] }],
-        },
-      }),
+    ...(cuts === 2 && {
+      instead: {
+        ...advice(whole),
+        next: 'cut' as const,
+        because: [{ rule: 'leave-real-cuts', says: say`all in one: its spring is not known yet`, binds: [] }],
+      },
+    }),
   };
 }
 
 interface Cut {
   readonly dial: Figure;
   readonly expects: Figure;
+  readonly after: Forecast;
   /** on radius */
   readonly depth: number;
 }
 
-/** One of `cuts` like cuts, at a setting the dial can show; rounded to the side that leaves metal when it could land past. */
-function cutTo(sizing: Sizing, cold: Figure, left: number, cuts: number, spread: (taken: number) => number): Cut {
+/** One of `cuts` like cuts, at a setting the dial can show; a shorter one where it could land past more than once in two hundred. */
+function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts: number): Cut {
   const settable = sizing.division / 2;
-  const of = { left, cuts, takes: sizing.takes, settable };
-  const near = figure('length', 'dialMove', of, { step: stepOf(settable) });
+  const { share, back } = comesOff(belief);
+  const of = { left, cuts, takes: sizing.takes, share, back, settable };
+  let dial = figure('length', 'dialMove', of, { step: stepOf(settable) });
+  let after = sizeAfter(belief, dial.value * sizing.takes);
   // a measurement stands between like cuts: only what lands now can land past
-  const lands = cold.value - near.value * sizing.takes;
-  const tooFar = lands - 2.576 * spread(left / cuts) < sizing.wanted.min;
-  const shorter = floorTo(left / cuts / sizing.takes, settable);
-  const dial =
-    tooFar && shorter > 0 && shorter < near.value
-      ? figure('length', 'dialMove', { ...of, left: shorter * sizing.takes * cuts }, { step: stepOf(settable) })
-      : near;
+  for (let tries = 0; tries < 40 && after.below(sizing.wanted.min) > PAST && after.mean < now.mean; tries++) {
+    const shorter = dial.value - settable;
+    dial = figure('length', 'dialMove', { ...of, left: cuts * (shorter * sizing.takes * share + back) }, { step: stepOf(settable) });
+    after = sizeAfter(belief, dial.value * sizing.takes);
+  }
   const expects = figure(
     'diameter',
-    'expected',
-    { now: cold.value, dial: dial.value, takes: sizing.takes },
-    { step: 0.001, deviation: spread(dial.value * sizing.takes) },
+    'forecast',
+    { now: now.mean, dial: dial.value, takes: sizing.takes, share, back },
+    { step: 0.001, deviation: after.deviation },
   );
-  return { dial, expects, depth: (dial.value * sizing.takes) / 2 };
+  return { dial, expects, after, depth: Math.max(0, now.mean - after.mean) / 2 };
 }
+
+/** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */
+const PAST = 0.005;
 
 const stepOf = (settable: number) => (settable < 0.009 ? 0.001 : 0.01);
 
-function measureFirst(sizing: Sizing, aim: Figure, spread: (taken: number) => number): Advice {
-  const reading = sizing.events.findLast((e) => e.kind === 'reading');
+function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
+  const at = sizing.events.findLastIndex((e) => e.kind === 'reading');
+  const reading = sizing.events[at];
   const cut = sizing.events.at(-1);
   if (reading?.kind === 'reading' && cut?.kind === 'cut') {
-    const cold = coldFigure(reading.size, reading.celsius, sizing);
+    // as it was foretold before the cut
+    const before = beliefOf({ ...sizing, events: sizing.events.slice(0, -1) });
+    const { share, back } = comesOff(before);
+    const now = sizeNow(belief);
     const expects = figure(
       'diameter',
-      'expected',
-      { now: cold.value, dial: cut.dial, takes: sizing.takes },
-      { step: 0.001, deviation: spread(cut.dial * sizing.takes) },
+      'forecast',
+      { now: sizeNow(before).mean, dial: cut.dial, takes: sizing.takes, share, back },
+      { step: 0.001, deviation: now.deviation },
     );
     return {
       next: 'measure',
       aim,
-      cold,
+      cold: coldFigure(reading.size, reading.celsius, sizing, now.deviation),
       expects,
-      ...chances(expects.value, expects.deviation ?? 0, sizing.wanted),
+      ...chances(now, sizing.wanted),
       because: [{ rule: 'cut-check-cut', says: say`stop the spindle and measure`, binds: [] }],
     };
   }
@@ -203,15 +309,15 @@ function measureFirst(sizing: Sizing, aim: Figure, spread: (taken: number) => nu
   };
 }
 
-function coldFigure(size: number, celsius: number, sizing: Sizing): Figure {
-  return figure('diameter', 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation: sizing.doubt });
+function coldFigure(size: number, celsius: number, sizing: Sizing, deviation: number): Figure {
+  return figure('diameter', 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation });
 }
 
 /** What the last cut took off against what was dialled. */
 function driftOf(sizing: Sizing): Reason | undefined {
   const [before, cut, after] = sizing.events.slice(-3);
   if (before?.kind !== 'reading' || cut?.kind !== 'cut' || after?.kind !== 'reading') return undefined;
-  const took = coldFigure(before.size, before.celsius, sizing).value - coldFigure(after.size, after.celsius, sizing).value;
+  const took = coldFigure(before.size, before.celsius, sizing, 0).value - coldFigure(after.size, after.celsius, sizing, 0).value;
   const off = took - cut.dial * sizing.takes;
   if (Math.abs(off) < 0.0005) return undefined;
   return {
@@ -221,9 +327,9 @@ function driftOf(sizing: Sizing): Reason | undefined {
   };
 }
 
-function chances(expected: number, deviation: number, wanted: Limits): Pick<Advice, 'chanceIn' | 'chanceShort' | 'chancePast'> {
-  const past = normalBelow(wanted.min, expected, deviation);
-  const short = 1 - normalBelow(wanted.max, expected, deviation);
+function chances(of: Forecast, wanted: Limits): Pick<Advice, 'chanceIn' | 'chanceShort' | 'chancePast'> {
+  const past = of.below(wanted.min);
+  const short = 1 - of.below(wanted.max);
   return { chancePast: past, chanceShort: short, chanceIn: Math.max(0, 1 - past - short) };
 }
 

@@ -1,7 +1,7 @@
 import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
-import { parseLength } from '../quantity';
-import { doubtOf, gaugeFor, machineOf, mmOf, proves } from '../shop';
+import { isZero, parseLength } from '../quantity';
+import { gaugeFor, machineOf, mmOf, proves } from '../shop';
 import { materialOf } from '../standards';
 import { type Advice, type Event, sizeAdvice } from './advice';
 
@@ -21,6 +21,9 @@ export interface AdviseWith {
   readonly material: string;
   /** mm */
   readonly nose: number;
+  /** what gives way for each mm that is cut, from the physics of the plan */
+  readonly spring?: number | undefined;
+  readonly keen?: boolean | undefined;
 }
 
 /** The same with the machine, gauge and tool at hand. */
@@ -33,7 +36,10 @@ export function adviseWith(wanted: Limits, entries: readonly Entry[], at: Advise
     takes: dial?.reads === 'diameter' ? 1 : 2,
     division: mmOf(dial?.division, 0.02),
     alpha: materialOf(at.material).alpha,
-    doubt: at.gauge ? doubtOf(at.gauge) : 0.003,
+    bias: at.gauge ? mmOf(at.gauge.bias) : 0.002,
+    repeat: at.gauge ? mmOf(at.gauge.repeat) : 0.002,
+    ...(at.keen === true && { keen: true }),
+    ...(at.spring !== undefined && at.spring > 0 && { spring: at.spring }),
     gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance),
     nose: at.nose,
   });
@@ -43,8 +49,12 @@ export function adviseWith(wanted: Limits, entries: readonly Entry[], at: Advise
 export function eventsOf(entries: readonly Entry[]): readonly Event[] {
   const withdrawn = new Set(entries.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
   const mm = (cell: Cell) => {
-    const read = parseLength(cell.text, cell.units);
-    return read.ok ? read.value : undefined;
+    // a repeat at the same setting
+    if (isZero(cell.text)) return 0;
+    // dialled out, to take less than the spring gives back
+    const out = /^\s*[-−]/.test(cell.text);
+    const read = parseLength(cell.text.replace(/^\s*[-−]/, ''), cell.units);
+    return read.ok ? (out ? -read.value : read.value) : undefined;
   };
   return entries
     .filter((e) => !withdrawn.has(e.id))

@@ -14,7 +14,7 @@ interface Props {
 function divisionsSaid(advice: Advice, machine: Machine | undefined): string {
   const settable = advice.dial?.of['settable'];
   if (!advice.dial || typeof settable !== 'number') return '';
-  const halves = Math.round(advice.dial.value / settable);
+  const halves = Math.round(Math.abs(advice.dial.value) / settable);
   const whole = Math.floor(halves / 2);
   const text = halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole}½`;
   return `${text} division${halves > 2 ? 's' : ''} on ${machine?.dials.cross?.reads === 'diameter' ? 'diameter' : 'radius'}`;
@@ -36,11 +36,15 @@ const heading: Readonly<Record<Advice['next'], string>> = {
 export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props) {
   const dialUnits = machine?.dials.cross?.division.units ?? units;
   const under = advice.next === 'stop' && advice.chancePast > 0.5;
-  const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under;
+  const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && advice.chanceIn >= 0.5;
+  // a size that cannot be brought nearer, or not told with this gauge
+  const over = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && !inside;
+  const out = advice.dial !== undefined && advice.dial.value < 0;
   return (
     <div data-testid="advice" data-next={advice.next} aria-live="polite">
       <div className="quiet">
-        {under ? 'Under size' : heading[advice.next]}; aim <FigureNumber figure={advice.aim} units={units} />
+        {under ? 'Under size' : out ? 'Dial out, then in again from the same side' : heading[advice.next]}; aim{' '}
+        <FigureNumber figure={advice.aim} units={units} />
       </div>
       {advice.dial ? (
         <div className="row-big">
@@ -55,6 +59,8 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
         <div className={`${huge} in`}>In.</div>
       ) : under ? (
         <div className={`${huge} out`}>Under.</div>
+      ) : over ? (
+        <div className={`${huge} out`}>{advice.next === 'stop' ? 'Over.' : 'Not told.'}</div>
       ) : advice.next === 'ask' ? (
         <div className="large out">?</div>
       ) : (

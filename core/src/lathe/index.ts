@@ -1,0 +1,2 @@
+export { type SimulatedLathe, simulated, type Truth } from './lathe';
+export { randomFrom } from './random';

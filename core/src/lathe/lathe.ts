@@ -1,0 +1,109 @@
+import { cooledAfter } from './cooling';
+import { randomFrom } from './random';
+
+/** A lathe, its work, tool and gauge as they really are: more than whoever sizes on it is told. Lengths in mm on diameter unless said, temperatures in degrees C. */
+export interface Truth {
+  readonly seed: number;
+  /** diameter that one unit of dial takes off: 2 for a radius dial, 1 for a diameter dial */
+  readonly takes: number;
+  readonly division: number;
+  /** cyclic error of the screw: amplitude on diameter, once a turn of so many mm of diameter */
+  readonly cyclic: number;
+  readonly turn: number;
+  /** how unevenly the slide follows the dial, one deviation */
+  readonly sticks: number;
+  /** lost when the direction is reversed */
+  readonly backlash: number;
+  /** spring of work and tool together: what the size stands larger by for each mm that a cut takes off */
+  readonly spring: number;
+  /** thinner than this on radius the edge rubs, or digs in; keen edges have less */
+  readonly leastDepth: number;
+  /** a built-up edge comes and goes: one deviation */
+  readonly builtUp: number;
+  /** the edge draws back by so much for each cut */
+  readonly wear: number;
+  /** one cut warms the work by this for each mm that it takes off, and so much anyway */
+  readonly warms: number;
+  readonly alpha: number;
+  /** minutes in which warmth falls to 1/e */
+  readonly cools: number;
+  readonly room: number;
+  /** a micrometer stands on the crests of the feed */
+  readonly crests: number;
+  readonly runout: number;
+  readonly gauge: {
+    readonly bias: number;
+    readonly repeat: number;
+    /** share of readings that slip, and how far, in deviations */ readonly slips: number;
+  };
+  /** true size of the work, cold, before anything is cut */
+  readonly begins: number;
+}
+
+export interface SimulatedLathe {
+  /** Dials in by so much (dial units, always from the same side unless reversed) and takes a cut. */
+  readonly cut: (dial: number, reversed?: boolean) => void;
+  /** A cut at the setting as it stands. */
+  readonly springCut: () => void;
+  /** What the gauge shows now. */
+  readonly read: () => number;
+  /** Of the work, now, as a careful hand with a contact thermometer would say it: within a degree or two. */
+  readonly thermometer: () => number;
+  readonly wait: (minutes: number) => void;
+  /** true size, cold, at the place that is measured */
+  readonly truth: () => number;
+  readonly cuts: () => number;
+  readonly readings: () => number;
+}
+
+/** A lathe to try the advice on. It never says what it knows. */
+export function simulated(of: Truth): SimulatedLathe {
+  const random = randomFrom(of.seed);
+  let size = of.begins;
+  // where the edge would make the size with nothing giving way
+  let edge = of.begins;
+  let dialled = 0;
+  let warmth = 0;
+  let [cuts, readings] = [0, 0];
+  const bias = of.gauge.bias * random.normal();
+  const phase = 2 * Math.PI * random.even();
+  const cyclicAt = (at: number) => of.cyclic * Math.sin((2 * Math.PI * at) / of.turn + phase);
+  const take = () => {
+    const asked = (size - edge) / (1 + of.spring);
+    const deep = asked / 2;
+    let off = asked;
+    if (deep < of.leastDepth && asked > 0) {
+      // under its least chip an edge rubs most of it away, or digs in by what had built up
+      const share = deep / of.leastDepth;
+      off = random.even() < 0.5 + 0.5 * share ? asked * (0.55 + 0.45 * share) : asked * 1.15;
+    }
+    off = Math.max(0, off + of.builtUp * random.normal());
+    size -= off;
+    edge += of.wear;
+    warmth += 1.5 + of.warms * off;
+    cuts++;
+  };
+  return {
+    cut: (dial, reversed = false) => {
+      const before = dialled;
+      dialled += dial * of.takes;
+      const moved = dialled - before + cyclicAt(dialled) - cyclicAt(before) + of.sticks * random.normal() - (reversed ? of.backlash : 0);
+      edge -= moved;
+      take();
+    },
+    springCut: take,
+    read: () => {
+      readings++;
+      const slip = random.even() < of.gauge.slips ? 3 : 1;
+      const lobed = of.runout * (random.even() - 0.5);
+      return size + of.crests + bias + slip * of.gauge.repeat * random.normal() + lobed + size * of.alpha * 1e-6 * (of.room + warmth - 20);
+    },
+    thermometer: () => Math.round(of.room + warmth + random.normal()),
+    wait: (minutes) => {
+      warmth = cooledAfter(warmth, minutes, of.cools);
+    },
+    truth: () => size,
+    cuts: () => cuts,
+    readings: () => readings,
+  };
+}
