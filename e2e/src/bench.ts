@@ -183,8 +183,8 @@ function routes(shop: Shop): void {
   for (let i = 1; i <= 25; i++) {
     const outside = job.drawing.outside.map((r) => (r.id === 'r7' ? { ...r, length: { text: (9 + i / 50).toFixed(3), units: 'mm' as const } } : r));
     const from = performance.now();
-    plan({ ...job, choices, drawing: { ...job.drawing, outside } }, shop);
-    pinned.push(performance.now() - from);
+    for (const made of planning({ ...job, choices, drawing: { ...job.drawing, outside } }, shop))
+      if (made.reached === 'route') pinned.push(performance.now() - from);
   }
   report('20 features pinned, one changed', pinned.slice(5), 50);
 }

@@ -1,6 +1,6 @@
 /* The route worked on: which end first, what carries it, tools and methods swapped, steps pinned, lengths read, other ways proved, the sheet on paper. */
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
+import { demoUrl, freshPage, goTo, movedOn, press, pressNext, saved, sees, sharedBrowser, stepNumber } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;
@@ -154,4 +154,33 @@ it('goes on paper with blanks and cautions, on A4 and on Letter', async () => {
 it('says how the whole is timed and that nothing costs less; what is to get says what does meanwhile', async () => {
   await goTo(page, demoUrl(), '/jobs/mast-dowel/route', 'none costs less');
   await sees(page, 'wind all travel through by hand before power');
+});
+
+it('something is wrong at the Bench: one remedy at a time, likeliest first; what did not help is not said again, not after a reload either', async () => {
+  await goTo(page, demoUrl(), '/jobs/mast-dowel/route', 'give out to the Bench');
+  await press(page, 'give out to the Bench');
+  await page.waitForSelector('[data-testid="next"]');
+  for (let i = 0; i < 8 && (await page.$('select[aria-label="what is wrong"]')) === null; i++) {
+    const before = await stepNumber(page);
+    await pressNext(page);
+    await movedOn(page, before);
+  }
+  await page.select('select[aria-label="what is wrong"]', await page.$eval('select[aria-label="what is wrong"]', (s) => s.options[1]?.value ?? ''));
+  const said = () => page.$eval('[data-testid="wrong"] strong', (e) => e.textContent);
+  const first = await said();
+  await press(page, 'no: the next');
+  await page.waitForFunction(
+    (was: string) => document.querySelector('[data-testid="wrong"] strong')?.textContent !== was,
+    { timeout: 10_000 },
+    first,
+  );
+  expect(await violations(page)).toEqual([]);
+  await page.setViewport({ width: 1024, height: 768 });
+  expect(await crowded(page)).toEqual([]);
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.reload({ waitUntil: 'networkidle0' });
+  await page.waitForSelector('select[aria-label="what is wrong"]');
+  await page.select('select[aria-label="what is wrong"]', await page.$eval('select[aria-label="what is wrong"]', (s) => s.options[1]?.value ?? ''));
+  await page.waitForSelector('[data-testid="wrong"] strong');
+  expect(await said()).not.toBe(first);
 });

@@ -6,3 +6,4 @@ export { barChoice, type SharedBar, sharedBar } from './sharedBar';
 export { plan, planning } from './planning';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export type { Plan } from './types';
+export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';

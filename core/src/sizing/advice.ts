@@ -107,7 +107,7 @@ export function sizeAdvice(sizing: Sizing): Advice {
 
   const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
   const warm = Math.abs(last.celsius - 20) >= 3;
-  const odd = cannotBe(last.size, events, wanted);
+  const odd = cannotBe(last.size, events, wanted) ?? slipped(sizing, last.size, last.celsius);
   const base = { aim, cold };
   const as = chances(now, wanted);
   if (odd)
@@ -346,4 +346,26 @@ function cannotBe(size: number, events: readonly Event[], wanted: Limits): Reaso
   const gone = before === undefined ? wanted.nominal - size : before - size;
   if (gone > Math.max(6, 0.4 * likely)) return ask(say`${length(size, 0.001)} is far from the ${length(likely, 0.001)} expected`);
   return undefined;
+}
+
+/** What a thimble read a turn wrong is off by, mm: half a millimetre, a whole one, .025 and .1 of an inch. */
+const TURNS = [0.5, 1, 0.635, 2.54];
+/** So near to a whole turn, and so far from what was foretold, that a turn was missed. @source judgement */
+const NEAR_TURN = 0.03;
+
+/** A reading that is off what was foretold by just a turn of the thimble; typed again it is believed. */
+function slipped(sizing: Sizing, size: number, celsius: number): Reason | undefined {
+  const { events } = sizing;
+  const before = events.slice(0, -1);
+  if (!before.some((e) => e.kind === 'reading') || before.at(-1)?.kind === 'reading') return undefined;
+  const foretold = sizeNow(beliefOf({ ...sizing, events: before }));
+  const off = size - size * sizing.alpha * 1e-6 * (celsius - 20) - foretold.mean;
+  const turn = TURNS.find((t) => Math.abs(Math.abs(off) - t) < NEAR_TURN + 3 * foretold.deviation && t > 8 * foretold.deviation);
+  return turn === undefined
+    ? undefined
+    : {
+        rule: 'reading-cannot-be',
+        says: say`${length(size, 0.001)} is ${length(Math.abs(off), 0.01)} ${off > 0 ? 'over' : 'under'} what was foretold: was a turn of the thimble missed?`,
+        binds: [],
+      };
 }

@@ -117,6 +117,18 @@ describe('what to do next', () => {
     expect(because(advice)).toContain(sentence);
   });
 
+  it.each([
+    ['half a millimetre', 25.306 + 0.5],
+    ['a millimetre', 25.306 - 1],
+    ['.025 of an inch', 25.306 + 0.635],
+  ])('asks whether a turn of the thimble was missed: %s off what was foretold', (_, size) => {
+    const advice = ask([reading(25.626), cut(0.16), reading(Number(size.toFixed(3)))]);
+    expect(advice.next).toBe('ask');
+    expect(because(advice)).toMatch(/turn of the thimble missed|more than the/);
+    // typed again it is taken as it is
+    expect(ask([reading(25.626), cut(0.16), reading(24.306), reading(24.306)]).next).toBe('stop');
+  });
+
   it('takes a reading that was asked about when it is typed again', () => {
     expect(ask([reading(25.626), reading(26.2), reading(26.2)]).next).not.toBe('ask');
     expect(because(ask([reading(12.8)]))).toContain('type it again');

@@ -1,4 +1,5 @@
 import {
+  type Advice,
   type BenchState,
   leadingDigits,
   parseLength,
@@ -20,6 +21,7 @@ import { AdviceCard } from '../../slate';
 import { Back } from './Back';
 import { Pad } from './Pad';
 import { Settings } from './Settings';
+import { Wrong } from './Wrong';
 import type { JobView } from './view';
 
 interface AtStepProps {
@@ -96,8 +98,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         });
         return;
       }
-      if (limits && advice && (advice.next === 'measure' || advice.next === 'ask')) {
-        setRefused('Type the reading first.');
+      if (limits && advice && wantsReading(advice)) {
+        setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
         return;
       }
       if (limits && advice?.dial) {
@@ -183,6 +185,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             ))}
           </div>
         )}
+        <Wrong key={step.id} view={view} step={step} piece={piece} />
         <div className="d-flex gap-2 mt-3">
           <Back view={view} />
           <Button
@@ -213,7 +216,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setText('');
         }}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
-        label={nextLabel(limits !== undefined, typed, advice?.next)}
+        label={nextLabel(limits !== undefined, typed, advice)}
         onNext={next}
       />
     </main>
@@ -221,13 +224,16 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
 }
 
 /** What the one big key does now, in words. */
-function nextLabel(sizing: boolean, typed: boolean, advised: string | undefined): string {
-  if (!sizing) return 'Next';
+function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined): string {
+  if (!sizing || !advice) return 'Next';
   if (typed) return 'Next: keep the reading';
-  if (advised === 'cut' || advised === 'twoCuts') return 'Next: cut taken';
-  if (advised === 'measure' || advised === 'ask') return 'Next: type the reading';
-  return 'Next: done';
+  if (advice.dial) return 'Next: cut taken';
+  return wantsReading(advice) ? 'Next: type the reading' : 'Next: done';
 }
+
+/** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
+const wantsReading = (advice: Advice): boolean =>
+  advice.next === 'measure' || advice.next === 'ask' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
 
 const speedAndFeed = (step: Step, units: Units): string =>
   [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');

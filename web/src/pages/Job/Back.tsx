@@ -14,6 +14,7 @@ export function Back({ view }: { readonly view: JobView }) {
     done: 'step done',
     skipped: 'skipped step',
     scrapped: 'scrapping',
+    symptom: 'remedy',
   };
   return (
     <Button variant="outline-light" onClick={() => void add({ kind: 'withdrawn', entry: last.id, piece: last.piece, step: last.step })}>
