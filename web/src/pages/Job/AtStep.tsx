@@ -185,8 +185,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             ))}
           </div>
         )}
-        <Wrong key={step.id} view={view} step={step} piece={piece} />
-        <div className="d-flex gap-2 mt-3">
+        <div className="d-flex gap-2 mt-3 flex-wrap">
           <Back view={view} />
           <Button
             variant="outline-light"
@@ -198,6 +197,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               scrap piece {piece}
             </Button>
           )}
+          <Wrong key={step.id} view={view} step={step} piece={piece} />
         </div>
         {open.state === 'refused' && <div className="out">not stored</div>}
       </div>

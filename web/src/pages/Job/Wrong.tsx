@@ -23,10 +23,10 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
     if (helped) setSymptom(undefined);
   };
   return (
-    <div className="line" style={{ fontSize: 16 }} data-testid="wrong">
+    <>
       <select
         className="form-select"
-        style={{ width: 260 }}
+        style={{ width: 230 }}
         aria-label="what is wrong"
         value={symptom ?? ''}
         onChange={(e) => setSymptom(can.find((s) => s === e.target.value))}>
@@ -39,7 +39,7 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
       </select>
       {symptom !== undefined &&
         (next ? (
-          <div role="status" className="mt-1">
+          <div role="status" className="w-100" style={{ fontSize: 16 }} data-testid="wrong">
             {writeSentence(next.says, units)}: <strong>{writeSentence(next.does, units)}</strong>
             <div className="d-flex gap-2 mt-1">
               <Button variant="outline-light" onClick={() => say(true)}>
@@ -51,10 +51,10 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
             </div>
           </div>
         ) : (
-          <div role="status" className="quiet mt-1">
+          <div role="status" className="quiet w-100" style={{ fontSize: 16 }}>
             All that is usual was tried here: stop, and ask somebody who has stood at this machine longer.
           </div>
         ))}
-    </div>
+    </>
   );
 }
