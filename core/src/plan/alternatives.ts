@@ -8,6 +8,8 @@ import type { Plan } from './types';
 
 /** Another way of making the part, whole, with what it costs beside the one in hand. */
 export interface Alternative {
+  /** what it differs in first of all */
+  readonly kind: 'first' | 'carrying' | 'holding' | 'severing' | 'thread';
   readonly differs: Sentence;
   /** what is put into the job to take it; they replace choices of the same id */
   readonly choices: readonly Choice[];
@@ -33,14 +35,15 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
   const [taken] = now.routes;
   if (!taken || job.issue) return [];
   const before = toldIn(now.findings.filter((f) => !proved.has(f.code)));
-  return tries(job, shop, now, taken)
-    .flatMap(({ differs, choices }): Alternative[] => {
+  const ranked = tries(job, shop, now, taken)
+    .flatMap(({ kind, differs, choices }): Alternative[] => {
       const made = routed(withChoices(job, choices), shop);
       const [route] = made.routes;
       if (!route || same(route, taken)) return [];
       const after = toldIn(made.findings);
       return [
         {
+          kind,
           differs,
           choices,
           route,
@@ -52,8 +55,11 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
         },
       ];
     })
-    .toSorted((a, b) => a.costs.length - a.gains.length - (b.costs.length - b.gains.length) || a.more.value - b.more.value)
-    .slice(0, MOST);
+    .toSorted((a, b) => a.costs.length - a.gains.length - (b.costs.length - b.gains.length) || a.more.value - b.more.value);
+  // the best of each kind before a second of any, so that they differ in kind
+  const firsts = ranked.filter((a, i) => ranked.findIndex((b) => b.kind === a.kind) === i);
+  const chosen = new Set([...firsts, ...ranked.filter((a) => !firsts.includes(a))].slice(0, MOST));
+  return ranked.filter((a) => chosen.has(a));
 }
 
 /** What the proof of another way finds, once it is opened: contacts, metal left, and so on. */
@@ -90,6 +96,7 @@ function riskier(route: Route, now: Route): Alternative['risks'] {
 }
 
 interface Try {
+  readonly kind: Alternative['kind'];
   readonly differs: Sentence;
   readonly choices: readonly Choice[];
 }
@@ -106,10 +113,11 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
   const chosen = chosenIn(job);
   if (chosen.hold.size === 0) {
     const other = otherEnd(taken.first);
-    out.push({ differs: say`end ${letterOf(other)} first`, choices: shapeOf({ first: other, layout: taken.layout }) });
+    out.push({ kind: 'first', differs: say`end ${letterOf(other)} first`, choices: shapeOf({ first: other, layout: taken.layout }) });
     for (const layout of ['chuck', 'centres', 'plate'] as const)
       if (layout !== taken.layout)
         out.push({
+          kind: 'carrying',
           differs: { chuck: say`in chucks`, centres: say`between centres`, plate: say`on the faceplate` }[layout],
           choices: shapeOf({ first: taken.first, layout }),
         });
@@ -125,6 +133,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
         const name = holdingOf(shop, option.holding)?.name ?? option.holding;
         const with_ = option.support.map((s) => ({ centre: 'centre', steady: 'steady', followRest: 'follow rest' })[s.kind]);
         out.push({
+          kind: 'holding',
           differs: say`end ${setup.end === 'left' ? 'B' : 'A'} held in ${name}${with_.length > 0 ? ` with ${with_.join(' and ')}` : option.holding === setup.holding ? ' alone' : ''}`,
           choices: [
             ...shapeOf(taken),
@@ -138,6 +147,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
   if (verbs.has('part-off') || (verbs.has('saw-off') && chosen.method.get(severed) !== undefined)) {
     const method = verbs.has('part-off') ? 'saw' : 'part';
     out.push({
+      kind: 'severing',
       differs: method === 'saw' ? say`sawn off and faced` : say`parted off`,
       choices: [{ kind: 'method', id: `method-${severed}`, of: severed, method }],
     });
@@ -147,6 +157,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
     const row = step.does[0] ?? '';
     const method = step.verb === 'thread' ? 'die' : 'single-point';
     out.push({
+      kind: 'thread',
       differs: method === 'die' ? say`thread by die` : say`thread by single point`,
       choices: [{ kind: 'method', id: `method-${row}`, of: row, method }],
     });
