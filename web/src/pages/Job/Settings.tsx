@@ -8,7 +8,7 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
     <>
       {speed && (
         <div>
-          <div className="quiet">Set</div>
+          <div className="quiet mb-2">Set</div>
           <div className="row-big">
             <span className="huge">
               <FigureNumber figure={speed} units={units} />
