@@ -120,6 +120,8 @@ it('cuts a second job out of what the first leaves of its bar', async () => {
   const value = (await handle.jsonValue()) ?? '';
   await page.select('select[aria-label="Cut after"]', value);
   await sees(page, 'left of it');
+  // greyed while it is planned anew
+  await page.waitForFunction(() => document.querySelector('.older') === null, { polling: 100 });
   expect(await violations(page)).toEqual([]);
   expect((await jobNow(second)).choices).toMatchObject([{ kind: 'bar', after: value }]);
   await page.select('select[aria-label="Cut after"]', '');

@@ -3,7 +3,7 @@ import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import type { Region } from '../stock';
-import { addStep, byHand, reason } from './context';
+import { addStep, byHand, reason, type SetupDraft } from './context';
 import { draftOf, type Making, setupOf } from './draft';
 import { makeHole } from './bores';
 import { chamferInner } from './edges';
@@ -144,13 +144,7 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice, stock:
     ...shapeRows(making, draft, []),
     () => releaseCheck(ctx, draft),
   ]);
-  return setupOf(making, draft, held, {
-    grip: held.grip,
-    stickOut: held.stickOut,
-    gripped: [back, back + inward(end) * 1],
-    before: stock,
-    carried: 'plate',
-  });
+  return clamped(making, draft, held, back, stock);
 }
 
 /** The bored plate held by a bolt through its bore: its outside. */
@@ -185,11 +179,9 @@ export function rimSetup(making: Making, end: End, held: HoldingChoice, stock: R
     () => releaseCheck(ctx, draft),
     () => awaySteps(ctx, draft),
   ]);
-  return setupOf(making, draft, held, {
-    grip: held.grip,
-    stickOut: held.stickOut,
-    gripped: [back, back + inward(end) * 1],
-    before: stock,
-    carried: 'plate',
-  });
+  return clamped(making, draft, held, back, stock);
 }
+
+/** A setup on the plate: what it is held by is its back. */
+const clamped = (making: Making, draft: SetupDraft, held: HoldingChoice, back: number, before: Region): Setup =>
+  setupOf(making, draft, held, { grip: held.grip, stickOut: held.stickOut, gripped: [back, back + inward(draft.end) * 1], before, carried: 'plate' });

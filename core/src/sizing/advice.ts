@@ -1,8 +1,10 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { diameter, figure, type Figure, length, say, temperature } from '../quantity';
+import { beliefOf, LEAST, SET, type Sizing, UNEVEN } from './belief';
 import { aimFor } from './chance';
-import { type Belief, believed, comesOff, type Forecast, type Happened, type Priors, sizeAfter, sizeNow } from './estimate';
+import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
+import { oddReading } from './odd';
 
 export interface Advice {
   readonly next: 'cut' | 'twoCuts' | 'springCut' | 'wait' | 'measure' | 'changeGauge' | 'indexTip' | 'stop' | 'ask';
@@ -22,74 +24,8 @@ export interface Advice {
   readonly aim: Figure;
 }
 
-/** What happened at the machine, in order: mm and degrees C. */
-export type Event = { readonly kind: 'reading'; readonly size: number; readonly celsius: number } | { readonly kind: 'cut'; readonly dial: number };
-
-export interface Sizing {
-  readonly wanted: Limits;
-  readonly events: readonly Event[];
-  /** diameter taken by one unit of dial: 2 for a radius dial, 1 for a diameter dial */
-  readonly takes: number;
-  /** mm, one division of the dial */
-  readonly division: number;
-  /** millionths a degree */
-  readonly alpha: number;
-  /** of the gauge, one standard deviation each, mm: shared by all its readings, and of each reading */
-  readonly bias: number;
-  readonly repeat: number;
-  readonly gaugeProves: boolean;
-  readonly nose: number;
-  /** a keen edge: it takes what another would rub */
-  readonly keen?: boolean;
-  /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
-  readonly spring?: number;
-}
-
-/** Share of the nose radius below which an insert rubs. @source least-depth, common practice */
-const LEAST = 1 / 3;
 /** Most that one cut towards size takes, on radius, mm. @source common practice */
 const MOST = 1;
-/** How well a dial is set and followed, in divisions. @source common practice */
-const SET = 0.04;
-/** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
-const SPRING = 0.06;
-const FACTOR = 2;
-/** How unevenly an edge cuts, and draws back in a cut, one deviation, mm on diameter. @source judgement */
-const UNEVEN = 0.0008;
-const DRIFT = 0.0003;
-/** How truly a hand knows the temperature of work that is warm, and that is not, degrees C, one deviation. @source judgement */
-const WARM = 1.2;
-const COOL = 0.4;
-/** A first light pass takes about a finishing cut, or twice it, on diameter in nose radii. @source first-touch, common practice */
-const BEFORE = 0.8;
-
-function priorsOf(sizing: Sizing): Priors {
-  const before = BEFORE * sizing.nose;
-  return {
-    spring: sizing.spring ?? SPRING,
-    factor: FACTOR,
-    bias: sizing.bias,
-    repeat: Math.max(sizing.repeat, 1e-4),
-    setting: SET * sizing.division * sizing.takes,
-    uneven: UNEVEN,
-    drift: DRIFT,
-    least: LEAST * sizing.nose,
-    before: [before, 0.5 * before],
-  };
-}
-
-/** The readings brought to 20 C, each with what its temperature leaves in doubt, and the cuts on diameter. */
-function happened({ events, alpha, takes }: Sizing): readonly Happened[] {
-  return events.map((e): Happened => {
-    if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
-    const over = Math.abs(e.celsius - 20);
-    return { kind: 'read', size: e.size - e.size * alpha * 1e-6 * (e.celsius - 20), doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL) };
-  });
-}
-
-/** What is believed of a size after its readings and cuts. */
-export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), sizing.wanted.nominal, happened(sizing));
-
 /**
  * What to do next towards a size: all lengths mm on diameter. A dial reset to the last cold reading takes off what it says
  * within the doubt of gauge, dial and spring; two like cuts spring alike.
@@ -107,7 +43,7 @@ export function sizeAdvice(sizing: Sizing): Advice {
 
   const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
   const warm = Math.abs(last.celsius - 20) >= 3;
-  const odd = cannotBe(last.size, events, wanted) ?? slipped(sizing, last.size, last.celsius);
+  const odd = oddReading(sizing, last);
   const base = { aim, cold };
   const as = chances(now, wanted);
   if (odd)
@@ -331,41 +267,4 @@ function chances(of: Forecast, wanted: Limits): Pick<Advice, 'chanceIn' | 'chanc
   const past = of.below(wanted.min);
   const short = 1 - of.below(wanted.max);
   return { chancePast: past, chanceShort: short, chanceIn: Math.max(0, 1 - past - short) };
-}
-
-/** A reading that cannot be: wrong unit, a radius, or larger than before without a reason. */
-function cannotBe(size: number, events: readonly Event[], wanted: Limits): Reason | undefined {
-  const near = (value: number, share: number) => Math.abs(size - value) < share * value;
-  const readings = events.filter((e) => e.kind === 'reading');
-  const before = readings.at(-2)?.size;
-  const likely = before ?? wanted.nominal;
-  const ask = (says: Reason['says']): Reason => ({ rule: 'reading-cannot-be', says, binds: [] });
-  if (near(likely / 2, 0.03)) return ask(say`${length(size, 0.001)} is half of what is there: was a radius measured?`);
-  if (near(likely / 25.4, 0.05) || near(likely * 25.4, 0.05)) return ask(say`${length(size, 0.001)} looks like the other unit`);
-  if (before !== undefined && size > before + 0.3) return ask(say`${length(size, 0.001)} is more than the ${length(before, 0.001)} read before`);
-  const gone = before === undefined ? wanted.nominal - size : before - size;
-  if (gone > Math.max(6, 0.4 * likely)) return ask(say`${length(size, 0.001)} is far from the ${length(likely, 0.001)} expected`);
-  return undefined;
-}
-
-/** What a thimble read a turn wrong is off by, mm: half a millimetre, a whole one, .025 and .1 of an inch. */
-const TURNS = [0.5, 1, 0.635, 2.54];
-/** So near to a whole turn, and so far from what was foretold, that a turn was missed. @source judgement */
-const NEAR_TURN = 0.03;
-
-/** A reading that is off what was foretold by just a turn of the thimble; typed again it is believed. */
-function slipped(sizing: Sizing, size: number, celsius: number): Reason | undefined {
-  const { events } = sizing;
-  const before = events.slice(0, -1);
-  if (!before.some((e) => e.kind === 'reading') || before.at(-1)?.kind === 'reading') return undefined;
-  const foretold = sizeNow(beliefOf({ ...sizing, events: before }));
-  const off = size - size * sizing.alpha * 1e-6 * (celsius - 20) - foretold.mean;
-  const turn = TURNS.find((t) => Math.abs(Math.abs(off) - t) < NEAR_TURN + 3 * foretold.deviation && t > 8 * foretold.deviation);
-  return turn === undefined
-    ? undefined
-    : {
-        rule: 'reading-cannot-be',
-        says: say`${length(size, 0.001)} is ${length(Math.abs(off), 0.01)} ${off > 0 ? 'over' : 'under'} what was foretold: was a turn of the thimble missed?`,
-        binds: [],
-      };
 }

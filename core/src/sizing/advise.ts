@@ -3,7 +3,8 @@ import type { Limits } from '../drawing';
 import { isZero, parseLength } from '../quantity';
 import { gaugeFor, machineOf, mmOf, proves } from '../shop';
 import { materialOf } from '../standards';
-import { type Advice, type Event, sizeAdvice } from './advice';
+import { type Advice, sizeAdvice } from './advice';
+import type { Event } from './belief';
 
 /**
  * The dial question without a job: what to do next towards a size, from readings and cuts so far.

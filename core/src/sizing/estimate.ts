@@ -77,11 +77,32 @@ export function prior(priors: Priors, likely: number): Belief {
   return { priors, grid: levelled(grid) };
 }
 
-/** What is believed after all that happened, in order. */
+/** A reading further off what was foretold than this, in deviations: something happened that nobody wrote down. @source judgement */
+const BROKEN = 5;
+
+/**
+ * What is believed after all that happened, in order. A reading that nothing foretold (a slip of the dial, a wrong reading put right by the next) is not averaged with
+ * what was believed: from there it begins anew.
+ */
 export const believed = (priors: Priors, likely: number, events: readonly Happened[]): Belief =>
   events.reduce(
-    (belief, event) => (event.kind === 'read' ? afterReading(belief, event.size, event.doubt) : afterCut(belief, event.by)),
+    (belief, event) => {
+      if (event.kind === 'cut') return afterCut(belief, event.by);
+      const { mean, deviation } = reads(belief, event.doubt);
+      const from = Math.abs(event.size - mean) > BROKEN * deviation ? prior(priors, event.size) : belief;
+      return afterReading(from, event.size, event.doubt);
+    },
     prior(priors, likely),
+  );
+
+/** What a gauge is expected to show. */
+const reads = ({ priors, grid }: Belief, doubt: number): Forecast =>
+  mixtureOf(
+    grid.map((f) => ({
+      weight: f.weight,
+      mean: (f.mean[SIZE] ?? 0) + (f.mean[BIAS] ?? 0),
+      variance: entry(f.spread, SIZE, SIZE) + 2 * entry(f.spread, SIZE, BIAS) + entry(f.spread, BIAS, BIAS) + priors.repeat ** 2 + doubt ** 2,
+    })),
   );
 
 const levelled = (grid: readonly Filtered[]): readonly Filtered[] => {

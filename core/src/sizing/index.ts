@@ -1,4 +1,5 @@
-export { type Advice, type Event, beliefOf, sizeAdvice, type Sizing } from './advice';
+export { type Advice, sizeAdvice } from './advice';
+export { beliefOf, type Event, type Sizing } from './belief';
 export { advise, adviseWith, eventsOf } from './advise';
 export {
   afterCut,

@@ -129,6 +129,25 @@ describe('what to do next', () => {
     expect(ask([reading(25.626), cut(0.16), reading(24.306), reading(24.306)]).next).toBe('stop');
   });
 
+  it('a wrong reading put right by the next, without undo, leaves nothing behind: the last one stands', () => {
+    for (const wrong of [24.306, 25.806, 26.306]) {
+      // one that was too low makes the right one look too high: it is asked about once, and typed again
+      const right = wrong < 25 ? [reading(25.306), reading(25.306)] : [reading(25.306)];
+      const mended = ask([reading(25.626), cut(0.16), reading(wrong), ...right]);
+      // as careful as with the first reading of all: nothing of the wrong one is left
+      const clean = ask(right);
+      expect(mended.next).toBe(clean.next);
+      expect(mended.dial?.value).toBeCloseTo(clean.dial?.value ?? NaN, 9);
+      expect(Math.abs(mended.expects.value - clean.expects.value)).toBeLessThan(0.002);
+    }
+  });
+
+  it('a dial that slipped is not averaged away: what is read twice is what is there', () => {
+    const advice = ask([reading(25.626), cut(0.16), reading(25.5), reading(25.5)]);
+    expect(advice.cold?.value).toBeCloseTo(25.5, 9);
+    expect(advice.dial?.value).toBeCloseTo(ask([reading(25.5)]).dial?.value ?? NaN, 9);
+  });
+
   it('takes a reading that was asked about when it is typed again', () => {
     expect(ask([reading(25.626), reading(26.2), reading(26.2)]).next).not.toBe('ask');
     expect(because(ask([reading(12.8)]))).toContain('type it again');

@@ -1,0 +1,68 @@
+import type { Limits } from '../drawing';
+import { type Belief, believed, type Happened, type Priors } from './estimate';
+
+/** What happened at the machine, in order: mm and degrees C. */
+export type Event = { readonly kind: 'reading'; readonly size: number; readonly celsius: number } | { readonly kind: 'cut'; readonly dial: number };
+
+export interface Sizing {
+  readonly wanted: Limits;
+  readonly events: readonly Event[];
+  /** diameter taken by one unit of dial: 2 for a radius dial, 1 for a diameter dial */
+  readonly takes: number;
+  /** mm, one division of the dial */
+  readonly division: number;
+  /** millionths a degree */
+  readonly alpha: number;
+  /** of the gauge, one standard deviation each, mm: shared by all its readings, and of each reading */
+  readonly bias: number;
+  readonly repeat: number;
+  readonly gaugeProves: boolean;
+  readonly nose: number;
+  /** a keen edge: it takes what another would rub */
+  readonly keen?: boolean;
+  /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
+  readonly spring?: number;
+}
+
+/** Share of the nose radius below which an insert rubs. @source least-depth, common practice */
+export const LEAST = 1 / 3;
+/** How well a dial is set and followed, in divisions. @source common practice */
+export const SET = 0.04;
+/** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
+const SPRING = 0.06;
+const FACTOR = 2;
+/** How unevenly an edge cuts, and draws back in a cut, one deviation, mm on diameter. @source judgement */
+export const UNEVEN = 0.0008;
+const DRIFT = 0.0003;
+/** How truly a hand knows the temperature of work that is warm, and that is not, degrees C, one deviation. @source judgement */
+const WARM = 1.2;
+const COOL = 0.4;
+/** A first light pass takes about a finishing cut, or twice it, on diameter in nose radii. @source first-touch, common practice */
+const BEFORE = 0.8;
+
+function priorsOf(sizing: Sizing): Priors {
+  const before = BEFORE * sizing.nose;
+  return {
+    spring: sizing.spring ?? SPRING,
+    factor: FACTOR,
+    bias: sizing.bias,
+    repeat: Math.max(sizing.repeat, 1e-4),
+    setting: SET * sizing.division * sizing.takes,
+    uneven: UNEVEN,
+    drift: DRIFT,
+    least: LEAST * sizing.nose,
+    before: [before, 0.5 * before],
+  };
+}
+
+/** The readings brought to 20 C, each with what its temperature leaves in doubt, and the cuts on diameter. */
+function happened({ events, alpha, takes }: Sizing): readonly Happened[] {
+  return events.map((e): Happened => {
+    if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
+    const over = Math.abs(e.celsius - 20);
+    return { kind: 'read', size: e.size - e.size * alpha * 1e-6 * (e.celsius - 20), doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL) };
+  });
+}
+
+/** What is believed of a size after its readings and cuts. */
+export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), sizing.wanted.nominal, happened(sizing));
