@@ -1,6 +1,7 @@
 import type { Choice, Job, Shop } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
+import { rowOf } from '../route';
 import { holdingOf } from '../shop';
 import type { Plan } from './types';
 
@@ -82,6 +83,8 @@ export function wordsOf(choice: Choice, shop: Shop): string {
           : choice.of === 'left' || choice.of === 'right'
             ? ({ saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method)
             : `${choice.method} for row ${choice.of}`;
+    case 'in':
+      return `row ${rowOf(choice.step)} turned from end ${choice.setup.startsWith('left') ? 'B' : 'A'}`;
     case 'use':
       return `${item(choice.item)} at ${choice.step}`;
     case 'data':

@@ -1,6 +1,6 @@
 import type { Choice, Job, Shop } from '../document';
 import { costOf, type Route, type Setup, type Step, violations } from '../route';
-import { plan } from './index';
+import { routed } from './planning';
 import type { Plan } from './types';
 
 /*
@@ -35,37 +35,42 @@ export function enumerated(job: Job, shop: Shop): Cheapest | undefined {
   const known = new Map<string, { readonly cost: number; readonly setup: Setup }>();
   for (const first of ['right', 'left'] as const)
     for (const carrying of ['chuck', 'centres', 'plate'] as const) {
-      const shape: Choice[] = [
-        { kind: 'method', id: 'judge-first', of: 'first', method: first },
-        { kind: 'method', id: 'judge-carrying', of: 'carrying', method: carrying },
-      ];
-      const begun = plan({ ...job, choices: [...job.choices, ...shape] }, shop);
-      const [made] = begun.routes;
-      if (made?.layout !== carrying) continue;
-      for (const holds of product(made.setups.map((s) => holdsOf(begun, s.id)))) {
-        const whole = plan({ ...job, choices: [...job.choices, ...shape, ...holds] }, shop);
-        const [route] = whole.routes;
-        if (!route) continue;
-        const cheapest = route.setups.map((setup) => {
-          // a setup that was made in the same way before has the same cheapest order
-          const key = JSON.stringify([setup.id, setup.weighs.value, setup.steps.map((s) => [s.id, s.tool, s.figures['minutes']?.value])]);
-          const before = known.get(key);
-          if (before) return before;
-          let least: { readonly cost: number; readonly setup: Setup } | undefined;
-          for (const steps of ordersOf(setup.steps, pairsOf(setup, route, whole, job, shop))) {
-            looked++;
-            const now = { ...setup, steps };
-            const cost = costOf({ setups: [now] }, whole.part);
-            if (!least || cost < least.cost) least = { cost, setup: now };
+      for (const where of product(job.drawing.outside.map(({ id }) => insOf(id))))
+        for (const methods of product(methodsOf(job, shop))) {
+          const shape: Choice[] = [
+            { kind: 'method', id: 'judge-first', of: 'first', method: first },
+            { kind: 'method', id: 'judge-carrying', of: 'carrying', method: carrying },
+            ...where,
+            ...methods,
+          ];
+          const begun = routed({ ...job, choices: [...job.choices, ...shape] }, shop);
+          const [made] = begun.routes;
+          if (made?.layout !== carrying || begun.findings.some((f) => f.code === 'in-not-possible')) continue;
+          for (const holds of product(made.setups.map((s) => holdsOf(begun, s.id)))) {
+            const whole = routed({ ...job, choices: [...job.choices, ...shape, ...holds] }, shop);
+            const [route] = whole.routes;
+            if (!route) continue;
+            const cheapest = route.setups.map((setup) => {
+              // a setup that was made in the same way before has the same cheapest order
+              const key = JSON.stringify([setup.id, setup.weighs.value, setup.steps.map((s) => [s.id, s.tool, s.figures['minutes']?.value])]);
+              const before = known.get(key);
+              if (before) return before;
+              let least: { readonly cost: number; readonly setup: Setup } | undefined;
+              for (const steps of ordersOf(setup.steps, pairsOf(setup, route, whole, job, shop))) {
+                looked++;
+                const now = { ...setup, steps };
+                const cost = costOf({ setups: [now] }, whole.part);
+                if (!least || cost < least.cost) least = { cost, setup: now };
+              }
+              if (least) known.set(key, least);
+              return least;
+            });
+            if (cheapest.some((c) => c === undefined)) continue;
+            const setups = cheapest.flatMap((c) => (c ? [c.setup] : []));
+            const cost = costOf({ setups }, whole.part);
+            if (!best || cost < best.cost) best = { cost, route: { ...route, setups }, looked };
           }
-          if (least) known.set(key, least);
-          return least;
-        });
-        if (cheapest.some((c) => c === undefined)) continue;
-        const setups = cheapest.flatMap((c) => (c ? [c.setup] : []));
-        const cost = costOf({ setups }, whole.part);
-        if (!best || cost < best.cost) best = { cost, route: { ...route, setups }, looked };
-      }
+        }
     }
   return best && { ...best, looked };
 }
@@ -81,6 +86,22 @@ function pairsOf(setup: Setup, route: Route, { part }: Plan, job: Job, shop: Sho
     }),
   );
   return (i, j) => table[i]?.[j] ?? false;
+}
+
+/** A row turned in the setup of one end or of the other. */
+const insOf = (row: string): readonly Choice[] =>
+  (['right', 'left'] as const).map((end) => ({ kind: 'in', id: `judge-in-${row}`, step: `finish-turn@${row}`, setup: `${end}-1` }));
+
+/** Every method of each row, and of severing, that the shop leaves open. */
+function methodsOf(job: Job, shop: Shop): readonly (readonly Choice[])[] {
+  const ways = (of: string, methods: readonly string[]): readonly Choice[] =>
+    methods.map((method) => ({ kind: 'method', id: `judge-${of}`, of, method }));
+  return [
+    ...(shop.ways['severing'] === 'least' ? [ways('left', ['part', 'saw'])] : []),
+    ...(shop.ways['thread'] === 'least'
+      ? job.drawing.outside.filter((r) => r.size.text.startsWith('M')).map((r) => ways(r.id, ['single-point', 'die', 'begun']))
+      : []),
+  ];
 }
 
 /** Every way of holding of one setup that nothing forbids, as a choice. */

@@ -1,8 +1,8 @@
 import type { Holding } from '../document';
-import { isShaped } from '../drawing';
+import { type Feature, isShaped } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
-import { say, type Sentence } from '../quantity';
+import { length, say, type Sentence } from '../quantity';
 import {
   type BarSheet,
   barSheet,
@@ -25,6 +25,7 @@ import {
   heldTurned,
   inward,
   type LayoutName,
+  letterOf,
   type Making,
   onArbor,
   otherEnd,
@@ -41,6 +42,7 @@ import {
 } from '../route';
 import { holdingOf, mmOf } from '../shop';
 import { rectangle, type Region, sameRegion } from '../stock';
+import { variantsOf, wheresOf } from './variants';
 
 /** One setup of a layout: the ways of holding it, best first, and how its steps are made. */
 export interface Stage {
@@ -60,6 +62,8 @@ export interface Layout {
   readonly sheetOf: (holding: string) => BarSheet;
   readonly making: Omit<Making, 'ctx' | 'ids' | 'sheet'>;
   readonly blank: (sheet: BarSheet) => Region;
+  /** with the methods that this layout takes */
+  readonly ctx: Context;
 }
 
 export interface Layouts {
@@ -77,14 +81,20 @@ export function layoutsOf(ctx: Context): Layouts {
   const ends: readonly End[] =
     askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
   const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
-  const other = (first: End, name: LayoutName): readonly Layout[] => {
-    const made = name === 'centres' ? betweenCentres(ctx, first) : onPlate(ctx, first);
-    return 'stages' in made ? [made] : [];
-  };
-  const all = ends.flatMap((first) => [chucked(ctx, first), ...(started ? [] : [...other(first, 'centres'), ...other(first, 'plate')])]);
+  const { variants, findings } = variantsOf(ctx);
+  // the usual ones first: what they cost soon rules the others out
+  const all = [
+    ...variants.flatMap((own) =>
+      ends.flatMap((first) => [
+        ...chucked(own, first),
+        ...(started ? [] : [betweenCentres(own, first), onPlate(own, first)].filter((made) => 'stages' in made)),
+      ]),
+    ),
+    ...variants.flatMap((own) => ends.flatMap((first) => chucked(own, first, 'later'))),
+  ];
   const like = all.filter((l) => l.name === asked);
-  if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings: [] };
-  return { layouts: all, findings: [cannotBeHad(ctx, ends[0] ?? 'right', asked)] };
+  if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
+  return { layouts: all, findings: [...findings, cannotBeHad(ctx, ends[0] ?? 'right', asked)] };
 }
 
 function cannotBeHad(ctx: Context, first: End, asked: string): Finding {
@@ -106,7 +116,10 @@ interface Not {
   readonly why: Sentence;
 }
 
-function chucked(ctx: Context, first: End): Layout {
+/** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
+function chucked(ctx: Context, first: End, widest: 'soon' | 'later' = 'soon'): readonly Layout[] {
+  const where = wheresOf(ctx, first)[widest];
+  if (!where) return [];
   const { part, bar, shop, started, chosen, job, machine } = ctx;
   const across = mmOf(bar.across);
   const severing = severingOf(ctx, across / 2);
@@ -124,33 +137,42 @@ function chucked(ctx: Context, first: End): Layout {
   const weighed = weighHoldings(firstHeld, shop);
   const findings: Finding[] = [];
   const taken = takeHolding(weighed, typed);
-  const plain = reachOf(part.features, first);
+  const plain = reachOf(part.features, first, where);
   // of a piece already started the grip decides which rows lie in the jaws
   const reach = started ? reachBesideJaws(plain, part, started, sheetOf(taken?.holding ?? ''), findings) : plain;
   const gripping = grippingOf(part, reach, first);
+  const soonest = reachOf(part.features, first);
+  const later = started ? [] : part.features.filter((f) => soonest[f.id] === first && plain[f.id] === far);
+  if (widest === 'later' && !(gripping.sound && reach[gripping.row] === first)) return [];
   const turned = weighHoldings(heldTurned(ctx, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
-  return {
-    name: 'chuck',
-    first,
-    reach,
-    sheetOf,
-    making: { severing, reach, first },
-    blank: (sheet) => started?.region ?? sawn(ctx, first, sheet),
-    stages: [
-      {
-        id: `${first}-1`,
-        options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
-        findings: () => findings,
-        make: firstSetup,
-      },
-      {
-        id: `${far}-1`,
-        options: turned,
-        findings: ({ holding }) => (gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping)]),
-        make: (making, held, stock) => secondSetup(making, held, gripping, stock),
-      },
-    ],
-  };
+  return [
+    {
+      ctx,
+      name: 'chuck',
+      first,
+      reach,
+      sheetOf,
+      making: { severing, reach, first },
+      blank: (sheet) => started?.region ?? sawn(ctx, first, sheet),
+      stages: [
+        {
+          id: `${first}-1`,
+          options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
+          findings: () => findings,
+          make: firstSetup,
+        },
+        {
+          id: `${far}-1`,
+          options: turned,
+          findings: ({ holding }) => [
+            ...(gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping)]),
+            ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
+          ],
+          make: (making, held, stock) => secondSetup(making, held, gripping, stock),
+        },
+      ],
+    },
+  ];
 }
 
 /** The bar as it is cut off: from its free face inwards. */
@@ -158,6 +180,16 @@ const sawn = (ctx: Context, first: End, sheet: BarSheet): Region => {
   const face = faceOf(ctx.part, first) - inward(first) * sheet.off[first];
   return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(ctx.bar.across) / 2));
 };
+
+/** What could have been turned in the first chucking, and is true to it only as the second holding is. */
+const turnedApart = (row: Feature, end: End, holding: Holding | undefined): Finding => ({
+  code: 'one-chucking',
+  about: `${row.id}.diameter`,
+  severity: 'caution',
+  says: say`turned from end ${letterOf(end)}, it is true to the rest within ${length(mmOf(holding?.trueWithin), 0.001)} TIR at the best`,
+  why: say`in the first chucking it would be true to what is turned there; what is gripped for it is then a finished surface`,
+  mends: [],
+});
 
 const onlyShaped = ({ part }: Context, end: End, gripping: Gripping): Finding => ({
   code: 'grip-last',
@@ -204,6 +236,7 @@ function betweenCentres(ctx: Context, first: End): Layout | Not {
     make: (making, held, stock) => betweenSetup(making, end, held, stock),
   });
   return {
+    ctx,
     name: 'centres',
     first,
     reach,
@@ -236,6 +269,7 @@ function onPlate(ctx: Context, first: End): Layout | Not {
     make,
   });
   return {
+    ctx,
     name: 'plate',
     first,
     reach,

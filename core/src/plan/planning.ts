@@ -3,7 +3,7 @@ import { readDrawing } from '../drawing';
 import type { Finding } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { say, type Sentence } from '../quantity';
-import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, type ToGet, way, withLengths } from '../route';
+import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, rowOf, type ToGet, way, withLengths } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
 import { regionOf, sameRegion } from '../stock';
@@ -16,6 +16,7 @@ import { proof } from './proof';
 import { runoutsOf } from './runouts';
 import { wornTips } from './wornTips';
 import { scheduleOf, totalsOf } from './schedule';
+import { elsewhere } from './variants';
 import { type Found, search } from './search';
 import { shopChecks } from './shopChecks';
 import type { Plan } from './types';
@@ -97,7 +98,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   const route = routeOf(context, found, { id: bar.id, cut: sheet.cut, from });
   findings.push(...lengthChecks(route, part));
   findings.push(...wornTips(asIssued, route, kit));
-  findings.push(...orphans(asIssued, route, kit));
+  findings.push(...orphans(asIssued, route, kit), ...elsewhere(context, route));
   const toGet: readonly ToGet[] = [
     ...(toOrder
       ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
@@ -290,6 +291,7 @@ function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
     if (c.kind === 'bar') return there(c.bar);
     if (c.kind === 'hold') return setups.has(c.setup) ? there(c.holding) : `setup ${c.setup}`;
     if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
+    if (c.kind === 'in') return rows.has(rowOf(c.step)) ? undefined : c.step;
     if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
     if (c.kind === 'method') return rows.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
     if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));

@@ -25,6 +25,24 @@ it('costs what the cheapest of all routes costs, and knows that it does', () => 
   expect(looked).toBeGreaterThan(500);
 });
 
+it('costs what the cheapest costs where the shop leaves threads, tapers and severing to be weighed', () => {
+  const free = { ...shop, ways: { ...shop.ways, thread: 'least', severing: 'least', taper: 'least' } };
+  const taken = new Set<string>();
+  fc.assert(
+    fc.property(smallPart, (of) => {
+      const job = smallJob(of);
+      const made = plan(job, free);
+      const judged = enumerated(job, free);
+      if (!judged) return;
+      expect(made.routes[0]?.cost.total.value).toBeCloseTo(judged.cost, 9);
+      expect(made.gap).toBeLessThan(1e-9);
+      for (const setup of made.routes[0]?.setups ?? []) for (const step of setup.steps) taken.add(step.verb);
+    }),
+    { numRuns: 12, seed: 21 },
+  );
+  expect([...taken]).toEqual(expect.arrayContaining(['part-off']));
+});
+
 it('the order in which a shop lists its holdings, and a drawing its details, changes no cost', () => {
   const whole = midShop();
   fc.assert(

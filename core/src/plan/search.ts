@@ -42,10 +42,10 @@ export function search(ctx: Context, layouts: readonly Layout[]): Found | undefi
   let best: Found | undefined;
   let left = Infinity;
   for (const layout of layouts) {
-    const own: Context = { ...ctx, orders: new Map() };
+    const own: Context = { ...ctx, chosen: layout.ctx.chosen, orders: new Map() };
     // with nothing to choose between there is nothing to bound
     const free = layouts.length > 1 || layout.stages.some((s) => openFor(ctx, s).length > 1);
-    const floors = free ? floorsOf(own, layout) : layout.stages.map(() => 0);
+    const floors = free ? floorsOf(own, layout, best?.cost ?? Infinity) : layout.stages.map(() => 0);
     const least = floors.reduce((sum, f) => sum + f, 0);
     if (best && least >= best.cost - EPS) {
       left = Math.min(left, least);
@@ -110,21 +110,27 @@ const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
 /** What a holding weighs whatever is done in it, minutes. */
 const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, cautions: 0, stops: 0, against: 0 }).value;
 
-/** Below what each setup can cost: made in a holding that is stiff and grips anything, with the least weight that any has. */
-function floorsOf(ctx: Context, layout: Layout): readonly number[] {
+/**
+ * Below what each setup can cost: made in a holding that is stiff and grips anything, with the least weight that any has. Once the sum passes what is known to be
+ * had, the setups that follow count with their weight alone.
+ */
+function floorsOf(ctx: Context, layout: Layout, enough: number): readonly number[] {
   let begins: Begins | undefined;
-  return layout.stages.map((stage) => {
-    const open = openFor(ctx, stage);
-    const [any] = open;
+  const least = layout.stages.map((stage) => Math.min(...openFor(ctx, stage).map(weight)));
+  let sum = least.reduce((all, w) => all + w, 0);
+  return layout.stages.map((stage, i) => {
+    const [any] = openFor(ctx, stage);
+    const own = least[i] ?? Infinity;
     if (!any) return Infinity;
-    const least = Math.min(...open.map(weight));
+    if (sum >= enough - EPS) return own;
     const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
     const from = begins ?? beginsOf(layout, any);
     const made = makeSetup(ctx, layout, stage, ideal, { ...from, wear: new Map() }, any.holding);
     begins = { stock: made.setup.steps.at(-1)?.after ?? made.setup.before, wear: new Map(), ids: made.ids };
     // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
-    const waits = made.setup.steps.reduce((sum, s) => sum + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
-    return made.cost - waits + least;
+    const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
+    sum += made.cost - waits;
+    return made.cost - waits + own;
   });
 }
 

@@ -7,6 +7,8 @@ type Of<K extends Choice['kind']> = Extract<Choice, { kind: K }>;
 export interface Chosen {
   readonly hold: ReadonlyMap<string, Of<'hold'>>;
   readonly method: ReadonlyMap<string, Of<'method'>>;
+  /** by row: the setup it is turned in */
+  readonly in: ReadonlyMap<string, Of<'in'>>;
   /** by step: items in the order chosen */
   readonly use: ReadonlyMap<string, readonly string[]>;
   readonly data: ReadonlyMap<string, Of<'data'>>;
@@ -19,6 +21,7 @@ export interface Chosen {
 export function chosenIn(job: Job): Chosen {
   const hold = new Map<string, Of<'hold'>>();
   const method = new Map<string, Of<'method'>>();
+  const where = new Map<string, Of<'in'>>();
   const use = new Map<string, string[]>();
   const data = new Map<string, Of<'data'>>();
   const ways = new Map<string, string>();
@@ -27,14 +30,18 @@ export function chosenIn(job: Job): Chosen {
   for (const choice of job.choices) {
     if (choice.kind === 'hold') hold.set(choice.setup, choice);
     else if (choice.kind === 'method') method.set(choice.of, choice);
+    else if (choice.kind === 'in') where.set(rowOf(choice.step), choice);
     else if (choice.kind === 'use') use.set(choice.step, [choice.item, ...(use.get(choice.step) ?? [])]);
     else if (choice.kind === 'data') data.set(choice.step, choice);
     else if (choice.kind === 'way') ways.set(choice.way, choice.value);
     else if (choice.kind === 'ownStep') ownSteps.push(choice);
     else if (choice.kind === 'order') choice.steps.slice(1).forEach((step, i) => order.push([choice.steps[i] ?? '', step]));
   }
-  return { hold, method, use, data, ways, ownSteps, order };
+  return { hold, method, in: where, use, data, ways, ownSteps, order };
 }
+
+/** The row that a step is about: of `finish-turn@s2.diameter:left-1` it is s2. */
+export const rowOf = (step: string): string => (step.split('@')[1] ?? '').split(/[.:]/)[0] ?? '';
 
 /** A computed figure, unless a person chose another value: a choice equal to what is computed leaves its formula standing. */
 export function orChosen(computed: Figure, chosen: number | undefined): Figure {

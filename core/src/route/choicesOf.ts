@@ -1,7 +1,7 @@
 import type { Choice, Job } from '../document';
 import { STARTED } from '../holding';
 import { writeExact } from '../quantity';
-import { choiceId, chosenIn } from './choices';
+import { choiceId, chosenIn, rowOf } from './choices';
 import type { Route, Step } from './types';
 
 const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as const });
@@ -28,7 +28,10 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       ...(setup === route.setups[0] && route.layout === 'chuck' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
       support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
-    for (const step of setup.steps) made.push(...choicesOfStep(step, String(++n), methods));
+    for (const step of setup.steps) {
+      made.push(...choicesOfStep(step, String(++n), methods));
+      if (step.verb === 'finish-turn') made.push({ kind: 'in', id: `in-${String(n)}`, step: step.id, setup: setup.id });
+    }
   }
   return [...made, ...own];
 }
@@ -65,6 +68,7 @@ export const choicesAbout = (step: Step, job: Job): readonly Choice[] =>
   job.choices.filter(
     (c) =>
       ((c.kind === 'use' || c.kind === 'data') && c.step === step.id) ||
+      (c.kind === 'in' && step.verb === 'finish-turn' && rowOf(c.step) === rowOf(step.id)) ||
       (c.kind === 'method' && methodOf(step) !== undefined && c.of === step.does[0]),
   );
 

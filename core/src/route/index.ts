@@ -1,5 +1,5 @@
 export { type BarSheet, barSheet, carriedSheet } from './barSheet';
-export { choiceId, chosenIn } from './choices';
+export { choiceId, chosenIn, rowOf } from './choices';
 export { choicesAbout, choicesOf, pinOf } from './choicesOf';
 export { type Context, type ToGet, way } from './context';
 export { heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor, toKeep } from './held';
@@ -10,7 +10,7 @@ export type { Making } from './draft';
 export { type End, faceOf, inward, letterOf, otherEnd } from './ends';
 export { firstSetup, secondSetup } from './setups';
 export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TOOL_CHANGE } from './order';
-export { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './reach';
+export { besideDog, type Gripping, grippingOf, type Reach, reachedByBoth, reachOf } from './reach';
 export { type Severing, severingOf } from './sever';
 export { gripDiameter, reachBesideJaws, startedSheet } from './started';
 export { toolForThread } from './threadTools';

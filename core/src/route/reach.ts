@@ -3,8 +3,11 @@ import { type End, faceOf, innerOf, inward, mouthOf, otherEnd } from './ends';
 
 export type Reach = Readonly<Record<string, 'right' | 'left' | 'neck'>>;
 
-/** Which rows each end can reach: a row is reached when nothing nearer to that end is larger. What both reach is turned at the end that goes first. */
-export function reachOf(features: readonly Feature[], first: End): Reach {
+/**
+ * Which rows each end can reach: a row is reached when nothing nearer to that end is larger. What both reach is turned at the end that goes first, unless it is asked
+ * for at the other.
+ */
+export function reachOf(features: readonly Feature[], first: End, asked: ReadonlyMap<string, End> = new Map()): Reach {
   const rows = features.filter((f) => f.side === 'outside');
   const size = (f: Feature) => widestOf(f).nominal;
   const far = otherEnd(first);
@@ -15,9 +18,16 @@ export function reachOf(features: readonly Feature[], first: End): Reach {
     // a thread at the other end is begun from its own end, where there is something plain to hold it by
     const before = towards(first);
     const ownEnd = row.form === 'thread' && before.length > 0 && towards(far).length === 0 && before.some((o) => o.form === 'cylinder');
-    reach[row.id] = visible(first) && !ownEnd ? first : visible(far) ? far : 'neck';
+    const later = asked.get(row.id) === far && visible(far);
+    reach[row.id] = visible(first) && !ownEnd && !later ? first : visible(far) ? far : 'neck';
   });
   return reach;
+}
+
+/** The rows that either end can reach: the widest of the outside. */
+export function reachedByBoth(features: readonly Feature[]): readonly string[] {
+  const [right, left] = [reachOf(features, 'right'), reachOf(features, 'left')];
+  return features.filter((f) => right[f.id] === 'right' && left[f.id] === 'left').map((f) => f.id);
 }
 
 /** Between centres a row that the dog sits on is turned once the work is end for end; undefined where a larger row hides it there. */

@@ -3,7 +3,7 @@ import type { Reason } from '../finding';
 import { angle, diameter, length, say, type Sentence } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { compoundTravel, setOver } from '../standards';
-import { type Context, reason, type SetupDraft } from './context';
+import { type Context, reason, type SetupDraft, way } from './context';
 
 export type TaperMethod = 'compound' | 'set-over' | 'form';
 
@@ -44,7 +44,8 @@ export function taperWay(ctx: Context, setup: SetupDraft, row: Feature): TaperWa
     form: long > PLUNGED ? say`${length(long)} is too wide to plunge: over ${length(PLUNGED)} a form tool chatters` : undefined,
   };
   const asked = ctx.chosen.method.get(row.id)?.method as TaperMethod | undefined;
-  const usual: TaperMethod = travel > compound && cannot['set-over'] === undefined ? 'set-over' : 'compound';
+  const setsOver = travel > compound || way(ctx, 'taper') === 'set-over';
+  const usual: TaperMethod = setsOver && cannot['set-over'] === undefined ? 'set-over' : 'compound';
   const wanted = asked === 'compound' || asked === 'set-over' || asked === 'form' ? asked : undefined;
   const method = wanted !== undefined && cannot[wanted] === undefined ? wanted : usual;
   const refused = wanted === undefined ? undefined : cannot[wanted];

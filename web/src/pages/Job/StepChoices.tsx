@@ -1,4 +1,4 @@
-import { type Choice, choicesAbout, choiceId, type Edit, pinOf, type Step, ways, writeSentence } from '@obra/core';
+import { type Choice, choicesAbout, choiceId, type Edit, pinOf, reachedByBoth, rowOf, type Step, ways, writeSentence } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
 
@@ -21,7 +21,13 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const row = step.does[0] ?? '';
   // why this way and not the other: the reasons of both sides
   const asked =
-    step.verb === 'thread' || step.verb === 'die' ? 'thread' : step.verb === 'part-off' || step.verb === 'saw-off' ? 'severing' : undefined;
+    step.verb === 'thread' || step.verb === 'die'
+      ? 'thread'
+      : step.verb === 'part-off' || step.verb === 'saw-off'
+        ? 'severing'
+        : step.verb === 'taper'
+          ? 'taper'
+          : undefined;
   const said = ways
     .find((w) => w.key === asked)
     ?.choices.map((c) => `${c.words}: ${writeSentence(c.because, view.units)}`)
@@ -36,6 +42,14 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const takeMethod = (method: string) => {
     const own = job.choices.find((c) => c.kind === 'method' && c.of === row);
     open.edit([put({ kind: 'method', id: own?.id ?? choiceId('method', row), of: row, method })]);
+  };
+  // the widest rows can be turned from either end
+  const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((x) => x.id === step.id));
+  const rowId = rowOf(step.id);
+  const ends = step.verb === 'finish-turn' && reachedByBoth(view.part.features).includes(rowId) ? (setup?.end ?? undefined) : undefined;
+  const takeEnd = (end: string) => {
+    const own = job.choices.find((c) => c.kind === 'in' && rowOf(c.step) === rowId);
+    open.edit([put({ kind: 'in', id: own?.id ?? choiceId('in', rowId), step: `finish-turn@${rowId}`, setup: `${end}-1` })]);
   };
   return (
     <div className="d-flex gap-2 align-items-center flex-wrap">
@@ -61,6 +75,12 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
               {m.words}
             </option>
           ))}
+        </Form.Select>
+      )}
+      {ends && (
+        <Form.Select size="sm" style={{ width: 170 }} aria-label="Turned from" value={ends} onChange={(e) => takeEnd(e.target.value)}>
+          <option value="right">turned from end A</option>
+          <option value="left">turned from end B</option>
         </Form.Select>
       )}
       {said && (

@@ -1,0 +1,99 @@
+import type { Choice } from '../document';
+import type { Finding } from '../finding';
+import { say } from '../quantity';
+import { type Context, type End, letterOf, otherEnd, reachedByBoth, type Route, rowOf, severingOf, toolForThread, way } from '../route';
+import { mmOf } from '../shop';
+import { threadOf } from '../drawing';
+
+/** What the shop leaves to the planner: how threads, tapers and severing are done, where its way is whichever costs least. */
+interface Open {
+  readonly of: string;
+  readonly methods: readonly string[];
+}
+
+/** Most combinations of methods that are weighed whole. */
+const MOST = 24;
+
+/** The context once for every combination of the methods that are left open. */
+export function variantsOf(ctx: Context): { readonly variants: readonly Context[]; readonly findings: readonly Finding[] } {
+  const open = openIn(ctx);
+  const all = open.reduce((n, o) => n * o.methods.length, 1);
+  let kept = open;
+  while (kept.reduce((n, o) => n * o.methods.length, 1) > MOST) kept = kept.slice(0, -1);
+  const combined = kept.reduce<readonly (readonly Choice[])[]>(
+    (so, { of, methods }) => so.flatMap((before) => methods.map((method) => [...before, methodOf(of, method)])),
+    [[]],
+  );
+  return {
+    variants: combined.map((choices) => withMethods(ctx, choices)),
+    findings:
+      kept.length === open.length
+        ? []
+        : [
+            {
+              code: 'search-cut',
+              about: 'route',
+              severity: 'note',
+              says: say`of ${all} ways to thread, taper and sever it, ${combined.length} were weighed`,
+              why: say`the rest of its rows follow the first of the ways of working: choose a method there by hand`,
+              mends: [],
+            },
+          ],
+  };
+}
+
+function openIn(ctx: Context): readonly Open[] {
+  const { chosen, part, bar, shop } = ctx;
+  const free = (of: string) => !chosen.method.has(of);
+  const rows = part.features.filter((f) => f.side === 'outside' && free(f.id));
+  const threads =
+    way(ctx, 'thread') !== 'least' ? [] : rows.filter((f) => f.form === 'thread' && toolForThread(shop, 'die', threadOf(f)) !== undefined);
+  const tapers = way(ctx, 'taper') !== 'least' ? [] : rows.filter((f) => f.form === 'taper');
+  const severs = way(ctx, 'severing') === 'least' && free('left') && free('right') && !ctx.started;
+  const parts = severs && !severingOf(withMethods(ctx, [methodOf('left', 'part')]), mmOf(bar.across) / 2).tooDeep;
+  return [
+    ...(parts ? [{ of: 'left', methods: ['part', 'saw'] }] : []),
+    ...threads.map((f) => ({ of: f.id, methods: ['single-point', 'die', 'begun'] })),
+    ...tapers.map((f) => ({ of: f.id, methods: ['compound', 'set-over', 'form'] })),
+  ];
+}
+
+const methodOf = (of: string, method: string): Choice => ({ kind: 'method', id: 'least', of, method });
+
+function withMethods(ctx: Context, choices: readonly Choice[]): Context {
+  if (choices.length === 0) return ctx;
+  const method = new Map(ctx.chosen.method);
+  for (const c of choices) if (c.kind === 'method') method.set(c.of, c);
+  return { ...ctx, chosen: { ...ctx.chosen, method } };
+}
+
+/** Where the rows that either end can reach are turned: soon, at the end that goes first, or all of them later; a person's choice leaves only that. */
+export function wheresOf(
+  ctx: Context,
+  first: End,
+): { readonly soon: ReadonlyMap<string, End>; readonly later: ReadonlyMap<string, End> | undefined } {
+  const soon = new Map([...ctx.chosen.in].map(([row, c]) => [row, c.setup.startsWith('left') ? ('left' as const) : ('right' as const)]));
+  const held = ctx.chosen.hold.size > 0 || ctx.started !== undefined;
+  const open = held ? [] : reachedByBoth(ctx.part.features).filter((row) => !soon.has(row));
+  return { soon, later: open.length === 0 ? undefined : new Map([...soon, ...open.map((row) => [row, otherEnd(first)] as const)]) };
+}
+
+/** Rows that were asked for at an end that does not reach them. */
+export function elsewhere({ chosen, part }: Context, route: Route): readonly Finding[] {
+  const endOf = new Map(route.setups.flatMap((s) => s.steps.map((step) => [rowOf(step.id), s.end ?? undefined] as const)));
+  return [...chosen.in].flatMap(([row, choice]): Finding[] => {
+    const asked: End = choice.setup.startsWith('left') ? 'left' : 'right';
+    const is = endOf.get(row);
+    if (is === undefined || is === asked || !part.features.some((f) => f.id === row)) return [];
+    return [
+      {
+        code: 'in-not-possible',
+        about: `${row}.diameter`,
+        severity: 'caution',
+        says: say`it was to be turned from end ${letterOf(asked)}, and is turned from end ${letterOf(is)}`,
+        why: say`a larger row hides it from there, or nothing plain would be left to hold it by`,
+        mends: [{ says: say`let the planner choose`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
+      },
+    ];
+  });
+}
