@@ -69,6 +69,34 @@ it('a shaft between centres is faced and centred twice, then turned end for end;
   await saved(page);
 });
 
+it('the widest row of a shaft is turned from its other end when asked to, told what that costs, and let go again', async () => {
+  await goTo(page, demoUrl(), '/jobs/rudder-shaft/route?at=finish-turn@s3', 'Finish-turn');
+  const inSetup = () =>
+    page.$$eval('[data-step]', (rows) => {
+      const ids = rows.map((r) => r.getAttribute('data-step') ?? '');
+      return ids.indexOf('finish-turn@s3') > ids.findIndex((id) => id.startsWith('turn-round')) ? 'second' : 'first';
+    });
+  expect(await inSetup()).toBe('first');
+  await page.select('select[aria-label="Turned from"]', 'left');
+  await page.waitForFunction(
+    () => {
+      const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
+      return ids.indexOf('finish-turn@s3') > ids.findIndex((id) => id.startsWith('turn-round'));
+    },
+    { timeout: 20_000 },
+  );
+  await soundAt();
+  await press(page, 'let it go: pinned');
+  await page.waitForFunction(
+    () => {
+      const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
+      return ids.indexOf('finish-turn@s3') < ids.findIndex((id) => id.startsWith('turn-round'));
+    },
+    { timeout: 20_000 },
+  );
+  await saved(page);
+});
+
 it('another tool does a step, and is let go again; a step is pinned as it is', async () => {
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route?at=rough-turn@s2', 'Rough-turn');
   await page.waitForSelector('select[aria-label="Tool for this step"]');

@@ -1,9 +1,9 @@
 /* What tool and holder would touch. Sizes of holders and centres are usual ones; the rules are common practice. */
 import { blankJob, type Choice, type Job, type Section, type Shop } from '../document';
 import { writeSentence } from '../quantity';
-import { midShop } from '../shop';
+import { midShop, mmOf } from '../shop';
 import type { Route } from '../route';
-import { boundsOf, combine, rectangle } from '../stock';
+import { area, boundsOf, combine, rectangle, regionOf } from '../stock';
 import { plan } from './index';
 import { proof } from './proof';
 
@@ -103,5 +103,31 @@ describe('what is left at the end', () => {
   it('a finished corner is kept by a blade and by a finishing cut, for the tool that forms it', () => {
     const neck = jobOf([row('a', '30', '12'), { ...row('b', '20', '14'), near: mm('R1'), far: mm('R1') }, row('c', '30', '12')]);
     expect(named(neck).filter((f) => /^(gouged|metal-left|cuts-air)/.test(f))).toEqual([]);
+  });
+
+  it('a nose leaves its radius in a square corner, outside and in a bore, and the step says how much', () => {
+    const stepped = jobOf([row('a', '16', '30'), row('b', '30', '20')], [], [{ ...row('h', '12 H8', '20'), far: mm('flat') }]);
+    const made = plan(stepped, shop);
+    const [route] = made.routes;
+    const last = route?.setups.at(-1)?.steps.at(-1)?.after ?? [];
+    const left = combine('difference', last, regionOf(made.part.contour));
+    const nose = mmOf(shop.tools.find((t) => t.id === route?.setups.flatMap((s) => s.steps).find((x) => x.id === 'finish-turn@a')?.tool)?.nose);
+    const near = (z0: number, z1: number, r0: number, r1: number) => area(combine('intersection', left, rectangle(z0, z1, r0, r1)));
+    expect(nose).toBeGreaterThan(0);
+    expect(near(-30.01, -28, 7.99, 10)).toBeCloseTo(nose ** 2 * (1 - 2 * Math.sin(Math.PI / 8)), 2);
+    expect(near(-20.1, -18, 5, 6.1)).toBeGreaterThan(0);
+    const why = route?.setups
+      .flatMap((s) => s.steps)
+      .find((x) => x.id === 'finish-turn@a')
+      ?.because.find((r) => r.rule === 'corner');
+    expect(why && writeSentence(why.says, 'mm')).toBe(
+      `its nose leaves ${String(nose)} mm in the corner: what seats there wants a chamfer, or an undercut`,
+    );
+    const relieved = jobOf([{ ...row('a', '16', '30'), far: mm('R1') }, row('b', '30', '20')]);
+    expect(
+      plan(relieved, shop)
+        .routes[0]?.setups.flatMap((s) => s.steps)
+        .some((x) => x.because.some((r) => r.rule === 'corner')),
+    ).toBe(false);
   });
 });

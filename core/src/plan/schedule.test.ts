@@ -81,3 +81,23 @@ it('each setup on all pieces, or each piece right through, as this shop does; th
   const log = first.map((step, i) => ({ id: `e${String(i)}`, at: '2026-11-25T10:00:00Z', by: 'b', piece: 1, step, kind: 'done' as const }));
   expect(benchState(job, made, log).at).toEqual({ piece: 2, step: first[0] });
 });
+
+it('pieces that are fitted to numbered mates are finished one by one from the setup of the fit on; those made to a number are not', () => {
+  const mated = (want: string): Job => {
+    const job = jobOf(3, [way('operation')], false);
+    return { ...job, drawing: { ...job.drawing, mates: [{ id: 'm', of: 'a', piece: 'sheave', want: mm(want) }] } };
+  };
+  const fitted = routeOf(mated('trial: slides'));
+  const from = fitted.setups.findIndex((s) => s.steps.some((x) => x.id === 'finish-turn@a'));
+  const inFit = new Set(fitted.setups.slice(from).flatMap((s) => s.steps.map((x) => x.id)));
+  const pieces = fitted.schedule.filter((l) => inFit.has(l.step)).map((l) => l.piece);
+  expect(pieces).toEqual(pieces.toSorted((a, b) => a - b));
+  expect(
+    fitted.setups
+      .flatMap((s) => s.steps)
+      .find((x) => x.id === 'finish-turn@a')
+      ?.because.map((r) => r.rule),
+  ).toContain('batch');
+  const toNumber = routeOf(mated('H8/f7')).schedule.map((l) => l.piece);
+  expect(toNumber).not.toEqual(toNumber.toSorted((a, b) => a - b));
+});

@@ -1,6 +1,6 @@
 import type { Job } from '../document';
 import { figure } from '../quantity';
-import { besideLathe, type Route, type Setup, type Step } from '../route';
+import { besideLathe, fittedOne, type Route, type Setup, type Step } from '../route';
 
 type Line = Route['schedule'][number];
 
@@ -14,9 +14,17 @@ interface Task {
   readonly waits: number;
 }
 
+/** The setup from which each piece goes right through because its own mate is fitted to it there; none where no mates are numbered. */
+export function fitsFrom(job: Job, setups: readonly Setup[]): number {
+  if (job.pieces === 1) return Infinity;
+  const rows = new Set(job.drawing.mates.filter(fittedOne).map((m) => m.of.split('.')[0] ?? ''));
+  const at = setups.findIndex((s) => s.steps.some((step) => step.gauge !== undefined && rows.has((step.does[0] ?? '').split('.')[0] ?? '')));
+  return at < 0 ? Infinity : at;
+}
+
 /**
  * What is done when, with one person and one lathe. Each setup on every piece, or each piece right through; what waits beside the lathe (curing, tempering)
- * goes on while the next piece is turned, what cools in the chuck holds the lathe up but not the hands, which then do what waits beside it.
+ * goes on while the next piece is turned; from the setup in which a mate is fitted on, each piece is finished with its own mate, what cools in the chuck holds the lathe up but not the hands, which then do what waits beside it.
  */
 export function scheduleOf(job: Job, setups: readonly Setup[], mode: 'operation' | 'piece'): Route['schedule'] {
   const queue = tasksOf(job, setups, mode);
@@ -58,6 +66,7 @@ export function scheduleOf(job: Job, setups: readonly Setup[], mode: 'operation'
 
 function tasksOf(job: Job, setups: readonly Setup[], mode: 'operation' | 'piece'): Task[] {
   const pieces = Array.from({ length: job.pieces }, (_, i) => i + 1);
+  const from = fitsFrom(job, setups);
   const ofSetup = (piece: number, setup: Setup, i: number): Task[] =>
     setup.steps.map((step) => {
       const minutes = step.figures['minutes']?.value ?? 0;
@@ -66,7 +75,10 @@ function tasksOf(job: Job, setups: readonly Setup[], mode: 'operation' | 'piece'
     });
   return mode === 'piece'
     ? pieces.flatMap((piece) => setups.flatMap((setup, i) => ofSetup(piece, setup, i)))
-    : setups.flatMap((setup, i) => pieces.flatMap((piece) => ofSetup(piece, setup, i)));
+    : [
+        ...setups.slice(0, from).flatMap((setup, i) => pieces.flatMap((piece) => ofSetup(piece, setup, i))),
+        ...pieces.flatMap((piece) => setups.flatMap((setup, i) => (i >= from ? ofSetup(piece, setup, i) : []))),
+      ];
 }
 
 /** When the last hand is taken off, and how much of that is work. */

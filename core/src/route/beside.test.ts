@@ -89,3 +89,37 @@ it.each([
   if (says) expect(writeSentence(joined?.says ?? [], 'mm')).toMatch(says);
   else expect(joined).toBeUndefined();
 });
+
+it('what is hardened and fine is left on for the wheel, ground once it is hard, and measured then; what is coarse is not', () => {
+  const job = pin({
+    boreRight: [{ id: 'h', size: mm('10 H7'), length: mm('through') }],
+    treatment: [
+      { id: 'q', kind: 'harden', value: mm('60 HRC') },
+      { id: 't', kind: 'temper', value: mm('200') },
+      { id: 'k', kind: 'black', value: mm('') },
+    ],
+  });
+  const steps = stepsOf(job);
+  // 20 h6 and 10 H7 with a quarter of a millimetre for the wheel: common practice 0.2 to 0.5
+  expect(finish(job)?.limits).toMatchObject({ max: 20.25, min: 20.237 });
+  expect(steps.find((s) => s.id === 'bore@h')?.limits).toMatchObject({ max: 9.765, min: 9.75 });
+  const ids = steps.map((s) => s.id);
+  expect(['harden@q', 'temper@t', 'grind@a', 'grind@h', 'surface@k'].map((id) => ids.indexOf(id))).toEqual(
+    ['harden@q', 'temper@t', 'grind@a', 'grind@h', 'surface@k'].map((id) => ids.indexOf(id)).toSorted((a, b) => a - b),
+  );
+  const wheel = steps.find((s) => s.id === 'grind@a');
+  expect(wheel?.limits).toMatchObject({ max: 20, min: 19.987 });
+  expect(wheel?.gauge).toBeDefined();
+  expect(wheel?.cautions.join()).toMatch(/guarded/);
+  expect(ids).not.toContain('grind@b');
+  expect(stepsOf(pin({})).some((s) => s.verb === 'grind')).toBe(false);
+  // plated after grinding: the wheel works to what is left for the plating
+  const plated = pin({ treatment: [...job.drawing.treatment, { id: 'p', kind: 'plate', value: mm('0.01') }] });
+  expect(stepsOf(plated).find((s) => s.id === 'grind@a')?.limits).toMatchObject({ max: 19.98, min: 19.967 });
+});
+
+it('a slender piece that is hardened is left more for the wheel', () => {
+  const slender = pin({ outside: [{ id: 'a', size: mm('10 h7'), length: mm('150') }], treatment: [{ id: 'q', kind: 'harden', value: mm('') }] });
+  expect(finish(slender)?.limits?.max).toBeCloseTo(10.4, 9);
+  expect(plan(slender, shop).findings.filter((f) => f.code === 'metal-left' || f.code === 'gouged')).toEqual([]);
+});

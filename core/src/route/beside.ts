@@ -1,6 +1,8 @@
 import { detailWords, type Feature, type Limits, type PartDetail } from '../drawing';
 import type { Reason } from '../finding';
 import { diameter, figure, length, parseLength, say, type Sentence, temperature, tidy } from '../quantity';
+import { boreGaugeFor, gaugeFor } from '../shop';
+import { turned } from '../stock';
 import { addStep, byHand, type Context, reason, type SetupDraft, way } from './context';
 import type { Verb } from './verbs.table';
 
@@ -23,8 +25,12 @@ export function awaySteps(ctx: Context, setup: SetupDraft): void {
       figures: { minutes: byHand(8) },
     });
   }
-  for (const kind of ['harden', 'temper', 'plate', 'black'] as const)
-    for (const one of ctx.job.drawing.treatment) if (one.kind === kind) treat(ctx, setup, one);
+  const treated = (kinds: readonly Treatment['kind'][]) => {
+    for (const kind of kinds) for (const one of ctx.job.drawing.treatment) if (one.kind === kind) treat(ctx, setup, one);
+  };
+  treated(['harden', 'temper']);
+  for (const row of ctx.part.features) if (ground(ctx, row)) grind(ctx, setup, row);
+  treated(['plate', 'black']);
   for (const mate of ctx.job.drawing.mates) join(ctx, setup, mate);
 }
 
@@ -89,6 +95,10 @@ const degreesOf = (text: string): number | undefined => {
   return degrees >= 100 && degrees <= 1200 ? degrees : undefined;
 };
 
+/** A mate that each piece is fitted to, not to a number: measured, or by trial. A fit of the table makes pieces that interchange. */
+export const fittedOne = (mate: Context['job']['drawing']['mates'][number]): boolean =>
+  mate.measured !== undefined || /^trial/i.test(mate.want.text.trim());
+
 const joins = (want: string): boolean => /shrink|press|adhesive|retain|glue/i.test(want);
 
 /** Mates that are put together for good: pressed, shrunk or glued. */
@@ -146,25 +156,71 @@ const EMERIED = 0.05;
 /** A row whose size is finished with emery in this shop. */
 export const emeried = (ctx: Context, row: Feature): boolean =>
   way(ctx, 'emery') === 'leave' &&
+  !ground(ctx, row) &&
   row.side === 'outside' &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
   row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
 
+/** Left on diameter for grinding after the quench, mm: a short piece, and a slender one, which warps. @source harden-last, common practice: 0.2 to 0.5 */
+const GROUND = { short: 0.25, slender: 0.4, from: 10 } as const;
+
+/** A row that is hardened and finer than quenching leaves it: ground afterwards. */
+const ground = (ctx: Context, row: Feature): boolean =>
+  ctx.job.drawing.treatment.some((t) => t.kind === 'harden') &&
+  row.form === 'cylinder' &&
+  row.nearDiameter.from !== 'general' &&
+  row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
+
+/** What is left on a row for grinding, on diameter; less than the size in a bore. */
+const forGrinding = ({ part }: Context, row: Feature): number =>
+  (row.side === 'outside' ? 1 : -1) * (part.length > GROUND.from * row.nearDiameter.nominal ? GROUND.slender : GROUND.short);
+
+/** Ground to size once it is hard; measured again. */
+function grind(ctx: Context, setup: SetupDraft, row: Feature): void {
+  const outside = row.side === 'outside';
+  const limits = shiftedBy(row.nearDiameter, platedBy(ctx, row));
+  const gauge = (outside ? gaugeFor : boreGaugeFor)(ctx.shop, limits.nominal, limits.max - limits.min);
+  addStep(ctx, setup, {
+    verb: 'grind',
+    about: row.id,
+    does: [`${row.id}.diameter`],
+    says: say`${outside ? 'outside' : 'bore'} to ${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+    gauge: gauge?.id,
+    limits,
+    because: [
+      reason('harden-last', say`it moved in the quench: ${length(Math.abs(forGrinding(ctx, row)), 0.01)} was left on diameter to true it`, row.id),
+    ],
+    ...(outside && { sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4) }),
+    cautions: ['Wheel sound and guarded, stand beside it; dust drawn off.'],
+    figures: { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }), minutes: byHand(15) },
+  });
+}
+
+/** Metal that plating adds to a size, on diameter: off an outside, into a bore. */
+function platedBy(ctx: Context, row: Feature): number {
+  const plate = ctx.job.drawing.treatment.find((t) => t.kind === 'plate');
+  const read = plate && parseLength(plate.value.text, plate.value.units);
+  const side = read?.ok && read.value <= THICKEST ? read.value : 0;
+  return (row.side === 'outside' ? -2 : 2) * side;
+}
+
+const shiftedBy = (limits: Limits, by: number): Limits =>
+  by === 0 ? limits : { ...limits, nominal: tidy(limits.nominal + by), max: tidy(limits.max + by), min: tidy(limits.min + by) };
+
 /** The limits that turning works to: those of the drawing less what plating adds, and with what emery takes off; and why. */
 export function workLimits(ctx: Context, row: Feature): { readonly limits: Limits; readonly because: readonly Reason[] } {
   const limits = row.nearDiameter;
   if (limits.from === 'general') return { limits, because: [] };
-  const plate = ctx.job.drawing.treatment.find((t) => t.kind === 'plate');
-  const read = plate && parseLength(plate.value.text, plate.value.units);
-  const side = read?.ok && read.value <= THICKEST ? read.value : 0;
-  const plated = (row.side === 'outside' ? -2 : 2) * side;
+  const plated = platedBy(ctx, row);
+  const side = Math.abs(plated) / 2;
   const emery = emeried(ctx, row) ? EMERY : 0;
-  const by = tidy(plated + emery);
+  const wheel = ground(ctx, row) ? forGrinding(ctx, row) : 0;
   return {
-    limits: by === 0 ? limits : { ...limits, nominal: tidy(limits.nominal + by), max: tidy(limits.max + by), min: tidy(limits.min + by) },
+    limits: shiftedBy(limits, tidy(plated + emery + wheel)),
     because: [
       ...(side > 0 ? [reason('finish', say`${length(2 * side, 0.001)} on diameter is left for plating, ${length(side, 0.001)} a side`, row.id)] : []),
+      ...(wheel !== 0 ? [reason('harden-last', say`${length(Math.abs(wheel), 0.01)} on diameter is left for grinding once it is hard`, row.id)] : []),
       ...(emery > 0 ? [reason('emery-allowance', say`${length(emery, 0.001)} is left on for emery, as this shop does`, row.id)] : []),
     ],
   };

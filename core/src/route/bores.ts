@@ -4,6 +4,7 @@ import { type Feature, settingOf, threadOf } from '../drawing';
 import type { Reason } from '../finding';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
+import { combine, noseCorner, type Region } from '../stock';
 import { type BarOut, giveOfBar } from './toolSpring';
 import { bindingReason, overLimit } from './cutChecks';
 import { workLimits } from './beside';
@@ -166,6 +167,14 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
     });
   const gauge = limits.from === 'general' ? undefined : boreGaugeFor(ctx.shop, limits.nominal, limits.max - limits.min);
   const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
+  const window = spareIn(
+    ctx,
+    row.near - inward(setup.end) * (row.near === 0 || row.near <= -ctx.part.length + 1e-6 ? 2 : 0),
+    row.far + inward(setup.end) * (row.through === true ? 1 : 0),
+    -1,
+    radius,
+  );
+  const corner = verb === 'bore' && tool ? cornerInBore(ctx, setup, row, mmOf(tool.nose)) : [];
   const cut = verb === 'bore' && tool ? boring(ctx, setup, id, row, tool, { from, out, radius, fine: gauge !== undefined }) : undefined;
   addStep(ctx, setup, {
     verb,
@@ -196,6 +205,9 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
           ]
         : []),
       ...left,
+      ...(row.through === true || row.met === true
+        ? []
+        : [reason('depth-by-stop', say`blind: the depth by an indicator or a stop on the bed, ${length(out)} from the face`, row.id)]),
       ...(cut?.because ?? []),
     ],
     ...(left.length > 0 && { limits }),
@@ -208,14 +220,18 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
           ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
           minutes: byHand(3 + long(row) / 15),
         },
-    sweeps: spareIn(
-      ctx,
-      row.near - inward(setup.end) * (row.near === 0 || row.near <= -ctx.part.length + 1e-6 ? 2 : 0),
-      row.far + inward(setup.end) * (row.through === true ? 1 : 0),
-      -1,
-      radius,
-    ),
+    sweeps: corner.length > 0 ? combine('difference', window, corner) : window,
   });
+}
+
+/** What a round nose leaves against a shoulder or a flat bottom where no radius or relief is drawn. */
+function cornerInBore({ part }: Context, { end }: SetupDraft, row: Feature, nose: number): Region {
+  if (nose <= 0 || row.form !== 'cylinder' || row.through === true || row.met === true) return [];
+  if (row.edgeFar.kind !== 'none' && row.edgeFar.kind !== 'sharp' && row.edgeFar.kind !== 'bottom') return [];
+  const behind = part.features.find((f) => f.side === end && f.id !== row.id && Math.abs(f.near - row.far) < 1e-6);
+  const inner = behind ? behind.nearDiameter.nominal / 2 : (row.bottom ?? 90) >= 90 ? 0 : Infinity;
+  const radius = row.nearDiameter.nominal / 2;
+  return radius - inner > 2 * nose ? noseCorner(row.far, radius, nose, inward(end) === -1 ? 1 : -1, -1) : [];
 }
 
 /** Threads that a tap leaves poor in front of it: its lead, in pitches, and room for chips, mm. @source blind-tap, common practice: plug 3 to 5, bottoming 1 to 2 */

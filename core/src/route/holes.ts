@@ -88,6 +88,13 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
       ],
     });
   }
+  const toTake = (t: Tool) => size - mmOf(t.size);
+  const under = sizedByDrill(hole) ? drills.find((t) => toTake(t) >= STEP.least - 1e-9 && toTake(t) <= STEP.most + 1e-9) : undefined;
+  if (under) {
+    oneDrill(ctx, setup, hole, under, 'pilot', depth, half);
+    oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
+    return;
+  }
   const pilot =
     size > 12 && way(ctx, 'drilling') === 'pilot'
       ? drills.filter((t) => mmOf(t.size) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0]
@@ -95,6 +102,14 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   if (pilot) oneDrill(ctx, setup, hole, pilot, 'pilot', depth, half);
   oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
 }
+
+/** What a finishing drill has left to take, on diameter, mm. @source step-drill, common practice: 0.2 to 0.4 */
+const STEP = { least: 0.2, most: 0.4 } as const;
+/** A drill follows a smaller one of nearly its size to make sizes down to this tolerance, mm. @source judgement */
+const DRILLED = 0.15;
+
+/** A hole with limits of its own that a drill makes. */
+const sizedByDrill = (hole: Feature): boolean => hole.nearDiameter.from !== 'general' && hole.nearDiameter.max - hole.nearDiameter.min <= DRILLED;
 
 export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
   const id = stepId(setup, verb, hole.id);
@@ -119,6 +134,15 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
       ...(verb === 'drill' && ctx.part.features.filter((f) => f.side === setup.end).length > 1
         ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
+        : []),
+      ...(verb === 'drill' && before > 0 && size - before <= STEP.most + 1e-9
+        ? [
+            reason(
+              'step-drill',
+              say`it has ${length(size - before)} to take, its corners stoned: a drill that has little to do drills to size`,
+              hole.id,
+            ),
+          ]
         : []),
       ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
       ...(verb === 'drill' && (ctx.material.id === 'brass' || ctx.material.id === 'acrylic')

@@ -1,3 +1,4 @@
+export { fittedOne } from './beside';
 export { type BarSheet, barSheet, carriedSheet } from './barSheet';
 export { choiceId, chosenIn, rowOf } from './choices';
 export { choicesAbout, choicesOf, pinOf } from './choicesOf';

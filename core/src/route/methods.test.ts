@@ -109,3 +109,31 @@ it('dials and bars say what they are: radius or diameter, too coarse for a toler
   const loaded = made(job([row('a', '20', '30')], [{ kind: 'bar', id: 'bar', bar: 'sq' }]), square).steps[0];
   expect(rules(loaded)).toEqual(expect.arrayContaining(['corners-first', 'interrupted']));
 });
+
+it('carbide in steel is told by its sparks; a blind bore by a stop on the bed', () => {
+  const bush = job([row('a', '40', '30')]);
+  const blind = { ...bush, drawing: { ...bush.drawing, boreRight: [{ ...row('h', '20 H7', '15'), far: mm('flat') }] } };
+  const { steps } = made({ ...blind, choices: [{ kind: 'way', id: 'w', way: 'edge', value: 'carbide' }] });
+  expect(rules(steps.find((s) => s.verb === 'bore'))).toContain('depth-by-stop');
+  expect(
+    steps
+      .filter((s) => s.verb === 'rough-turn' && shop.tools.find((t) => t.id === s.tool)?.grade === 'carbide')
+      .every((s) => rules(s).includes('sparks')),
+  ).toBe(true);
+  const through = { ...bush, drawing: { ...bush.drawing, boreRight: [row('h', '20 H7', 'through')] } };
+  expect(rules(made(through).steps.find((s) => s.verb === 'bore'))).not.toContain('depth-by-stop');
+});
+
+it('a hole whose limits a drill makes is opened by one a little smaller first, where there is one', () => {
+  const [like] = shop.tools.filter((t) => t.kind === 'drill');
+  const drill = (size: string) => (like ? [{ ...like, id: `d-${size.replace('.', '-')}`, name: `drill ${size}`, size: mm(size) }] : []);
+  const holed = job([row('a', '30', '30')]);
+  const of = { ...holed, drawing: { ...holed.drawing, boreRight: [row('h', '10 +0.1 drill', '12')] } };
+  const { steps } = made(of, { ...shop, tools: [...shop.tools.filter((t) => t.kind !== 'drill'), ...['9.7', '10', '6'].flatMap(drill)] });
+  const drills = steps.filter((s) => s.verb === 'pilot' || s.verb === 'drill');
+  expect(drills.map((s) => [s.verb, s.tool])).toEqual([
+    ['pilot', 'd-9-7'],
+    ['drill', 'd-10'],
+  ]);
+  expect(rules(drills[1])).toContain('step-drill');
+});

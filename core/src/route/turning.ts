@@ -3,8 +3,8 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
-import { combine, turned } from '../stock';
-import { emeried, emery, workLimits } from './beside';
+import { combine, noseCorner, turned } from '../stock';
+import { emeried, emery, fittedOne, workLimits } from './beside';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, faceOf, innerOf, inward, letterOf, mouthOf } from './ends';
@@ -78,6 +78,9 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
     because: [
       reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
       bindingReason(depth.value, total, limited, uses, feature.id),
+      ...(tool.grade === 'carbide' && ctx.material.group === 'P'
+        ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
+        : []),
       ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
         ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
         : []),
@@ -128,6 +131,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       : limits.from === 'general'
         ? say`${diameter(limits.nominal)} × ${length(long)}`
         : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
+  const radius = tool ? cornerOfNose(ctx, setup.end, feature, mmOf(tool.nose, 0.4)) : 0;
   const because = [
     reason(
       feature.form === 'thread' ? 'major-first' : 'aim',
@@ -150,10 +154,16 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     ...(ctx.job.drawing.mates.some((m) => m.of === feature.id)
       ? [reason('bore-before-shaft', say`its mate is made and measured first; this one is fitted to it`, feature.id)]
       : []),
+    ...(ctx.job.pieces > 1 && ctx.job.drawing.mates.some((m) => m.of === feature.id && fittedOne(m))
+      ? [reason('batch', say`piece and mate carry the same number, and stay together from here on: each piece right through`, feature.id)]
+      : []),
+    ...(radius > 0
+      ? [reason('corner', say`its nose leaves ${length(radius)} in the corner: what seats there wants a chamfer, or an undercut`, feature.id)]
+      : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
   const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
-  const kept = cornerKept(feature, setup.end);
+  const kept = radius > 0 ? noseCorner(inner, aim.value / 2, radius, inward(setup.end) === -1 ? 1 : -1, 1) : cornerKept(feature, setup.end);
   const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
   const base = {
     ...(left.length > 0 && under === 0 && { limits }),
@@ -221,6 +231,16 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
   if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
+}
+
+/** The radius that a nose leaves where a row runs against a larger one and no relief or radius is drawn, mm; 0 where it runs free. */
+function cornerOfNose({ part }: Context, end: End, feature: Feature, nose: number): number {
+  const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
+  if (edge.kind !== 'none' && edge.kind !== 'sharp') return 0;
+  const z = innerOf(feature, end);
+  const behind = part.features.find((f) => f.side === 'outside' && f.id !== feature.id && Math.abs(mouthOf(f, end) - z) < 1e-6);
+  const deep = behind ? behind.nearDiameter.nominal / 2 - feature.nearDiameter.nominal / 2 : 0;
+  return deep > 2 * nose ? nose : 0;
 }
 
 /** What the cross dial counts, and whether its smallest step is fine enough for a tolerance. @source diameter-dial, fine-infeed, common practice */

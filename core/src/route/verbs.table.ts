@@ -31,6 +31,7 @@ export const verbs = {
   away: 'Beside the lathe',
   harden: 'Harden',
   temper: 'Temper',
+  grind: 'Grind',
   surface: 'Treat the surface',
   join: 'Join',
   own: 'Own step',
@@ -38,5 +39,5 @@ export const verbs = {
 
 export type Verb = keyof typeof verbs;
 
-/** What is done away from the lathe, in its order: cut, hardened, tempered, plated or blacked, joined. */
-export const besideLathe: readonly Verb[] = ['away', 'harden', 'temper', 'surface', 'join'];
+/** What is done away from the lathe, in its order: cut, hardened, tempered, ground, plated or blacked, joined. */
+export const besideLathe: readonly Verb[] = ['away', 'harden', 'temper', 'grind', 'surface', 'join'];

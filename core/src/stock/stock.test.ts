@@ -1,6 +1,20 @@
 import { readDrawing } from '../drawing';
 import { blankDrawing } from '../document';
-import { area, chamfered, combine, drilled, faced, finishedEdges, polygon, rectangle, regionOf, turned, turnedRound, volume } from './index';
+import {
+  area,
+  chamfered,
+  combine,
+  drilled,
+  faced,
+  finishedEdges,
+  noseCorner,
+  polygon,
+  rectangle,
+  regionOf,
+  turned,
+  turnedRound,
+  volume,
+} from './index';
 
 const bar = rectangle(1, -120, 0, 12.5);
 
@@ -11,6 +25,19 @@ describe('regions of stock', () => {
     expect(area(combine('difference', bar, faced(-100, 'left')))).toBeCloseTo(101 * 12.5, 6);
     expect(area(combine('difference', bar, drilled(1, 20, 4, 90, 'right')))).toBeCloseTo(121 * 12.5 - 80, 6);
     expect(area(combine('difference', bar, chamfered(0, 12.5, 1, 11.5)))).toBeCloseTo(121 * 12.5 - 0.5, 6);
+  });
+
+  it.each([
+    [1, 1],
+    [1, -1],
+    [-1, 1],
+    [-1, -1],
+  ] as const)('a round nose leaves a square less a quarter circle in a corner, cut from %d along and %d across', (along, out) => {
+    // geometry: R2 (1 - pi / 4), the arc in four chords: a quarter of 16 sides with R2 / 2 x 4 sin 22.5 degrees
+    const left = noseCorner(-30, 8, 0.8, along, out);
+    expect(area(left)).toBeCloseTo(0.64 * (1 - 2 * Math.sin(Math.PI / 8)), 3);
+    expect(area(left)).toBeGreaterThan(0.64 * (1 - Math.PI / 4));
+    expect(area(combine('difference', left, rectangle(-30, -30 + along * 0.8, 8, 8 + out * 0.8)))).toBeCloseTo(0, 3);
   });
 
   it('weigh as solids of revolution (Pappus and Guldin; a cylinder and a 118 degree cone by hand)', () => {

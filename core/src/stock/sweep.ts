@@ -34,6 +34,22 @@ export function drilled(mouth: number, depth: number, radius: number, half: numb
   ]);
 }
 
+/** Chords of the quarter circle of a nose. */
+const CHORDS = 4;
+
+/**
+ * What a round nose leaves in a square corner at (z, r): the metal between the corner and its arc. `along` is where the cut comes from along the axis, +1 towards larger
+ * z; `out` +1 for a corner cut from outside, -1 for one in a bore. mm
+ */
+export function noseCorner(z: number, r: number, nose: number, along: 1 | -1, out: 1 | -1): Region {
+  const [cz, cr] = [z + along * nose, r + out * nose];
+  const arc = Array.from({ length: CHORDS + 1 }, (_, i): readonly [number, number] => {
+    const turn = (i / CHORDS) * (Math.PI / 2);
+    return [cz - along * nose * Math.cos(turn), cr - out * nose * Math.sin(turn)];
+  });
+  return polygon([[z, r], ...arc]);
+}
+
 /** The part as seen from outside, holes and face grooves filled: between its centre line and the outline from the right end's rim to the left end's. */
 export function silhouetteOf(contour: Contour): Region {
   const points = flattened(contour, 0.01);
