@@ -5,7 +5,7 @@ import { type Context, type End, letterOf, otherEnd, reachedByBoth, type Route, 
 import { mmOf } from '../shop';
 import { threadOf } from '../drawing';
 
-/** What the shop leaves to the planner: how threads, tapers and severing are done, where its way is whichever costs least. */
+/** What the shop leaves to the planner: how threads, tapers and severing are done, where its way is as it costs least. */
 interface Open {
   readonly of: string;
   readonly methods: readonly string[];

@@ -13,8 +13,8 @@ export const ways: readonly Way[] = [
     choices: [
       { value: 'single-point', words: 'single point', because: ['true to the axis and any pitch; slower'] },
       { value: 'die', words: 'die', because: ['quick and like its fellows; may wander and needs the size in the drawer'] },
-      { value: 'begun', words: 'begun on the lathe, finished with a die', because: ['led straight, and like its fellows; two tools to set'] },
-      { value: 'least', words: 'whichever costs least', because: ['weighed for each thread: minutes, tool changes and risk'] },
+      { value: 'begun', words: 'begun, then die', because: ['led straight, and like its fellows; two tools to set'] },
+      { value: 'least', words: 'as it costs least', because: ['weighed for each thread: minutes, tool changes and risk'] },
     ],
   },
   {
@@ -29,7 +29,7 @@ export const ways: readonly Way[] = [
     choices: [
       { value: 'part', words: 'part off', because: ['square and to length in one go'] },
       { value: 'saw', words: 'saw, then face', because: ['no chatter on long or hollow pieces'] },
-      { value: 'least', words: 'whichever costs least', because: ['weighed for each piece: minutes, metal and risk'] },
+      { value: 'least', words: 'as it costs least', because: ['weighed for each piece: minutes, metal and risk'] },
     ],
   },
   {
@@ -37,7 +37,7 @@ export const ways: readonly Way[] = [
     choices: [
       { value: 'compound', words: 'compound slide', because: ['nothing is moved that was true; as long as its travel, fed by hand'] },
       { value: 'set-over', words: 'tailstock set over, between centres', because: ['long ones under power feed; the tailstock must be set back'] },
-      { value: 'least', words: 'whichever costs least', because: ['weighed for each taper: compound, set-over, or a form tool for a short one'] },
+      { value: 'least', words: 'as it costs least', because: ['weighed for each taper: compound, set-over, or a form tool for a short one'] },
     ],
   },
   {

@@ -180,6 +180,7 @@ function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView })
   const value = wayOf(way.key, shop.ways, new Map(own?.kind === 'way' ? [[way.key, own.value]] : []));
   const threads = view.part.features.some((f) => f.form === 'thread');
   if ((way.key === 'thread' || way.key === 'infeed') && !threads) return null;
+  if (way.key === 'taper' && !view.part.features.some((f) => f.form === 'taper')) return null;
   return (
     <Form.Select
       style={{ width: 'auto' }}
