@@ -255,7 +255,10 @@ describe('checks of the plan, each with its fix', () => {
 
   it('a part that cannot be read stops at the drawing, and yields as it gets on', () => {
     expect(plan(jobOf('25 x 40', 'mm', { drawing: { ...axle.drawing, outside: [] } }), demoShop()).reached).toBe('drawing');
-    expect([...planning(axle, demoShop())].map((p) => p.reached)).toEqual(['drawing', 'holding', 'route']);
+    const seen = [...planning(axle, demoShop())];
+    expect([...new Set(seen)].map((p) => p.reached)).toEqual(['drawing', 'holding', 'route']);
+    // while the search rests the plan stands as it is: it is not another one
+    expect(seen.length).toBeGreaterThan(3);
   });
 });
 

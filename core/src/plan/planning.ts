@@ -22,7 +22,7 @@ import { shopChecks } from './shopChecks';
 import type { Plan } from './types';
 
 /**
- * Plans a job better and better: yields at `drawing`, `holding` and `route`. The same question gives the same answer.
+ * Plans a job better and better: yields at `drawing`, `holding` and `route`, and the same plan again while the search rests. The same question gives the same answer.
  * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
  */
 export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
@@ -79,9 +79,8 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
     return { ...empty, reached: 'holding', findings };
   }
-  yield { ...empty, reached: 'holding', holdings, findings: [...findings] };
-
-  const found = search(context, layouts);
+  const looking: Plan = { ...empty, reached: 'holding', holdings, findings: [...findings] };
+  const found = yield* resting(search(context, layouts), looking);
   if (!found) return { ...empty, reached: 'holding', holdings, findings };
   const { layout, setups } = found;
   const sheet = layout.sheetOf(setups[0]?.held.holding ?? '');
@@ -110,6 +109,15 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
   yield made;
   return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part)] };
+}
+
+/** Goes on with a search and stands at the same plan in between. */
+function* resting<T>(search: Generator<undefined, T>, plan: Plan): Generator<Plan, T> {
+  for (;;) {
+    const step = search.next();
+    if (step.done === true) return step.value;
+    yield plan;
+  }
 }
 
 /** One line for each thing, whatever it holds up. */

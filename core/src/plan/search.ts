@@ -36,12 +36,13 @@ const EPS = 1e-9;
 /**
  * The cheapest way through layouts and, in each, the holdings of every setup: branch and bound. A setup in a holding that gives no way, slips at no speed and
  * weighs nothing is made first; its cost is below that of any real holding, so those whose weight alone passes the best are never made. What a setup costs does not
- * depend on how an earlier one was held, except through worn edges, which are counted into the bound.
+ * depend on how an earlier one was held, except through worn edges, which are counted into the bound. Rests between layouts, so that it can be gone on with or dropped.
  */
-export function search(ctx: Context, layouts: readonly Layout[]): Found | undefined {
+export function* search(ctx: Context, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
   let best: Found | undefined;
   let left = Infinity;
   for (const layout of layouts) {
+    yield undefined;
     const own: Context = { ...ctx, chosen: layout.ctx.chosen, orders: new Map() };
     // with nothing to choose between there is nothing to bound
     const free = layouts.length > 1 || layout.stages.some((s) => openFor(ctx, s).length > 1);

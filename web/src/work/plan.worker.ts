@@ -14,17 +14,30 @@ import * as Comlink from 'comlink';
 
 let newest = 0;
 
+const turns = new MessageChannel();
+const waiting: (() => void)[] = [];
+turns.port1.onmessage = () => waiting.shift()?.();
+/** One turn of the worker's loop, in which what was asked meanwhile is heard; a timer would wait longer each time. */
+const pause = () =>
+  new Promise<void>((resume) => {
+    waiting.push(resume);
+    turns.port2.postMessage(null);
+  });
+
 /** Plans in slices with a pause between, so that a newer question is heard; an outdated one is dropped. */
 const planner = {
   async plan(question: number, job: Job, shop: Shop, report: (plan: Plan, last: boolean) => void): Promise<void> {
     newest = Math.max(newest, question);
     const steps = planning(job, shop);
+    let reported: Plan | undefined;
     for (;;) {
       const { done, value } = steps.next();
       if (question < newest) return;
-      report(value, done === true);
+      // while the search rests the plan is the same
+      if (value !== reported || done === true) report(value, done === true);
+      reported = value;
       if (done === true) return;
-      await new Promise((resume) => setTimeout(resume, 0));
+      await pause();
       if (question < newest) return;
     }
   },
