@@ -1,7 +1,7 @@
-import { type Cell, type Entry, liveEntries, type Shop } from '../document';
+import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
 import { type Characteristic, type Part, parseFinish } from '../drawing';
 import { figure, type Figure, isZero, parseDegrees, type Parsed, parseLength, say } from '../quantity';
-import { doubtOf } from '../shop';
+import { doubtOf, overWiresOf } from '../shop';
 import { materialOf } from '../standards';
 
 export interface Verdict {
@@ -36,6 +36,11 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
     if (entry.kind !== 'reading') continue;
     const size = part.characteristics.find((c) => c.id === entry.of);
     const read = readingOf(size?.is ?? 'length', entry.value);
+    if (size?.is === 'thread' && size.text !== undefined && read.ok) {
+      const verdict = threadVerdict(entry, size, read.value, shop, alpha);
+      if (verdict) verdicts.set(`${entry.of}/${String(entry.piece)}`, verdict);
+      continue;
+    }
     const limits = size?.limits;
     if (!limits || !read.ok) continue;
     if (size.is === 'finish' || size.is === 'angle') {
@@ -51,10 +56,36 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
     const gauge = shop.gauges.find((g) => g.id === entry.gauge);
     const deviation = gauge ? doubtOf(gauge) : 0.003;
     const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
-    const coarse = 2 * deviation > (limits.max - limits.min) / 2;
-    // a ten-thousandth of a millimetre is binary dust and rounding of an inch reading, not size
-    const says = value.value > limits.max + 1e-4 ? 'over' : value.value < limits.min - 1e-4 ? 'under' : coarse ? 'cannotTell' : 'in';
+    const says = saysOf(value.value, limits, deviation);
     verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, value, says });
   }
   return [...verdicts.values()];
 }
+
+/** The pitch diameter behind a reading over wires or of a thread micrometer, against its limits. */
+function threadVerdict(
+  entry: Extract<Entry, { kind: 'reading' }>,
+  size: Characteristic,
+  reading: number,
+  shop: Shop,
+  alpha: number,
+): Verdict | undefined {
+  const gauge = shop.gauges.find((g) => g.id === entry.gauge);
+  const limits = gauge && threadReadLimits(gauge, size);
+  if (!limits) return undefined;
+  const deviation = doubtOf(gauge);
+  const value = figure('length', 'coldSize', { reading, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
+  return { of: entry.of, piece: entry.piece, value, says: saysOf(value.value, limits, deviation) };
+}
+
+/** What a thread may read with a gauge: over its wires, or on the pitch line; undefined with a gauge that gives no number. */
+export function threadReadLimits(gauge: Gauge, size: Characteristic): { readonly max: number; readonly min: number } | undefined {
+  if (gauge.kind === 'threadMicrometer') return size.pitchDiameter;
+  return gauge.kind === 'wires' && size.text !== undefined ? overWiresOf(gauge, size.text)?.limits : undefined;
+}
+
+/** A ten-thousandth of a millimetre is binary dust and rounding of an inch reading, not size. */
+const DUST = 1e-4;
+
+const saysOf = (value: number, { max, min }: { readonly max: number; readonly min: number }, deviation: number): Verdict['says'] =>
+  value > max + DUST ? 'over' : value < min - DUST ? 'under' : 2 * deviation > (max - min) / 2 ? 'cannotTell' : 'in';

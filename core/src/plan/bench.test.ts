@@ -4,7 +4,7 @@ import { writeJobFile } from '../exchange';
 import { type Finding, subjectOf } from '../finding';
 import { inspect } from '../inspection';
 import { writeSentence } from '../quantity';
-import { benchState, issued, openStops, plan, progressOf, sizedBy, stagesOf } from './index';
+import { benchState, issued, openStops, plan, progressOf, sizedAt, stagesOf } from './index';
 import { demoJob, demoShop, jobOf } from './demo.fixture';
 
 const shop = demoShop();
@@ -59,7 +59,9 @@ describe('where the Bench stands', () => {
   });
 
   it('sizes only what carries a tolerance of its own', () => {
-    const sized = route.setups.flatMap((s) => s.steps.filter((step) => sizedBy(step, made)).map((step) => step.id));
+    const sized = route.setups.flatMap((s) =>
+      s.steps.filter((step) => sizedAt(step, made, shop, shop.machines[0], undefined)).map((step) => step.id),
+    );
     expect(sized).toEqual(['finish-turn@s2', 'finish-turn@s1']);
   });
 });

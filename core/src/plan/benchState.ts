@@ -1,10 +1,9 @@
 import { type Entry, type Job, liveEntries } from '../document';
-import type { Limits } from '../drawing';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
-import type { Step } from '../route';
-import { machineOf, mmOf } from '../shop';
-import { type Advice, adviseWith } from '../sizing';
+import { machineOf } from '../shop';
+import type { Advice } from '../sizing';
+import { adviceAt, gaugeInHand, sizedAt } from './sized';
 import type { Plan } from './types';
 
 export interface BenchState {
@@ -13,15 +12,6 @@ export interface BenchState {
   readonly done: ReadonlySet<string>;
   readonly advice?: Advice;
   readonly asks: readonly Finding[];
-}
-
-/** The limits of a step that one sizes by cut, measure, cut; undefined for every other step. */
-export function sizedBy(step: Step, plan: Plan): Limits | undefined {
-  if (step.verb !== 'finish-turn' || step.gauge === undefined) return undefined;
-  const limits = step.limits ?? plan.part.characteristics.find((c) => c.id === step.does[0])?.limits;
-  const to = step.figures['to'];
-  // a die wants its blank under the nominal: the step's own size stands
-  return limits && to?.formula === 'toSize' ? { nominal: to.value, max: to.value + 0.02, min: to.value - 0.05, from: 'typed' } : limits;
 }
 
 /** Where the Bench stands, from the log alone: piece by piece, step by step; nothing of it is stored. */
@@ -33,20 +23,14 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const next = plan.routes[0]?.schedule.find((line) => !scrapped.has(line.piece) && !done.has(`${String(line.piece)}/${line.step}`));
   const at = next ? { piece: next.piece, step: next.step } : null;
   const step = at ? steps.find((s) => s.id === at.step) : undefined;
-  const limits = step && sizedBy(step, plan);
-  if (!at || !step || !limits) return { at, done, asks: [] };
   const shop = job.issue?.kit;
+  if (!at || !step || !shop) return { at, done, asks: [] };
   const entries = live.filter((e) => e.step === at.step && e.piece === at.piece);
-  const lastGauge = entries.findLast((e) => e.kind === 'reading')?.gauge ?? step.gauge;
-  const tool = shop?.tools.find((t) => t.id === step.tool);
-  const advice = adviseWith(limits, entries, {
-    machine: shop && machineOf(shop, job.machine),
-    gauge: shop?.gauges.find((g) => g.id === lastGauge),
-    material: plan.part.material,
-    nose: mmOf(tool?.nose, 0.4),
-    keen: tool?.grade === 'hss',
-    spring: springFor(step),
-  });
+  const machine = machineOf(shop, job.machine);
+  const gauge = gaugeInHand(step, entries);
+  const sized = sizedAt(step, plan, shop, machine, gauge);
+  if (!sized) return { at, done, asks: [] };
+  const advice = adviceAt(step, sized, plan, shop, machine, entries, gauge);
   const asks: Finding[] =
     advice.next === 'ask'
       ? [
@@ -61,10 +45,4 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
         ]
       : [];
   return { at, done, advice, asks };
-}
-
-/** What the plan expects to give way for each mm that is cut: the spring of a finishing cut over its depth. */
-function springFor(step: Step): number | undefined {
-  const { spring, depth } = step.figures;
-  return spring && depth && depth.value > 0 ? spring.value / depth.value : undefined;
 }

@@ -1,5 +1,6 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
-export { type BenchState, benchState, sizedBy } from './benchState';
+export { type BenchState, benchState } from './benchState';
+export { adviceAt, gaugesFor, type Sized, sizedAt } from './sized';
 export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';

@@ -494,7 +494,7 @@ export const formulas = {
     ({ left, cuts, takes, share, back, settable }) => roundTo((left / cuts - back) / share / takes, settable),
   ),
   forecast: define(
-    'cold size now - dialled off the diameter x share that comes off - what the spring of the last cut gives back',
+    'cold size now - what comes off: dialled on the size x share that comes off + what the spring of the last cut gives back; a bore or depth grows by it',
     'work and tool give way: size after = (edge + spring x size) / (1 + spring); averaged over the springs that fit the readings',
     {
       now: ['diameter', 'cold size now'],
@@ -502,8 +502,9 @@ export const formulas = {
       takes: ['ratio', 'diameter taken by one unit of dial'],
       share: ['ratio', 'share of a dialled cut that comes off'],
       back: ['length', 'what the spring of the last cut gives back'],
+      towards: ['count', '1 where the cut makes the size smaller, -1 where it makes it larger'],
     },
-    ({ now, dial, takes, share, back }) => now - dial * takes * share - back,
+    ({ now, dial, takes, share, back, towards }) => now - towards * (dial * takes * share + back),
   ),
   expected: define(
     'cold size now - what the dial move takes off the diameter',

@@ -1,6 +1,6 @@
 /* What is done beside the lathe, and what is left on a size for it. Common practice. */
 import { blankJob, type Choice, type Job } from '../document';
-import { plan, sizedBy } from '../plan';
+import { plan, sizedAt } from '../plan';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { mayMove } from './index';
@@ -31,7 +31,7 @@ it('what plating adds is left off, twice on a diameter; the Bench sizes to that,
   expect(finish(plated)?.limits).toMatchObject({ max: 19.98, min: 19.967 });
   expect(finish(plated)?.figures['to']?.value).toBeCloseTo(19.9735, 9);
   const step = finish(plated);
-  expect(step && sizedBy(step, plan(plated, shop))).toMatchObject({ max: 19.98, min: 19.967 });
+  expect(step && sizedAt(step, plan(plated, shop), shop, shop.machines[0], undefined)?.limits).toMatchObject({ max: 19.98, min: 19.967 });
   expect(finish(pin({}))?.limits).toBeUndefined();
   // a general size is not touched, nor one whose plating has a slip of units
   expect(stepsOf(plated).find((s) => s.id === 'finish-turn@b')?.limits).toBeUndefined();

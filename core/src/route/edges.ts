@@ -139,7 +139,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       does: [feature.id, `${feature.id}.thread`],
       tool: dieTool(ctx, feature),
       says,
-      gauge: threadGauge(ctx),
+      gauge: threadGauge(ctx, nominal),
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
       figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(4) },
     });
@@ -186,7 +186,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
         mmOf((straight ? ctx.machine.dials.cross : ctx.machine.dials.compound)?.division),
       ),
     },
-    gauge: begun ? undefined : threadGauge(ctx),
+    gauge: begun ? undefined : threadGauge(ctx, nominal),
     because: [
       ...(begun ? [reason('die', say`begun by single point, so that the die is led straight and has half to cut`, feature.id)] : []),
       reason(
@@ -245,5 +245,8 @@ function blind(ctx: Context, setup: SetupDraft, feature: Feature): boolean {
   return inner.kind !== 'threadUndercut' && beyond !== undefined && beyond.nearDiameter.nominal > feature.nearDiameter.nominal + 1e-6;
 }
 
-const threadGauge = (ctx: Context): string | undefined =>
-  ctx.shop.gauges.find((g) => ['ring', 'nut', 'wires', 'threadMicrometer'].includes(g.kind))?.id;
+/** The first gauge of the shop that takes a thread of this diameter. */
+const threadGauge = (ctx: Context, nominal: number): string | undefined =>
+  ctx.shop.gauges.find(
+    (g) => ['ring', 'nut', 'wires', 'threadMicrometer'].includes(g.kind) && mmOf(g.from) <= nominal + 1e-6 && nominal <= mmOf(g.to, Infinity) + 1e-6,
+  )?.id;

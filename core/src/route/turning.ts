@@ -345,10 +345,14 @@ export function faceEnd(ctx: Context, setup: SetupDraft, z: number, off: number,
       n: speed.value,
       handling: words === 'first' ? 0.5 : 1.5,
     });
+  // a length with limits of its own is cut, measured and cut
+  const limits = words === 'length' ? ctx.part.characteristics.find((c) => c.id === 'overall')?.limits : undefined;
+  const gauge = limits && limits.from !== 'general' ? gaugeFor(ctx.shop, limits.nominal, limits.max - limits.min) : undefined;
   addStep(ctx, setup, {
     verb: 'face',
     about: end,
     tool,
+    gauge: gauge?.id,
     says: words === 'first' ? say`${letterOf(end)}, ${length(off)} off` : say`${letterOf(end)} to ${length(ctx.part.length)} long`,
     because: [
       words === 'first'

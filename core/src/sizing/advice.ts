@@ -1,7 +1,7 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { diameter, figure, type Figure, length, say, temperature } from '../quantity';
-import { beliefOf, LEAST, SET, type Sizing, UNEVEN } from './belief';
+import { figure, type Figure, length, say, temperature } from '../quantity';
+import { beliefOf, LEAST, SET, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN } from './belief';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 import { oddReading } from './odd';
@@ -22,6 +22,7 @@ export interface Advice {
   /** the last reading at 20 C */
   readonly cold?: Figure;
   readonly aim: Figure;
+  readonly kind: SizedKind;
 }
 
 /** Most that one cut towards size takes, on radius, mm. @source common practice */
@@ -32,19 +33,21 @@ const MOST = 1;
  * @source cut-check-cut, settable, aim, leave-real-cuts: common practice
  */
 export function sizeAdvice(sizing: Sizing): Advice {
-  const { wanted, events } = sizing;
+  const { events } = sizing;
+  const wanted = towardsLimits(sizing);
+  const kind = sizing.kind ?? 'outside';
   const last = events.at(-1);
   const belief = beliefOf(sizing);
   const now = sizeNow(belief);
   // the last of two like cuts: its spring is that of the one before
   const usual = Math.hypot(sizing.bias, sizing.repeat, SET * sizing.division * sizing.takes, UNEVEN);
-  const aim = figure('diameter', 'toSize', { size: aimFor(wanted, usual) }, { step: 0.001 });
+  const aim = figure(quantityOf(sizing), 'toSize', { size: towardsOf(sizing) * aimFor(wanted, usual) }, { step: 0.001 });
   if (last?.kind !== 'reading') return measureFirst(sizing, aim, belief);
 
   const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
   const warm = Math.abs(last.celsius - 20) >= 3;
   const odd = oddReading(sizing, last);
-  const base = { aim, cold };
+  const base: Base = { aim, cold, kind };
   const as = chances(now, wanted);
   if (odd)
     return {
@@ -61,11 +64,15 @@ export function sizeAdvice(sizing: Sizing): Advice {
       expects: cold,
       ...as,
       because: [
-        { rule: 'past', says: say`${length(Math.max(wanted.min - now.mean, 0), 0.001)} under the least allowed: past saving by turning`, binds: [] },
+        {
+          rule: 'past',
+          says: say`${length(Math.max(wanted.min - now.mean, 0), 0.001)} ${towardsOf(sizing) === 1 ? 'under the least' : 'over the most'} allowed: past saving by ${pastSaving[kind]}`,
+          binds: [],
+        },
       ],
     };
   }
-  if (now.mean <= wanted.max && (as.chanceIn >= SURE || cold.value - aim.value < (sizing.division * sizing.takes) / 4)) {
+  if (now.mean <= wanted.max && (as.chanceIn >= SURE || towardsOf(sizing) * (cold.value - aim.value) < (sizing.division * sizing.takes) / 4)) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
     const next = sizing.gaugeProves ? 'stop' : 'changeGauge';
@@ -85,14 +92,32 @@ const SURE = 0.9;
 /** So sure that the whole is taken in one cut. @source judgement */
 const AT_ONCE = 0.99;
 
-function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Belief, now: Forecast, celsius: number): Advice {
-  const left = now.mean - base.aim.value;
+interface Base {
+  readonly aim: Figure;
+  readonly cold: Figure;
+  readonly kind: SizedKind;
+}
+
+const pastSaving: Readonly<Record<SizedKind, string>> = {
+  outside: 'turning',
+  bore: 'boring',
+  length: 'facing',
+  depth: 'cutting deeper',
+  thread: 'cutting it further',
+};
+
+/** A diameter, or a length: over wires nothing is a diameter that one would find on the drawing. */
+const quantityOf = ({ kind = 'outside' }: Sizing): 'diameter' | 'length' => (kind === 'outside' || kind === 'bore' ? 'diameter' : 'length');
+
+function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, celsius: number): Advice {
+  const wanted = towardsLimits(sizing);
+  const left = now.mean - towardsOf(sizing) * base.aim.value;
   if (!sizing.gaugeProves && left < 2 * now.deviation)
     return {
       ...base,
       next: 'changeGauge',
       expects: base.cold,
-      ...chances(now, sizing.wanted),
+      ...chances(now, towardsLimits(sizing)),
       because: [
         {
           rule: 'right-gauge',
@@ -105,11 +130,17 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Be
   const because: Reason[] = [];
   const radius = left / 2;
   const whole = cutTo(sizing, belief, now, left, 1);
-  const splits = radius / 2 >= 0.9 * least && chances(whole.after, sizing.wanted).chanceIn < AT_ONCE;
-  const cuts = radius > 2 * MOST ? Math.ceil(radius / MOST) : splits ? 2 : 1;
+  const splits = radius / 2 >= 0.9 * least && chances(whole.after, wanted).chanceIn < AT_ONCE;
+  const most = sizing.most ?? MOST;
+  const cuts = radius > 2 * most ? Math.ceil(radius / most) : splits ? 2 : 1;
   const next = cuts === 1 ? whole : cutTo(sizing, belief, now, left, cuts);
   if (cuts === 2) because.push({ rule: 'leave-real-cuts', says: say`first of two like cuts; measure before the second`, binds: [] });
-  else if (cuts > 2) because.push({ rule: 'cut-check-cut', says: say`${length(left)} to come off on diameter: in ${cuts} cuts`, binds: [] });
+  else if (cuts > 2)
+    because.push({
+      rule: 'cut-check-cut',
+      says: say`${length(left)} to ${towardsOf(sizing) === 1 ? 'come off' : 'go'}${quantityOf(sizing) === 'diameter' ? ' on diameter' : ''}: in ${cuts} cuts`,
+      binds: [],
+    });
   else if (next.depth < least)
     because.push({
       rule: 'least-depth',
@@ -118,7 +149,11 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Be
     });
   else because.push({ rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] });
   if (Math.abs(celsius - 20) >= 3)
-    because.push({ rule: 'hot-reads-big', says: say`read at ${temperature(celsius)}: cold ${diameter(base.cold.value, 0.001)}`, binds: [] });
+    because.push({
+      rule: 'hot-reads-big',
+      says: say`read at ${temperature(celsius)}: cold ${{ is: quantityOf(sizing), value: base.cold.value, step: 0.001 }}`,
+      binds: [],
+    });
   const drift = driftOf(sizing);
   if (drift) because.push(drift);
   const before = sizing.events.findLast((e) => e.kind === 'cut');
@@ -127,7 +162,7 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Be
       ...base,
       next: sizing.gaugeProves ? 'stop' : 'changeGauge',
       expects: base.cold,
-      ...chances(now, sizing.wanted),
+      ...chances(now, towardsLimits(sizing)),
       because: [
         {
           rule: 'settable',
@@ -140,8 +175,8 @@ function nextCut(sizing: Sizing, base: { aim: Figure; cold: Figure }, belief: Be
     ...base,
     dial: cut.dial,
     expects: cut.expects,
-    reads: figure('diameter', 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
-    ...chances(cut.after, sizing.wanted),
+    reads: figure(quantityOf(sizing), 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
+    ...chances(cut.after, wanted),
   });
   // what the work still gives back is as much as is left, or more
   const again = next.dial.value === 0;
@@ -190,15 +225,16 @@ function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts
   let dial = figure('length', 'dialMove', of, { step: stepOf(settable) });
   let after = sizeAfter(belief, dial.value * sizing.takes);
   // a measurement stands between like cuts: only what lands now can land past
-  for (let tries = 0; tries < 40 && after.below(sizing.wanted.min) > PAST && after.mean < now.mean; tries++) {
+  for (let tries = 0; tries < 40 && after.below(towardsLimits(sizing).min) > PAST && after.mean < now.mean; tries++) {
     const shorter = dial.value - settable;
     dial = figure('length', 'dialMove', { ...of, left: cuts * (shorter * sizing.takes * share + back) }, { step: stepOf(settable) });
     after = sizeAfter(belief, dial.value * sizing.takes);
   }
+  const towards = towardsOf(sizing);
   const expects = figure(
-    'diameter',
+    quantityOf(sizing),
     'forecast',
-    { now: now.mean, dial: dial.value, takes: sizing.takes, share, back },
+    { now: towards * now.mean, dial: dial.value, takes: sizing.takes, share, back, towards },
     { step: 0.001, deviation: after.deviation },
   );
   return { dial, expects, after, depth: Math.max(0, now.mean - after.mean) / 2 };
@@ -210,6 +246,7 @@ const PAST = 0.005;
 const stepOf = (settable: number) => (settable < 0.009 ? 0.001 : 0.01);
 
 function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
+  const kind = sizing.kind ?? 'outside';
   const at = sizing.events.findLastIndex((e) => e.kind === 'reading');
   const reading = sizing.events[at];
   const cut = sizing.events.at(-1);
@@ -218,42 +255,47 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
     const before = beliefOf({ ...sizing, events: sizing.events.slice(0, -1) });
     const { share, back } = comesOff(before);
     const now = sizeNow(belief);
+    const towards = towardsOf(sizing);
     const expects = figure(
-      'diameter',
+      quantityOf(sizing),
       'forecast',
-      { now: sizeNow(before).mean, dial: cut.dial, takes: sizing.takes, share, back },
+      { now: towards * sizeNow(before).mean, dial: cut.dial, takes: sizing.takes, share, back, towards },
       { step: 0.001, deviation: now.deviation },
     );
     return {
       next: 'measure',
+      kind,
       aim,
       cold: coldFigure(reading.size, reading.celsius, sizing, now.deviation),
       expects,
-      ...chances(now, sizing.wanted),
+      ...chances(now, towardsLimits(sizing)),
       because: [{ rule: 'cut-check-cut', says: say`stop the spindle and measure`, binds: [] }],
     };
   }
-  const expects = figure('diameter', 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
-  return {
-    next: 'measure',
-    aim,
-    expects,
-    chanceIn: 0,
-    chanceShort: 1,
-    chancePast: 0,
-    because: [{ rule: 'first-touch', says: say`a first light pass makes the surface to measure; touching off is not measuring`, binds: [] }],
-  };
+  const expects = figure(quantityOf(sizing), 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
+  return { next: 'measure', kind, aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [firstTouch[kind]] };
 }
 
+const touched = say`a first light pass makes the surface to measure; touching off is not measuring`;
+/** What is done before the first reading. */
+const firstTouch: Readonly<Record<SizedKind, Reason>> = {
+  outside: { rule: 'first-touch', says: touched, binds: [] },
+  bore: { rule: 'first-touch', says: say`a first light pass makes the bore to measure; the bar runs out flush before measuring`, binds: [] },
+  length: { rule: 'first-touch', says: say`the face cleaned up first, then the whole length measured`, binds: [] },
+  depth: { rule: 'depth-by-stop', says: say`zero on the face; a first cut short of the depth, then measured from the face`, binds: [] },
+  thread: { rule: 'infeed', says: say`the passes of the list to a tenth short of their depth, then measured; burrs off the crests first`, binds: [] },
+};
+
 function coldFigure(size: number, celsius: number, sizing: Sizing, deviation: number): Figure {
-  return figure('diameter', 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation });
+  return figure(quantityOf(sizing), 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation });
 }
 
 /** What the last cut took off against what was dialled. */
 function driftOf(sizing: Sizing): Reason | undefined {
   const [before, cut, after] = sizing.events.slice(-3);
   if (before?.kind !== 'reading' || cut?.kind !== 'cut' || after?.kind !== 'reading') return undefined;
-  const took = coldFigure(before.size, before.celsius, sizing, 0).value - coldFigure(after.size, after.celsius, sizing, 0).value;
+  const took =
+    towardsOf(sizing) * (coldFigure(before.size, before.celsius, sizing, 0).value - coldFigure(after.size, after.celsius, sizing, 0).value);
   const off = took - cut.dial * sizing.takes;
   if (Math.abs(off) < 0.0005) return undefined;
   return {

@@ -4,7 +4,7 @@ import { isZero, parseLength } from '../quantity';
 import { gaugeFor, machineOf, mmOf, proves } from '../shop';
 import { materialOf } from '../standards';
 import { type Advice, sizeAdvice } from './advice';
-import type { Event } from './belief';
+import type { Event, SizedKind } from './belief';
 
 /**
  * The dial question without a job: what to do next towards a size, from readings and cuts so far.
@@ -25,16 +25,27 @@ export interface AdviseWith {
   /** what gives way for each mm that is cut, from the physics of the plan */
   readonly spring?: number | undefined;
   readonly keen?: boolean | undefined;
+  /** an outside diameter by the cross slide where nothing is said */
+  readonly kind?: SizedKind | undefined;
+  readonly axis?: keyof Machine['dials'] | undefined;
+  /** what one unit of the dial takes off the size, where the dial alone does not say it */
+  readonly takes?: number | undefined;
 }
+
+/** Most that one pass of a thread takes towards its size, on radius, mm. @source infeed, common practice */
+const THREAD_PASS = 0.1;
 
 /** The same with the machine, gauge and tool at hand. */
 export function adviseWith(wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice {
-  const dial = at.machine?.dials.cross;
+  const axis = at.axis ?? 'cross';
+  const dial = at.machine?.dials[axis];
   const tolerance = wanted.max - wanted.min;
   return sizeAdvice({
     wanted,
     events: eventsOf(entries),
-    takes: dial?.reads === 'diameter' ? 1 : 2,
+    takes: at.takes ?? (axis !== 'cross' || dial?.reads === 'diameter' ? 1 : 2),
+    ...(at.kind !== undefined && { kind: at.kind }),
+    ...(at.kind === 'thread' && { most: THREAD_PASS }),
     division: mmOf(dial?.division, 0.02),
     alpha: materialOf(at.material).alpha,
     bias: at.gauge ? mmOf(at.gauge.bias) : 0.002,

@@ -4,8 +4,14 @@ import { type Belief, believed, type Happened, type Priors } from './estimate';
 /** What happened at the machine, in order: mm and degrees C. */
 export type Event = { readonly kind: 'reading'; readonly size: number; readonly celsius: number } | { readonly kind: 'cut'; readonly dial: number };
 
+/** What is brought to size: an outside or a length grows smaller under the cut, a bore or a depth larger; a thread is measured over wires or on its pitch line. */
+export type SizedKind = 'outside' | 'bore' | 'length' | 'depth' | 'thread';
+
 export interface Sizing {
   readonly wanted: Limits;
+  readonly kind?: SizedKind;
+  /** most that one cut takes, on radius, mm */
+  readonly most?: number;
   readonly events: readonly Event[];
   /** diameter taken by one unit of dial: 2 for a radius dial, 1 for a diameter dial */
   readonly takes: number;
@@ -23,6 +29,13 @@ export interface Sizing {
   /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
   readonly spring?: number;
 }
+
+/** 1 where the cut makes the size smaller, -1 where it makes it larger: times this all sizes fall, and what is past lies below. */
+export const towardsOf = ({ kind }: Pick<Sizing, 'kind'>): 1 | -1 => (kind === 'bore' || kind === 'depth' ? -1 : 1);
+
+/** Limits as the cut sees them. */
+export const towardsLimits = ({ wanted, kind }: Pick<Sizing, 'wanted' | 'kind'>): Limits =>
+  towardsOf({ ...(kind && { kind }) }) === 1 ? wanted : { ...wanted, nominal: -wanted.nominal, max: -wanted.min, min: -wanted.max };
 
 /** Share of the nose radius below which an insert rubs. @source least-depth, common practice */
 export const LEAST = 1 / 3;
@@ -56,13 +69,18 @@ function priorsOf(sizing: Sizing): Priors {
 }
 
 /** The readings brought to 20 C, each with what its temperature leaves in doubt, and the cuts on diameter. */
-function happened({ events, alpha, takes }: Sizing): readonly Happened[] {
+function happened(sizing: Sizing): readonly Happened[] {
+  const { events, alpha, takes } = sizing;
   return events.map((e): Happened => {
     if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
     const over = Math.abs(e.celsius - 20);
-    return { kind: 'read', size: e.size - e.size * alpha * 1e-6 * (e.celsius - 20), doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL) };
+    return {
+      kind: 'read',
+      size: towardsOf(sizing) * (e.size - e.size * alpha * 1e-6 * (e.celsius - 20)),
+      doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL),
+    };
   });
 }
 
-/** What is believed of a size after its readings and cuts. */
-export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), sizing.wanted.nominal, happened(sizing));
+/** What is believed of a size after its readings and cuts; of a bore or a depth with its sign turned. */
+export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), towardsLimits(sizing).nominal, happened(sizing));

@@ -1,5 +1,5 @@
 export { type Advice, sizeAdvice } from './advice';
-export { beliefOf, type Event, type Sizing } from './belief';
+export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
 export { advise, adviseWith, eventsOf } from './advise';
 export {
   afterCut,

@@ -6,23 +6,26 @@ interface Props {
   readonly wanted: Limits;
   readonly units: Units;
   readonly machine: Machine | undefined;
+  /** the dial that takes it there; the cross slide's where nothing is said */
+  readonly axis?: keyof Machine['dials'];
   readonly last: { readonly text: string; readonly celsius: number } | undefined;
   readonly huge: 'huge' | 'big';
 }
 
 /** Divisions of the dial in its own words: '8 divisions on radius', '7½'. */
-function divisionsSaid(advice: Advice, machine: Machine | undefined): string {
+function divisionsSaid(advice: Advice, machine: Machine | undefined, axis: keyof Machine['dials']): string {
   const settable = advice.dial?.of['settable'];
   if (!advice.dial || typeof settable !== 'number') return '';
   const halves = Math.round(Math.abs(advice.dial.value) / settable);
   const whole = Math.floor(halves / 2);
   const text = halves % 2 === 0 ? String(whole) : whole === 0 ? '½' : `${whole}½`;
-  return `${text} division${halves > 2 ? 's' : ''} on ${machine?.dials.cross?.reads === 'diameter' ? 'diameter' : 'radius'}`;
+  const on = axis === 'cross' ? `on ${machine?.dials.cross?.reads === 'diameter' ? 'diameter' : 'radius'}` : `of the ${axis}`;
+  return `${text} division${halves > 2 ? 's' : ''} ${on}`;
 }
 
 const heading: Readonly<Record<Advice['next'], string>> = {
-  cut: 'Dial in, cross slide',
-  twoCuts: 'Dial in, cross slide',
+  cut: 'Dial in',
+  twoCuts: 'Dial in',
   springCut: 'Repeat at the same setting',
   wait: 'Wait',
   measure: 'Measure',
@@ -32,9 +35,18 @@ const heading: Readonly<Record<Advice['next'], string>> = {
   ask: 'Is this right?',
 };
 
+/** Which way, and by which slide. */
+function wayIn(kind: Advice['kind'], axis: keyof Machine['dials']): string {
+  if (kind === 'bore') return 'Dial towards you, cross slide';
+  if (kind === 'length' || kind === 'depth')
+    return axis === 'compound' ? 'Dial in, compound set along the bed' : 'Dial towards the headstock, carriage';
+  return axis === 'compound' ? 'Dial in, compound as it is set' : 'Dial in, cross slide';
+}
+
 /** Dial this; expect that, plus or minus. */
-export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props) {
-  const dialUnits = machine?.dials.cross?.division.units ?? units;
+export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge }: Props) {
+  const dialUnits = machine?.dials[axis]?.division.units ?? units;
+  const grows = advice.kind === 'bore' || advice.kind === 'depth';
   const under = advice.next === 'stop' && advice.chancePast > 0.5;
   const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && advice.chanceIn >= 0.5;
   // a size that cannot be brought nearer, or not told with this gauge
@@ -43,8 +55,16 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
   return (
     <div data-testid="advice" data-next={advice.next} aria-live="polite">
       <div className="quiet">
-        {under ? 'Under size' : out ? 'Dial out, then in again from the same side' : heading[advice.next]}; aim{' '}
-        <FigureNumber figure={advice.aim} units={units} />
+        {under
+          ? grows
+            ? 'Over size'
+            : 'Under size'
+          : out
+            ? 'Dial back, then in again from the same side'
+            : advice.dial && advice.next !== 'springCut'
+              ? wayIn(advice.kind, axis)
+              : heading[advice.next]}
+        ; aim <FigureNumber figure={advice.aim} units={units} />
       </div>
       {advice.dial ? (
         <div className="row-big">
@@ -52,15 +72,15 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
             <FigureNumber figure={advice.dial} units={dialUnits} />
           </span>
           <span>
-            {write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine)}
+            {write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine, axis)}
           </span>
         </div>
       ) : inside ? (
         <div className={`${huge} in`}>In.</div>
       ) : under ? (
-        <div className={`${huge} out`}>Under.</div>
+        <div className={`${huge} out`}>{grows ? 'Over.' : 'Under.'}</div>
       ) : over ? (
-        <div className={`${huge} out`}>{advice.next === 'stop' ? 'Over.' : 'Not told.'}</div>
+        <div className={`${huge} out`}>{advice.next === 'stop' ? (grows ? 'Under.' : 'Over.') : 'Not told.'}</div>
       ) : advice.next === 'ask' ? (
         <div className="large out">?</div>
       ) : (
@@ -102,7 +122,9 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
           <div className="quiet">
             or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)},{' '}
             {under2(advice, wanted) > 0.0005 ? (
-              <>could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} under</>
+              <>
+                could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} {grows ? 'over' : 'under'}
+              </>
             ) : (
               'its spring is not known yet'
             )}
@@ -113,8 +135,11 @@ export function AdviceCard({ advice, wanted, units, machine, last, huge }: Props
   );
 }
 
-/** How far under the limits the one-cut alternative may land, mm on diameter, 95 %. */
-const under2 = (advice: Advice, wanted: Limits): number =>
-  advice.instead ? wanted.min - (advice.instead.expects.value - 2 * (advice.instead.expects.deviation ?? 0)) : 0;
+/** How far past the limits the one-cut alternative may land, mm on diameter, 95 %. */
+const under2 = ({ instead, kind }: Advice, wanted: Limits): number => {
+  if (!instead) return 0;
+  const { value, deviation = 0 } = instead.expects;
+  return kind === 'bore' || kind === 'depth' ? value + 2 * deviation - wanted.max : wanted.min - (value - 2 * deviation);
+};
 
 const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,11 +1,18 @@
 import {
   type Advice,
   type BenchState,
+  type Gauge,
   leadingDigits,
   parseLength,
   readCelsius,
   readReading,
-  sizedBy,
+  type Shop,
+  adviceAt,
+  gaugesFor,
+  liveEntries,
+  machineOf,
+  type Sized,
+  sizedAt,
   type Step,
   type Units,
   verbs,
@@ -19,6 +26,8 @@ import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';
 import { AdviceCard } from '../../slate';
 import { Back } from './Back';
+import { Clock } from './Clock';
+import { Feel } from './Feel';
 import { Pad } from './Pad';
 import { Settings } from './Settings';
 import { Wrong } from './Wrong';
@@ -40,20 +49,25 @@ function keptUnits(otherwise: Units): Units {
 
 export function AtStep({ view, step, piece, state }: AtStepProps) {
   const { plan, log, add, units, job, open } = view;
-  const { advice } = state;
-  const limits = plan ? sizedBy(step, plan) : undefined;
   const kit = job.issue?.kit ?? view.shop;
-  const machine = kit.machines[0];
+  const machine = machineOf(kit, job.machine);
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
-  const withdrawn = new Set(log.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
-  const readings = own.flatMap((e) => (e.kind === 'reading' && !withdrawn.has(e.id) ? [e] : []));
+  const live = useMemo(() => liveEntries(log).filter((e) => e.piece === piece && e.step === step.id), [log, piece, step.id]);
+  const readings = live.flatMap((e) => (e.kind === 'reading' ? [e] : []));
   const last = readings.at(-1);
-  const gauge = kit.gauges.find((g) => g.id === (last?.gauge ?? step.gauge));
+  const [chosenGauge, setChosenGauge] = useState(last?.gauge ?? step.gauge ?? '');
+  const gaugeId = chosenGauge === '' ? undefined : chosenGauge;
+  const sized = plan && sizedAt(step, plan, kit, machine, gaugeId);
+  const limits = sized?.limits;
+  // another gauge in hand is another doubt, before anything is read with it
+  const advice =
+    plan && sized
+      ? ((gaugeId === (last?.gauge ?? step.gauge) ? state.advice : undefined) ?? adviceAt(step, sized, plan, kit, machine, live, gaugeId))
+      : undefined;
   const measuring = limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'changeGauge');
   const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
   const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
   const [field, setField] = useState<'size' | 'celsius'>('size');
-  const [chosenGauge, setChosenGauge] = useState(gauge?.id ?? '');
   const [refused, setRefused] = useState<string>();
   const lead = measuring && advice.cold ? leadingDigits(advice.expects.value, gaugeUnits) : '';
   const [text, setText] = useState(lead);
@@ -77,7 +91,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const next = useCallback(() => {
     void store(async () => {
       const line = { piece, step: step.id };
-      if (limits && typed) {
+      if (sized && limits && typed) {
         const size = readReading(text, gaugeUnits, limits);
         if (!size.ok) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
@@ -91,7 +105,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         await add({
           ...line,
           kind: 'reading',
-          of: step.does[0] ?? '',
+          of: sized.of,
           value: size.value.cell,
           gauge: chosenGauge === '' ? 'none' : chosenGauge,
           ...(warm !== 20 && { celsius: warm }),
@@ -102,11 +116,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
         return;
       }
-      if (limits && advice?.dial) {
+      if (sized && advice?.dial) {
         await add({
           ...line,
           kind: 'cut',
-          axis: 'cross',
+          axis: sized.axis,
           dial: { text: writeExact(advice.dial.value, 'mm'), units: 'mm' },
           told: { expects: advice.expects.value, deviation: advice.expects.deviation ?? 0, chanceIn: advice.chanceIn, chancePast: advice.chancePast },
         });
@@ -114,7 +128,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       await add({ ...line, kind: 'done' });
     });
-  }, [store, limits, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
+  }, [store, sized, limits, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
   useKeys(
     useMemo(
       () => ({
@@ -144,19 +158,31 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {refused}
           </div>
         )}
-        {limits && advice ? (
+        {sized && limits && advice && (last !== undefined || sized.kind !== 'thread') ? (
           <AdviceCard
             advice={advice}
             wanted={limits}
             units={units}
             machine={machine}
+            axis={sized.axis}
             huge="huge"
             last={last && { text: inUnits(last.value.text, last.value.units, units), celsius: last.celsius ?? 20 }}
           />
         ) : (
           <Settings step={step} units={units} />
         )}
-        {limits && (
+        {sized && limits && sized.kind === 'thread' && (
+          <div className="line">
+            {sized.wire === undefined
+              ? 'On the pitch line'
+              : `Over three wires of ${writeWithUnit({ is: 'length', value: sized.wire, step: 0.001 }, units)}`}
+            : {write({ is: 'length', value: limits.min, step: 0.001 }, units).text} to{' '}
+            {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
+          </div>
+        )}
+        <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
+        <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
+        {(limits ?? gaugesOf(kit, sized, step).length > 1) && (
           <div className="d-flex gap-3 align-items-center mt-2" style={{ fontSize: 16 }}>
             <select
               className="form-select"
@@ -164,13 +190,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               aria-label="gauge"
               value={chosenGauge}
               onChange={(e) => setChosenGauge(e.target.value)}>
-              {kit.gauges
-                .filter((g) => g.kind === 'caliper' || g.kind === 'micrometer')
-                .map((g) => (
-                  <option key={g.id} value={g.id}>
-                    {g.name}
-                  </option>
-                ))}
+              {gaugesOf(kit, sized, step).map((g) => (
+                <option key={g.id} value={g.id}>
+                  {g.name}
+                </option>
+              ))}
             </select>
             <span className="quiet text-nowrap">{speedAndFeed(step, units)}</span>
             <span className="past" role="group" aria-label="readings so far">
@@ -193,7 +217,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             skip this step
           </Button>
           {advice?.next === 'stop' && advice.chancePast > 0.5 && (
-            <Button variant="outline-light" onClick={() => void store(() => add({ kind: 'scrapped', why: 'under size', piece, step: step.id }))}>
+            <Button
+              variant="outline-light"
+              onClick={() =>
+                void store(() => add({ kind: 'scrapped', why: advice.kind === 'bore' ? 'over size' : 'under size', piece, step: step.id }))
+              }>
               scrap piece {piece}
             </Button>
           )}
@@ -203,6 +231,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       </div>
       <Pad
         sizing={limits !== undefined}
+        what={whatOf(sized, units)}
         text={text}
         onText={setText}
         celsius={celsius}
@@ -221,6 +250,20 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       />
     </main>
   );
+}
+
+/** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too. */
+function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
+  const threads = step.verb === 'thread' || step.verb === 'die';
+  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : sized ? gaugesFor[sized.kind] : [];
+  return kit.gauges.filter((g) => kinds.includes(g.kind) || g.id === step.gauge);
+}
+
+/** What the pad asks for. */
+function whatOf(sized: Sized | undefined, units: Units): string {
+  if (sized?.kind === 'length') return 'length,';
+  if (sized?.kind !== 'thread') return 'Ø';
+  return sized.wire === undefined ? 'pitch Ø' : `over wires of ${write({ is: 'length', value: sized.wire, step: 0.001 }, units).text},`;
 }
 
 /** What the one big key does now, in words. */

@@ -3,6 +3,8 @@ import { useRef } from 'react';
 
 interface Props {
   readonly sizing: boolean;
+  /** what is measured: 'Ø', 'length', 'over wires of 1.100' */
+  readonly what: string;
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly celsius: string;
@@ -55,7 +57,7 @@ export function Pad(p: Props) {
               }}
             />
             <small>
-              {warm ? '°C of the piece' : `measured, Ø ${p.units === 'mm' ? 'mm' : 'inch'}, at ${p.celsius || '?'} °C`}
+              {warm ? '°C of the piece' : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${p.celsius || '?'} °C`}
               {p.said !== undefined && !warm && (
                 <>
                   <br />

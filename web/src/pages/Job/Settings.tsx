@@ -1,4 +1,4 @@
-import { type Step, type Units, writeSentence } from '@obra/core';
+import { type Step, type Units, write, writeSentence } from '@obra/core';
 import { FigureNumber } from '../../slate';
 
 /** Steps that are not sized by measuring: the few numbers to set. */
@@ -58,6 +58,12 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
           {writeSentence(step.says, units)}
         </p>
       )}
+      {step.series && (
+        <div className="line" style={{ fontSize: 18 }}>
+          <span className="quiet">{sentence(writeSentence(step.series.says, units))} </span>
+          <span className="fig">{step.series.figures.map((f) => write(f, units).text).join(' · ')}</span>
+        </div>
+      )}
       <div className="line">
         {step.because.slice(0, 3).map((r) => (
           <div key={r.rule}>{writeSentence(r.says, units)}</div>
@@ -66,3 +72,5 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
     </>
   );
 }
+
+const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

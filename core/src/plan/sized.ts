@@ -1,0 +1,123 @@
+import type { Entry, Gauge, Machine, Shop } from '../document';
+import type { Limits } from '../drawing';
+import { tidy } from '../quantity';
+import type { Step } from '../route';
+import { mmOf, overWiresOf } from '../shop';
+import { type Advice, adviseWith, type SizedKind } from '../sizing';
+import { flankHalf, threadLimits } from '../standards';
+import type { Plan } from './types';
+
+/** A step that is brought to size by cut, measure, cut: what is measured, to which limits, by which dial. */
+export interface Sized {
+  readonly kind: SizedKind;
+  readonly limits: Limits;
+  /** what is measured: 's2.diameter', 'overall' */
+  readonly of: string;
+  readonly axis: keyof Machine['dials'];
+  /** what one unit of the dial takes off the size, where the dial alone does not say it */
+  readonly takes?: number;
+  /** wires over which a thread is measured, mm */
+  readonly wire?: number;
+}
+
+/** Kinds of gauge that measure each kind of size, and give a number. */
+export const gaugesFor: Readonly<Record<SizedKind, readonly Gauge['kind'][]>> = {
+  outside: ['caliper', 'micrometer'],
+  bore: ['telescoping', 'bore', 'caliper', 'plugPins'],
+  length: ['caliper', 'micrometer', 'depth'],
+  depth: ['depth', 'caliper'],
+  thread: ['wires', 'threadMicrometer'],
+};
+
+/** How a step is sized with a gauge; undefined for every other step. */
+export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | undefined, gauge: string | undefined): Sized | undefined {
+  const by = shop.gauges.find((g) => g.id === (gauge ?? step.gauge));
+  const of = step.does[0] ?? '';
+  const size = (id: string) => plan.part.characteristics.find((c) => c.id === id);
+  if (step.verb === 'thread' || step.verb === 'die') return by && step.verb === 'thread' ? threadBy(by, step, plan) : undefined;
+  if (step.gauge === undefined) return undefined;
+  if (step.verb === 'finish-turn') {
+    const limits = step.limits ?? size(of)?.limits;
+    const to = step.figures['to'];
+    // a die wants its blank under the nominal: the step's own size stands
+    const own: Limits | undefined =
+      limits && to?.formula === 'toSize' ? { nominal: to.value, max: to.value + 0.02, min: to.value - 0.05, from: 'typed' } : limits;
+    return own && { kind: 'outside', limits: own, of, axis: 'cross' };
+  }
+  if (step.verb === 'bore') {
+    const limits = step.limits ?? size(of)?.limits;
+    return limits && { kind: 'bore', limits, of, axis: 'cross' };
+  }
+  if (step.verb === 'face') {
+    const limits = size('overall')?.limits;
+    return limits && { kind: 'length', limits, of: 'overall', axis: lengthDial(machine, limits) };
+  }
+  return undefined;
+}
+
+/** The dial along the bed that can show a quarter of the tolerance: the carriage's, else the compound's, set along the bed. @source settable, common practice */
+function lengthDial(machine: Machine | undefined, limits: Limits): 'carriage' | 'compound' {
+  const { carriage, compound } = machine?.dials ?? {};
+  const fine = carriage && mmOf(carriage.division) / 2 <= (limits.max - limits.min) / 4 + 1e-9;
+  return fine || !compound ? 'carriage' : 'compound';
+}
+
+/** Over wires, or on the pitch line with a thread micrometer. @source infeed, common practice: the groove of the deepest cut is the tool's own, so the pitch diameter falls by twice the depth */
+function threadBy(gauge: Gauge, step: Step, plan: Plan): Sized | undefined {
+  const row = (step.does[0] ?? '').split('.')[0] ?? '';
+  const of = `${row}.thread`;
+  const thread = plan.part.characteristics.find((c) => c.id === of);
+  const form = thread?.text === undefined ? undefined : threadLimits(thread.text);
+  if (step.method === 'begun' || thread?.text === undefined || !thread.pitchDiameter || !form?.ok) return undefined;
+  const along = step.figures['depth']?.formula === 'infeedCompound';
+  const takes = along ? 2 * Math.cos(((flankHalf(form.family) - 0.5) * Math.PI) / 180) : undefined;
+  const base = { kind: 'thread' as const, of, axis: along ? ('compound' as const) : ('cross' as const), ...(takes !== undefined && { takes }) };
+  if (gauge.kind === 'threadMicrometer') return { ...base, limits: between(thread.pitchDiameter) };
+  if (gauge.kind !== 'wires') return undefined;
+  const over = overWiresOf(gauge, thread.text);
+  return over && { ...base, limits: between(over.limits), wire: over.wire };
+}
+
+const between = ({ max, min }: { readonly max: number; readonly min: number }): Limits => ({
+  nominal: tidy((max + min) / 2),
+  max,
+  min,
+  from: 'class',
+});
+
+/** A thread has no nose to speak of: so fine a chip still cuts, in noses of a third. @source common practice, a sharp form tool */
+const THREAD_NOSE = 0.06;
+
+/** What to do next at a step that is sized, from the readings and cuts of its own. */
+export function adviceAt(
+  step: Step,
+  sized: Sized,
+  plan: Plan,
+  shop: Shop,
+  machine: Machine | undefined,
+  entries: readonly Entry[],
+  gauge: string | undefined,
+): Advice {
+  const tool = shop.tools.find((t) => t.id === step.tool);
+  return adviseWith(sized.limits, entries, {
+    machine,
+    gauge: shop.gauges.find((g) => g.id === (gauge ?? step.gauge)),
+    material: plan.part.material,
+    nose: sized.kind === 'thread' ? THREAD_NOSE : mmOf(tool?.nose, 0.4),
+    keen: tool?.grade === 'hss',
+    spring: springFor(step),
+    kind: sized.kind,
+    axis: sized.axis,
+    ...(sized.takes !== undefined && { takes: sized.takes }),
+  });
+}
+
+/** The gauge in hand at a step: that of its last reading, else the one planned. */
+export const gaugeInHand = (step: Step, entries: readonly Entry[]): string | undefined =>
+  entries.findLast((e) => e.kind === 'reading')?.gauge ?? step.gauge;
+
+/** What the plan expects to give way for each mm that is cut: the spring of a finishing cut over its depth. */
+function springFor(step: Step): number | undefined {
+  const { spring, depth } = step.figures;
+  return spring && depth && depth.value > 0 ? spring.value / depth.value : undefined;
+}

@@ -1,0 +1,53 @@
+import { type Entry, fittedOne, type Gauge, rowOf, type Step } from '@obra/core';
+import { Button } from 'react-bootstrap';
+import type { JobView } from './view';
+
+/** How a fit feels as the mate is tried, from loose to not at all. */
+const FITS = ['falls in', 'slides', 'wants a push', 'wants a press', 'does not enter'] as const;
+/** The same words as on the inspection sheet. */
+const THREADS = ['gauge goes', 'starts, tight', 'does not go'] as const;
+
+interface Props {
+  readonly view: JobView;
+  readonly step: Step;
+  readonly piece: number;
+  readonly live: readonly Entry[];
+  readonly gauge: Gauge | undefined;
+  readonly onTold: (work: () => Promise<void>) => Promise<void>;
+}
+
+/** A fit by trial: what the mate or the thread's gauge feels like, and what was cut between; each press is a record. */
+export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
+  const row = rowOf(step.id);
+  const mate = view.job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row && fittedOne(m));
+  const thread = (step.verb === 'thread' || step.verb === 'die') && step.method !== 'begun' && (gauge?.kind === 'ring' || gauge?.kind === 'nut');
+  if (!thread && (mate === undefined || (step.verb !== 'finish-turn' && step.verb !== 'bore'))) return null;
+  const of = thread ? `${row}-thread` : (mate?.id ?? '');
+  const told = live.filter((e) => (e.kind === 'trial' && e.mate === of) || e.kind === 'cut');
+  const name = thread ? gauge.name : mate?.piece.trim() === '' ? 'the mate' : mate?.piece;
+  return (
+    <div className="line" role="group" aria-label={`Tried with ${name ?? ''}`}>
+      <div className="quiet">
+        Tried with {name}
+        {!thread && mate?.want.text ? `, wanted: ${mate.want.text.replace(/^trial:?\s*/i, '')}` : ''}
+        {thread ? '; wipe it, the spindle stopped' : ''}
+      </div>
+      <div className="d-flex gap-2 flex-wrap mt-1">
+        {(thread ? THREADS : FITS).map((feel) => (
+          <Button
+            key={feel}
+            variant="outline-light"
+            style={{ minHeight: 48 }}
+            onClick={() => void onTold(() => view.add({ kind: 'trial', mate: of, feel, piece, step: step.id }))}>
+            {feel}
+          </Button>
+        ))}
+      </div>
+      {told.some((e) => e.kind === 'trial') && (
+        <div className="past" aria-label="tried so far">
+          {told.map((e) => (e.kind === 'trial' ? e.feel : e.kind === 'cut' ? `${e.dial.text} ${e.dial.units} dialled` : '')).join(' → ')}
+        </div>
+      )}
+    </div>
+  );
+}
