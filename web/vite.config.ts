@@ -1,8 +1,32 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // kept whole in the browser, so that it opens without its server; a newer version waits until the page is next opened
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Obra',
+        short_name: 'Obra',
+        display: 'standalone',
+        background_color: '#f7f5f0',
+        theme_color: '#20262b',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/schema\//, /\.[a-z0-9]+$/i],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+      },
+    }),
+  ],
   worker: { format: 'es' },
   build: { target: 'es2022', assetsInlineLimit: 0 },
   // Bootstrap's own sheets still speak the older Sass

@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { mutate } from 'swr';
 import { App } from './app/App';
+import { keepOffline } from './app/keepOffline';
 import { prepare } from './data/config';
 
 const root = document.getElementById('root');
@@ -21,4 +22,5 @@ if (root) {
     if (!opening) show();
     else if (filled) void mutate(() => true);
   });
+  keepOffline();
 }

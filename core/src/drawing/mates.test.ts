@@ -25,6 +25,8 @@ const limits = (mates: readonly Mate[], hole = false) => part(mates, hole).featu
 
 describe('what fit is wanted', () => {
   it.each([
+    ['clearance 0.03 +/-0.01', { kind: 'clearance', min: 0.02, max: 0.04 }],
+    ['interference 0.02 ± 0.005', { kind: 'clearance', min: -0.025, max: -0.015 }],
     ['clearance 0.05', { kind: 'clearance', min: 0.0375, max: 0.0625 }],
     ['0.05 clearance', { kind: 'clearance', min: 0.0375, max: 0.0625 }],
     ['clearance 0.02 to 0.05', { kind: 'clearance', min: 0.02, max: 0.05 }],

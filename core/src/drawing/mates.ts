@@ -48,6 +48,18 @@ export function parseWant(text: string, units: Units): Want {
       };
     }
   }
+  const around = /^(clearance|interference|play|press)\s+(\S+?)\s*(?:\+\/-|±)\s*(\S+)$/i.exec(t);
+  if (around) {
+    const [middle, half] = [readLength(around[2] ?? '', units), readLength(around[3] ?? '', units)];
+    const sign = /^(interference|press)$/i.test(around[1] ?? '') ? -1 : 1;
+    if (middle?.rest === '' && half?.rest === '')
+      return {
+        kind: 'clearance',
+        max: tidy(sign * middle.value + half.value),
+        min: tidy(sign * middle.value - half.value),
+        by: say`${length(middle.value)}, within ${length(half.value)}`,
+      };
+  }
   if (/^[A-Z]{1,2}\d{1,2}\s*[/ ]\s*[a-z]{1,2}\d{1,2}$/.test(t) || /^(RC|LC|LT|LN|FN)\s?\d$/i.test(t))
     return { kind: 'class', text: t, by: say`${t}` };
   const words = t.toLowerCase();

@@ -1,18 +1,11 @@
 import {
   type Advice,
   type BenchState,
-  type Gauge,
   leadingDigits,
   parseLength,
   readCelsius,
   readReading,
-  type Shop,
-  adviceAt,
-  gaugesFor,
-  liveEntries,
-  machineOf,
   type Sized,
-  sizedAt,
   type Step,
   type Units,
   verbs,
@@ -30,6 +23,7 @@ import { Clock } from './Clock';
 import { Feel } from './Feel';
 import { Pad } from './Pad';
 import { Settings } from './Settings';
+import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import type { JobView } from './view';
 
@@ -48,22 +42,14 @@ function keptUnits(otherwise: Units): Units {
 }
 
 export function AtStep({ view, step, piece, state }: AtStepProps) {
-  const { plan, log, add, units, job, open } = view;
-  const kit = job.issue?.kit ?? view.shop;
-  const machine = machineOf(kit, job.machine);
+  const { log, add, units, job, open } = view;
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
-  const live = useMemo(() => liveEntries(log).filter((e) => e.piece === piece && e.step === step.id), [log, piece, step.id]);
-  const readings = live.flatMap((e) => (e.kind === 'reading' ? [e] : []));
-  const last = readings.at(-1);
-  const [chosenGauge, setChosenGauge] = useState(last?.gauge ?? step.gauge ?? '');
+  const before = own.findLast((e) => e.kind === 'reading');
+  const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
   const gaugeId = chosenGauge === '' ? undefined : chosenGauge;
-  const sized = plan && sizedAt(step, plan, kit, machine, gaugeId);
+  const { kit, machine, live, readings, sized, advice, gauges } = useSized(view, step, piece, state, gaugeId);
+  const last = readings.at(-1);
   const limits = sized?.limits;
-  // another gauge in hand is another doubt, before anything is read with it
-  const advice =
-    plan && sized
-      ? ((gaugeId === (last?.gauge ?? step.gauge) ? state.advice : undefined) ?? adviceAt(step, sized, plan, kit, machine, live, gaugeId))
-      : undefined;
   const measuring = limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'changeGauge');
   const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
   const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
@@ -91,8 +77,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const next = useCallback(() => {
     void store(async () => {
       const line = { piece, step: step.id };
-      if (sized && limits && typed) {
-        const size = readReading(text, gaugeUnits, limits);
+      if (sized && typed) {
+        const size = readReading(text, gaugeUnits, sized.limits);
         if (!size.ok) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
           return;
@@ -112,7 +98,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         });
         return;
       }
-      if (limits && advice && wantsReading(advice)) {
+      if (sized && advice && wantsReading(advice)) {
         setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
         return;
       }
@@ -128,7 +114,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       await add({ ...line, kind: 'done' });
     });
-  }, [store, sized, limits, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
+  }, [store, sized, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
   useKeys(
     useMemo(
       () => ({
@@ -168,6 +154,10 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             huge="huge"
             last={last && { text: inUnits(last.value.text, last.value.units, units), celsius: last.celsius ?? 20 }}
           />
+        ) : sized && advice ? (
+          <div data-testid="advice" data-next={advice.next}>
+            <Settings step={step} units={units} />
+          </div>
         ) : (
           <Settings step={step} units={units} />
         )}
@@ -182,7 +172,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         )}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
-        {(limits ?? gaugesOf(kit, sized, step).length > 1) && (
+        {(limits ?? gauges.length > 1) && (
           <div className="d-flex gap-3 align-items-center mt-2" style={{ fontSize: 16 }}>
             <select
               className="form-select"
@@ -190,7 +180,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               aria-label="gauge"
               value={chosenGauge}
               onChange={(e) => setChosenGauge(e.target.value)}>
-              {gaugesOf(kit, sized, step).map((g) => (
+              {gauges.map((g) => (
                 <option key={g.id} value={g.id}>
                   {g.name}
                 </option>
@@ -231,7 +221,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       </div>
       <Pad
         sizing={limits !== undefined}
-        what={whatOf(sized, units)}
+        what={whatOf(sized)}
         text={text}
         onText={setText}
         celsius={celsius}
@@ -252,18 +242,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   );
 }
 
-/** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too. */
-function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
-  const threads = step.verb === 'thread' || step.verb === 'die';
-  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : sized ? gaugesFor[sized.kind] : [];
-  return kit.gauges.filter((g) => kinds.includes(g.kind) || g.id === step.gauge);
-}
-
 /** What the pad asks for. */
-function whatOf(sized: Sized | undefined, units: Units): string {
+function whatOf(sized: Sized | undefined): string {
   if (sized?.kind === 'length') return 'length,';
   if (sized?.kind !== 'thread') return 'Ø';
-  return sized.wire === undefined ? 'pitch Ø' : `over wires of ${write({ is: 'length', value: sized.wire, step: 0.001 }, units).text},`;
+  return sized.wire === undefined ? 'pitch Ø' : 'over wires,';
 }
 
 /** What the one big key does now, in words. */

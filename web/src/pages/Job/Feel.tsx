@@ -1,4 +1,4 @@
-import { type Entry, fittedOne, type Gauge, rowOf, type Step } from '@obra/core';
+import { type Entry, type Gauge, rowOf, type Step } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
 
@@ -19,7 +19,7 @@ interface Props {
 /** A fit by trial: what the mate or the thread's gauge feels like, and what was cut between; each press is a record. */
 export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
   const row = rowOf(step.id);
-  const mate = view.job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row && fittedOne(m));
+  const mate = view.job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row && /^trial/i.test(m.want.text.trim()));
   const thread = (step.verb === 'thread' || step.verb === 'die') && step.method !== 'begun' && (gauge?.kind === 'ring' || gauge?.kind === 'nut');
   if (!thread && (mate === undefined || (step.verb !== 'finish-turn' && step.verb !== 'bore'))) return null;
   const of = thread ? `${row}-thread` : (mate?.id ?? '');

@@ -65,7 +65,7 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
         </div>
       )}
       <div className="line">
-        {step.because.slice(0, 3).map((r) => (
+        {step.because.slice(0, step.series ? 1 : 3).map((r) => (
           <div key={r.rule}>{writeSentence(r.says, units)}</div>
         ))}
       </div>

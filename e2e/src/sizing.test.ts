@@ -1,0 +1,244 @@
+/* To size at the Bench by touch, 1024x768: a bore to a mate as measured, a 2A thread over wires in inches on a metric lathe, a fit by trial; the clock of a wait; with reloads and without a server. */
+import { blankJob, type Job, writeJobFile } from '@obra/core';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { demoUrl, freshPage, goTo, saved, sees, serve, type Served, sharedBrowser, stepNumber } from './harness';
+import { crowded, violations } from './layout';
+
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+let close: () => Promise<void>;
+let server: Served;
+let running = true;
+const dir = mkdtempSync(join(tmpdir(), 'obra-sizing-'));
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const inch = (text: string) => ({ text, units: 'in' as const });
+
+/** A sleeve whose bore is fitted to a journal that was measured, and a stud with a 2A thread. */
+const sleeve = (): Job => {
+  const job = blankJob('Sleeve on its journal', 'mm');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      material: 'mild-steel',
+      outside: [{ id: 's1', size: mm('36'), length: mm('28') }],
+      boreRight: [{ id: 'h1', size: mm('22'), length: mm('through') }],
+      mates: [
+        {
+          id: 'm1',
+          of: 'h1',
+          piece: 'journal',
+          want: mm('clearance 0.03 +/-0.01'),
+          measured: { readings: [mm('21.984'), mm('21.986')], gauge: 'mic-0-25' },
+        },
+      ],
+    },
+  };
+};
+const stud = (): Job => {
+  const job = blankJob('Stud', 'in');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      material: 'mild-steel',
+      outside: [
+        { id: 's1', size: inch('3/4-10 UNC-2A'), length: inch('3/4') },
+        { id: 's2', size: inch('1'), length: inch('1-1/2') },
+      ],
+    },
+  };
+};
+const spindle = (): Job => {
+  const job = blankJob('Spindle to its bearing', 'mm');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      outside: [
+        { id: 's1', size: mm('20 k6'), length: mm('24') },
+        { id: 's2', size: mm('26'), length: mm('30') },
+      ],
+      mates: [{ id: 'm1', of: 's1', piece: 'bearing', want: mm('trial: wants a push') }],
+    },
+  };
+};
+
+beforeAll(async () => {
+  browser = await sharedBrowser();
+  server = await serve({ demo: true });
+  ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
+  await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
+  for (const [i, job] of [sleeve(), stud(), spindle()].entries()) {
+    const path = join(dir, `${String(i)}.json`);
+    writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
+    await goTo(page, server.url, '/jobs', 'new job');
+    const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
+    await input?.uploadFile(path);
+    await sees(page, 'is in the list');
+  }
+});
+
+afterAll(async () => {
+  await close();
+  if (running) await server.stop();
+  await browser.disconnect();
+  rmSync(dir, { recursive: true, force: true });
+});
+
+async function tap(words: string): Promise<void> {
+  const handle = await page.waitForFunction(
+    (w: string) =>
+      [...document.querySelectorAll<HTMLElement>('button, a')].find(
+        (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
+      ),
+    { timeout: 20_000 },
+    words,
+  );
+  await (handle as unknown as { tap: () => Promise<void> }).tap();
+}
+const next = async () => (await page.$('[data-testid="next"]'))?.tap();
+const heading = () => page.$eval('.bench h1', (e) => e.textContent);
+
+/** Gives a job out and goes by the one big key to the first step of a verb; what is sized before it is skipped. */
+async function toStep(id: string, verb: string): Promise<void> {
+  await goTo(page, server.url, `/jobs/${id}/route`, 'give out to the Bench');
+  await tap('give out to the Bench');
+  await page.waitForSelector('[data-testid="step-number"]');
+  for (let i = 0; i < 40; i++) {
+    if ((await heading()).startsWith(verb)) return;
+    const at = await stepNumber(page);
+    if ((await page.$('#reading')) === null) await next();
+    else await tap('skip this step');
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
+  }
+  throw new Error(`never came to ${verb}`);
+}
+
+/** Taps a reading in, key by key, and keeps it. */
+async function read(text: string, until: string): Promise<void> {
+  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap('rub out');
+  for (const digit of text) await tap(digit);
+  await next();
+  await page.waitForFunction(
+    (w: string) => document.querySelector('[data-testid="advice"]')?.textContent.includes(w) === true,
+    { timeout: 20_000, polling: 100 },
+    until,
+  );
+}
+const said = () => page.$eval('[data-testid="advice"]', (e) => e.textContent);
+
+describe('a bore to its mate as measured', () => {
+  beforeAll(() => toStep('sized-0', 'Bore'));
+
+  it('wants the journal and its clearance, and bores towards it', async () => {
+    // the journal measures 21.985: 0.03 more in the middle, give or take a hundredth
+    await sees(page, '22.005');
+    await sees(page, '22.025');
+    expect(await crowded(page)).toEqual([]);
+    await read('21.620', 'Dial towards you, cross slide');
+    const dial = Number(await page.$eval('[data-testid="advice"] .huge button', (e) => e.textContent));
+    expect(dial).toBeGreaterThan(0.08);
+    expect(dial).toBeLessThan(0.12);
+    await next();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+    await page.reload();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+    await read('21.812', 'Dial towards you');
+    await next();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+    await read('22.014', 'In.');
+    expect(await violations(page)).toEqual([]);
+    const at = await stepNumber(page);
+    await next();
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
+  });
+
+  it('is in on the inspection sheet', async () => {
+    await saved(page);
+    await goTo(page, server.url, '/jobs/sized-0/inspection', 'Inspection');
+    const line = await page.$eval('tr[data-size="h1.diameter"]', (e) => e.textContent);
+    expect(line).toContain('22.014');
+    expect(line).toContain('✓ in');
+  });
+});
+
+describe('a 2A thread over wires, in inches, on a metric lathe', () => {
+  beforeAll(() => toStep('sized-1', 'Thread'));
+
+  it('lists the passes, says what it reads over which wire, and how far to go along the compound', async () => {
+    // ASME B1.1 from memory: 3/4-10 UNC-2A has a pitch diameter of .6773 to .6832; over wires of 1.35 mm, the nearest of the set to the best one, handbook formula M = E + 3 W - 0.86603 P
+    const over = (E: number) => E + 3 * (1.35 / 25.4) - 0.086603;
+    await sees(page, 'Along the compound from zero, each pass to');
+    expect(await crowded(page)).toEqual([]);
+    const text = await page.$eval('.bench', (e) => e.textContent);
+    const [, least, most] = /Over three wires of \.0531 in: (\.\d{4}) to (\.\d{4}) in/.exec(text) ?? [];
+    expect(Number(least)).toBeCloseTo(over(0.6773), 3);
+    expect(Number(most)).toBeCloseTo(over(0.6832), 3);
+    await read(`.${String(Math.round((Number(most) + 0.01) * 10_000))}`, 'Dial in, compound as it is set');
+    expect(await said()).toContain('of the compound');
+    expect(await violations(page)).toEqual([]);
+  });
+
+  it('goes on with the server stopped half way, and is opened again without it', async () => {
+    await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated', { timeout: 30_000 });
+    await server.stop();
+    running = false;
+    await next();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+    await page.reload();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
+    await sees(page, 'Over three wires');
+    const text = await page.$eval('.bench', (e) => e.textContent);
+    const [, least, most] = /: (\.\d{4}) to (\.\d{4}) in/.exec(text) ?? [];
+    await read(`.${String(Math.round(((Number(most) + Number(least)) / 2) * 10_000))}`, 'In.');
+  });
+});
+
+describe('a fit by trial, without a server', () => {
+  it('writes down how it feels, and what was cut between', async () => {
+    await toStep('sized-2', 'Finish-turn Ø20');
+    await sees(page, 'Tried with bearing, wanted: wants a push');
+    await tap('does not enter');
+    await sees(page, 'does not enter');
+    await read('20.300', 'Dial in, cross slide');
+    await next();
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+    await tap('wants a push');
+    await page.waitForFunction(
+      () => /does not enter → .*dialled → wants a push/.test(document.querySelector('[aria-label="tried so far"]')?.textContent ?? ''),
+      { timeout: 10_000 },
+    );
+    expect(await crowded(page)).toEqual([]);
+    expect(await violations(page)).toEqual([]);
+  });
+});
+
+it('a wait has its clock, which a reload does not stop', async () => {
+  const other = await freshPage(browser, `${demoUrl()}/jobs/sheave-axle/route`, 1024, 768);
+  ({ page } = other);
+  await tap('give out to the Bench');
+  await page.waitForSelector('[data-testid="step-number"]');
+  for (let i = 0; i < 20 && !(await heading()).startsWith('Let it cool'); i++) {
+    const at = await stepNumber(page);
+    await next();
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
+  }
+  const words = await page.$$eval('.bench button', (all) => all.map((b) => b.textContent).find((t) => t.startsWith('start the clock')) ?? '');
+  await tap(words);
+  await page.waitForSelector('[role="timer"]');
+  await page.reload();
+  await page.waitForSelector('[role="timer"]');
+  const left = await page.$eval('[role="timer"]', (e) => e.textContent);
+  expect(left).toMatch(/^\d+:\d\d/);
+  await other.close();
+});
+
+it('complained of nothing but the server that was stopped', () => {
+  expect(complaints.filter((c) => !/Failed to load resource|ERR_CONNECTION_REFUSED|ERR_FAILED/.test(c))).toEqual([]);
+});

@@ -1,0 +1,55 @@
+import {
+  type Advice,
+  adviceAt,
+  type BenchState,
+  type Entry,
+  type Gauge,
+  gaugesFor,
+  liveEntries,
+  type Machine,
+  machineOf,
+  type Shop,
+  type Sized,
+  sizedAt,
+  type Step,
+} from '@obra/core';
+import { useMemo } from 'react';
+import type { JobView } from './view';
+
+type Reading = Extract<Entry, { kind: 'reading' }>;
+
+export interface AtSize {
+  readonly kit: Shop;
+  readonly machine: Machine | undefined;
+  /** what was written down at this step for this piece and not taken back */
+  readonly live: readonly Entry[];
+  readonly readings: readonly Reading[];
+  /** how the step is brought to size with the gauge in hand; none where it is not */
+  readonly sized: Sized | undefined;
+  readonly advice: Advice | undefined;
+  /** gauges that may be taken */
+  readonly gauges: readonly Gauge[];
+}
+
+/** A step at the Bench with the gauge in hand: what was measured, and what to do next. */
+export function useSized(view: JobView, step: Step, piece: number, state: BenchState, gauge: string | undefined): AtSize {
+  const { plan, log, job, shop } = view;
+  return useMemo(() => {
+    const kit = job.issue?.kit ?? shop;
+    const machine = machineOf(kit, job.machine);
+    const live = liveEntries(log).filter((e) => e.piece === piece && e.step === step.id);
+    const readings = live.flatMap((e) => (e.kind === 'reading' ? [e] : []));
+    const sized = plan && sizedAt(step, plan, kit, machine, gauge);
+    // another gauge in hand is another doubt, before anything is read with it
+    const told = gauge === (readings.at(-1)?.gauge ?? step.gauge) ? state.advice : undefined;
+    const advice = plan && sized ? (told ?? adviceAt(step, sized, plan, kit, machine, live, gauge)) : undefined;
+    return { kit, machine, live, readings, sized, advice, gauges: gaugesOf(kit, sized, step) };
+  }, [plan, log, job, shop, step, piece, state.advice, gauge]);
+}
+
+/** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too. */
+function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
+  const threads = step.verb === 'thread' || step.verb === 'die';
+  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : sized ? gaugesFor[sized.kind] : [];
+  return kit.gauges.filter((g) => kinds.includes(g.kind) || g.id === step.gauge);
+}
