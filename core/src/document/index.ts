@@ -1,9 +1,10 @@
 export { liveEntries } from './live';
 export { blankDrawing, blankJob, blankRow } from './blank';
 export { migrate, SCHEMA } from './migrate';
-export { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
+export { parseBackupText, parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
 export { fileSchemas } from './schemas';
 export type {
+  Backup,
   Bar,
   Cell,
   Choice,
@@ -15,6 +16,7 @@ export type {
   Holding,
   Job,
   JobFile,
+  Lesson,
   Machine,
   Mate,
   Measured,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { type Parsed, say } from '../quantity';
 import * as d from './document';
 import { migrate, SCHEMA } from './migrate';
-import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
+import type { Backup, Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
 
 // the page's content security policy allows no eval
 z.config({ jitless: true });
@@ -78,7 +78,25 @@ export const parseStoredShop = (raw: unknown): Parsed<StoredShop> => parseWith(d
 export const parseEntry = (raw: unknown): Parsed<Entry> => parseWith(d.Entry, 'a Bench entry', raw);
 
 /** Reads the text of a file as JSON and as a job file: a cut-off or foreign file is told apart from a wrong one. */
-export function parseJobText(text: string): Parsed<JobFile> {
+export const parseJobText = (text: string): Parsed<JobFile> => parseText(text, 'a job file', parseJobFile);
+
+/** Reads the text of a backup: the whole of a browser's jobs with their logs, and its shop. Never throws. */
+export const parseBackupText = (text: string): Parsed<Backup> =>
+  parseText(text, 'a backup', (raw) => {
+    if (isRecord(raw) && raw['obra'] !== 'backup')
+      return {
+        ok: false,
+        problems: [
+          {
+            at: 'obra',
+            says: say`this file holds ${typeof raw['obra'] === 'string' ? `a ${raw['obra']}` : 'a thing of another kind'}, not a backup`,
+          },
+        ],
+      };
+    return parseWith(d.Backup, 'a backup', raw);
+  });
+
+function parseText<T>(text: string, what: string, parse: (raw: unknown) => Parsed<T>): Parsed<T> {
   let raw: unknown;
   try {
     raw = JSON.parse(text);
@@ -90,11 +108,11 @@ export function parseJobText(text: string): Parsed<JobFile> {
         {
           at: '',
           says: begins
-            ? say`the file is cut off or damaged: it begins like a job file but does not end like one`
-            : say`this is not a job file; a job file is JSON text`,
+            ? say`the file is cut off or damaged: it begins like ${what} but does not end like one`
+            : say`this is not ${what}; ${what} is JSON text`,
         },
       ],
     };
   }
-  return parseJobFile(raw);
+  return parse(raw);
 }

@@ -24,3 +24,5 @@ export type StoredJob = Of<typeof d.StoredJob>;
 export type StoredShop = Of<typeof d.StoredShop>;
 export type JobFile = Of<typeof d.JobFile>;
 export type ShopFile = Of<typeof d.ShopFile>;
+export type Backup = Of<typeof d.Backup>;
+export type Lesson = Of<typeof d.Lesson>;

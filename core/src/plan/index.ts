@@ -5,6 +5,8 @@ export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';
 export { plan, planning } from './planning';
+export { lessonsOf, type Shown, shownIn } from './lessons';
+export { found, type JobRecord, recordOf } from './record';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export type { Plan } from './types';
 export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';

@@ -39,7 +39,7 @@ function kitOf(route: Route, shop: Shop, job: Job): Shop {
     gauges: [...shop.gauges],
     bars: keep(shop.bars),
     ways: shop.ways,
-    lessons: [],
+    lessons: shop.lessons.filter((l) => l.accepted),
   };
 }
 

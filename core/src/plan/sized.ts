@@ -1,9 +1,10 @@
-import type { Entry, Gauge, Machine, Shop } from '../document';
+import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
-import { tidy } from '../quantity';
+import type { Reason } from '../finding';
+import { length, say, tidy } from '../quantity';
 import type { Step } from '../route';
 import { mmOf, overWiresOf } from '../shop';
-import { type Advice, adviseWith, type SizedKind } from '../sizing';
+import { type Advice, type AdviseWith, adviseWith, type SizedKind } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';
 import type { Plan } from './types';
 
@@ -89,7 +90,7 @@ const between = ({ max, min }: { readonly max: number; readonly min: number }): 
 const THREAD_NOSE = 0.06;
 
 /** What to do next at a step that is sized, from the readings and cuts of its own. */
-export function adviceAt(
+export const adviceAt = (
   step: Step,
   sized: Sized,
   plan: Plan,
@@ -97,27 +98,47 @@ export function adviceAt(
   machine: Machine | undefined,
   entries: readonly Entry[],
   gauge: string | undefined,
-): Advice {
+): Advice => {
+  const advice = adviseWith(sized.limits, entries, knownAt(step, sized, plan, shop, machine, gauge));
+  const kept = keptSpring(shop, machine, step.tool);
+  return kept && advice.dial ? { ...advice, because: [...advice.because, reasonOf(kept)] } : advice;
+};
+
+/** What is known at a step that is sized: lathe, gauge, edge, and how the work and tool give way. */
+export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machine: Machine | undefined, gauge: string | undefined): AdviseWith {
   const tool = shop.tools.find((t) => t.id === step.tool);
-  return adviseWith(sized.limits, entries, {
+  const own = springFor(step);
+  const kept = keptSpring(shop, machine, step.tool)?.mean;
+  return {
     machine,
     gauge: shop.gauges.find((g) => g.id === (gauge ?? step.gauge)),
     material: plan.part.material,
     nose: sized.kind === 'thread' ? THREAD_NOSE : mmOf(tool?.nose, 0.4),
     keen: tool?.grade === 'hss',
-    spring: springFor(step),
+    // what lathe and tool give of their own adds to what the work gives
+    spring: own === undefined && kept === undefined ? undefined : (own ?? 0) + (kept ?? 0),
     kind: sized.kind,
     axis: sized.axis,
     ...(sized.takes !== undefined && { takes: sized.takes }),
-  });
+  };
 }
+
+/** A spring of this lathe and tool that the person kept. */
+const keptSpring = (shop: Shop, machine: Machine | undefined, tool: string | undefined): Lesson | undefined =>
+  shop.lessons.findLast((l) => l.of === 'spring' && l.accepted && l.where['machine'] === machine?.id && l.where['tool'] === tool);
+
+const reasonOf = ({ mean, count }: Lesson): Reason => ({
+  rule: 'lesson',
+  says: say`lathe and tool give ${length(mean, 0.001)} for each millimetre, kept from ${count} ${count === 1 ? 'size' : 'sizes'}`,
+  binds: [],
+});
 
 /** The gauge in hand at a step: that of its last reading, else the one planned. */
 export const gaugeInHand = (step: Step, entries: readonly Entry[]): string | undefined =>
   entries.findLast((e) => e.kind === 'reading')?.gauge ?? step.gauge;
 
 /** What the plan expects to give way for each mm that is cut: the spring of a finishing cut over its depth. */
-function springFor(step: Step): number | undefined {
+export function springFor(step: Step): number | undefined {
   const { spring, depth } = step.figures;
   return spring && depth && depth.value > 0 ? spring.value / depth.value : undefined;
 }

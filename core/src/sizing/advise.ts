@@ -4,7 +4,7 @@ import { isZero, parseLength } from '../quantity';
 import { gaugeFor, machineOf, mmOf, proves } from '../shop';
 import { materialOf } from '../standards';
 import { type Advice, sizeAdvice } from './advice';
-import type { Event, SizedKind } from './belief';
+import type { Event, SizedKind, Sizing } from './belief';
 
 /**
  * The dial question without a job: what to do next towards a size, from readings and cuts so far.
@@ -36,11 +36,14 @@ export interface AdviseWith {
 const THREAD_PASS = 0.1;
 
 /** The same with the machine, gauge and tool at hand. */
-export function adviseWith(wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice {
+export const adviseWith = (wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice => sizeAdvice(sizingWith(wanted, entries, at));
+
+/** What is known of a size at a machine, for the estimator. */
+export function sizingWith(wanted: Limits, entries: readonly Entry[], at: AdviseWith): Sizing {
   const axis = at.axis ?? 'cross';
   const dial = at.machine?.dials[axis];
   const tolerance = wanted.max - wanted.min;
-  return sizeAdvice({
+  return {
     wanted,
     events: eventsOf(entries),
     takes: at.takes ?? (axis !== 'cross' || dial?.reads === 'diameter' ? 1 : 2),
@@ -54,7 +57,7 @@ export function adviseWith(wanted: Limits, entries: readonly Entry[], at: Advise
     ...(at.spring !== undefined && at.spring > 0 && { spring: at.spring }),
     gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance),
     nose: at.nose,
-  });
+  };
 }
 
 /** Readings and cuts of a log in order, withdrawn ones left out; a cell that is no length is left out. */

@@ -9,6 +9,7 @@ const DialQuestion = lazy(() => import('../pages/DialQuestion').then((m) => ({ d
 const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
 const Handbook = lazy(() => import('../pages/Handbook').then((m) => ({ default: m.Handbook })));
 const Shop = lazy(() => import('../pages/Shop').then((m) => ({ default: m.Shop })));
+const Logbook = lazy(() => import('../pages/Logbook').then((m) => ({ default: m.Logbook })));
 const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
 
 export function App() {
@@ -28,6 +29,7 @@ export function App() {
                 <Route path="/shop/:list" element={<Shop />} />
                 <Route path="/handbook" element={<Handbook />} />
                 <Route path="/handbook/:id" element={<Handbook />} />
+                <Route path="/logbook" element={<Logbook />} />
                 <Route path="*" element={<Navigate to="/" replace />} />
               </Routes>
             </Suspense>

@@ -66,6 +66,7 @@ export function FinderDialog({ open, text, setText, close }: Props) {
     ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}` })),
     { to: '/shop/ways', says: 'Shop: ways of working' },
     { to: '/handbook', says: 'Handbook' },
+    { to: '/logbook', says: 'Logbook, backup' },
     ...(data?.jobs ?? []).flatMap((j) =>
       ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),
     ),

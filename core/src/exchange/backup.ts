@@ -1,0 +1,104 @@
+import same from 'fast-deep-equal';
+import { type Backup, type Entry, SCHEMA, type Shop, type StoredJob, type StoredShop } from '../document';
+import { say, type Sentence } from '../quantity';
+
+/** A job as it is stored, with its log. */
+export interface Kept {
+  readonly stored: StoredJob;
+  readonly log: readonly Entry[];
+}
+
+/** Everything of a browser in one file: jobs with their logs, and the shop. Plain JSON, indented. */
+export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredShop): string {
+  const file: Backup = {
+    obra: 'backup',
+    schema: SCHEMA,
+    saved,
+    shops: [{ obra: 'shop', ...shop }],
+    jobs: jobs.map(({ stored, log }) => ({ obra: 'job', ...stored, log: [...log] })),
+  };
+  return `${JSON.stringify(file, null, 1)}\n`;
+}
+
+/** What taking a backup in would do: nothing here is overwritten, entries are united by their ids. */
+export interface Restore {
+  /** jobs that come in, as they are or as a copy under another id */
+  readonly jobs: readonly { readonly id: string; readonly job: StoredJob['job']; readonly copyOf?: string }[];
+  readonly entries: readonly { readonly job: string; readonly entry: Entry }[];
+  /** the shop with what came in; absent where nothing did */
+  readonly shop?: Shop;
+  /** in words, a line for each thing that changes or stays */
+  readonly says: readonly Sentence[];
+}
+
+/** Lays a backup beside what is here. @param newId makes an id for a copy */
+export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string): Restore {
+  const known = new Map(here.map((k) => [k.stored.id, k]));
+  const jobs: Restore['jobs'][number][] = [];
+  const entries: Restore['entries'][number][] = [];
+  const says: Sentence[] = [];
+  for (const file of backup.jobs) {
+    const own = known.get(file.id);
+    const { name } = file.job;
+    if (!own) {
+      jobs.push({ id: file.id, job: file.job });
+      entries.push(...file.log.map((entry) => ({ job: file.id, entry })));
+      says.push(say`${name}: comes in, with ${entriesOf(file.log.length)} of the Bench`);
+      continue;
+    }
+    const had = new Set(own.log.map((e) => e.id));
+    const more = file.log.filter((e) => !had.has(e.id));
+    entries.push(...more.map((entry) => ({ job: file.id, entry })));
+    if (same(own.stored.job, file.job)) {
+      if (more.length > 0) says.push(say`${name}: ${entriesOf(more.length)} of the Bench ${more.length === 1 ? 'comes' : 'come'} in`);
+      continue;
+    }
+    // the one here stands; the other comes in beside it, with the whole of its record
+    const id = newId();
+    jobs.push({ id, job: { ...file.job, name: `${name} (from the backup)`.slice(0, 200) }, copyOf: file.id });
+    entries.push(...file.log.map((entry) => ({ job: id, entry })));
+    says.push(
+      say`${name}: differs from the one here, which stays; the backup’s comes in as a copy${more.length > 0 ? `, ${entriesOf(more.length)} in both` : ''}`,
+    );
+  }
+  const merged = backup.shops.reduce<{ readonly shop: Shop; readonly came: number; readonly stayed: readonly string[] }>(
+    (so, file) => {
+      const next = united(so.shop, file.shop);
+      return { shop: next.shop, came: so.came + next.came, stayed: [...so.stayed, ...next.stayed] };
+    },
+    { shop, came: 0, stayed: [] },
+  );
+  if (merged.came > 0) says.push(say`the shop: ${merged.came} ${merged.came === 1 ? 'item comes' : 'items come'} in`);
+  if (merged.stayed.length > 0)
+    says.push(
+      say`the shop: ${merged.stayed.slice(0, 6).join(', ')}${merged.stayed.length > 6 ? ' and others' : ''} differ and stay as they are here`,
+    );
+  return { jobs, entries, ...(merged.came > 0 && { shop: merged.shop }), says: says.length > 0 ? says : [say`everything in it is here already`] };
+}
+
+const entriesOf = (n: number): string => `${String(n)} ${n === 1 ? 'entry' : 'entries'}`;
+
+/** A shop with the items of another that it lacks; its own stand. */
+function united(own: Shop, other: Shop): { readonly shop: Shop; readonly came: number; readonly stayed: readonly string[] } {
+  let came = 0;
+  const stayed: string[] = [];
+  const both = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] => {
+    const known = new Map(mine.map((item) => [item.id, item]));
+    for (const item of theirs) {
+      const before = known.get(item.id);
+      if (before && !same(before, item)) stayed.push('name' in item && typeof item.name === 'string' ? item.name : item.id);
+    }
+    const fresh = theirs.filter((item) => !known.has(item.id));
+    came += fresh.length;
+    return [...mine, ...fresh];
+  };
+  const [machines, holdings, tools, gauges, bars, lessons] = [
+    both(own.machines, other.machines),
+    both(own.holdings, other.holdings),
+    both(own.tools, other.tools),
+    both(own.gauges, other.gauges),
+    both(own.bars, other.bars),
+    both(own.lessons, other.lessons),
+  ];
+  return { shop: { ...own, machines, holdings, tools, gauges, bars, lessons }, came, stayed };
+}

@@ -1,0 +1,103 @@
+import { type Entry, type Job, type Lesson, liveEntries, type Shop } from '../document';
+import { type Characteristic } from '../drawing';
+import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
+import { machineOf } from '../shop';
+import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
+import { gaugeInHand, knownAt, sizedAt, springFor } from './sized';
+import type { Plan } from './types';
+
+/** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
+export interface Shown {
+  readonly machine: string;
+  readonly tool: string;
+  /** what lathe and tool gave way for each mm that was cut, beyond what the plan foretold of the work */
+  readonly spring: number;
+  /** how far the last reading, cold, was off what was aimed at, mm */
+  readonly off: number;
+  readonly evidence: readonly string[];
+  readonly of: Characteristic['id'];
+}
+
+/** Fewer cuts with a reading after them show nothing. */
+const CUTS = 2;
+
+/** What the record of a job shows of the lathe, size by size. */
+export function shownIn(job: Job, plan: Plan, log: readonly Entry[]): readonly Shown[] {
+  const kit = job.issue?.kit;
+  const machine = kit && machineOf(kit, job.machine);
+  if (!kit || !machine) return [];
+  const live = liveEntries(log);
+  const steps = plan.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+  return steps.flatMap((step) =>
+    Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((piece): Shown[] => {
+      const entries = live.filter((e) => e.step === step.id && e.piece === piece);
+      const gauge = gaugeInHand(step, entries);
+      const sized = entries.length > CUTS ? sizedAt(step, plan, kit, machine, gauge) : undefined;
+      if (!sized || step.tool === undefined) return [];
+      const cuts = entries.filter((e, k) => e.kind === 'cut' && entries.slice(k + 1).some((later) => later.kind === 'reading')).length;
+      if (cuts < CUTS) return [];
+      // without what was learned before: a lesson is not learned twice
+      const sizing = sizingWith(sized.limits, entries, knownAt(step, sized, plan, { ...kit, lessons: [] }, machine, gauge));
+      const belief = beliefOf(sizing);
+      const now = sizeNow(belief).mean * towardsOf(sizing);
+      return [
+        {
+          machine: machine.id,
+          tool: step.tool,
+          spring: Math.max(0, comesOff(belief).spring - (springFor(step) ?? 0)),
+          off: now - (sized.limits.max + sized.limits.min) / 2,
+          evidence: entries.filter((e) => e.kind === 'reading').map((e) => e.id),
+          of: sized.of,
+        },
+      ];
+    }),
+  );
+}
+
+/** What may be learned from several sizes, for each lathe and tool: how they give way, and how near to the middle sizes land. Proposals, until a person accepts them. */
+export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): readonly Lesson[] {
+  const groups = new Map<string, Shown[]>();
+  for (const s of shown) {
+    const key = `${s.machine} ${s.tool}`;
+    groups.set(key, [...(groups.get(key) ?? []), s]);
+  }
+  return [...groups.values()].flatMap((of): Lesson[] => {
+    const [first] = of;
+    if (!first) return [];
+    const machine = shop.machines.find((m) => m.id === first.machine)?.name ?? first.machine;
+    const tool = shop.tools.find((t) => t.id === first.tool)?.name ?? first.tool;
+    const lesson = (kind: 'spring' | 'held', values: readonly number[], says: (mean: number, deviation: number) => Sentence): Lesson => {
+      const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
+      const deviation = values.length > 1 ? Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1)) : 0;
+      return {
+        id: `${kind}-${first.machine}-${first.tool}`.slice(0, 40),
+        at,
+        says: writeSentence(says(mean, deviation), 'mm'),
+        evidence: [...new Set(of.flatMap((s) => s.evidence))].slice(0, 40),
+        where: { machine: first.machine, tool: first.tool },
+        of: kind,
+        mean: tidy(mean),
+        deviation: tidy(deviation),
+        count: of.length,
+        accepted: false,
+      };
+    };
+    return [
+      lesson(
+        'spring',
+        of.map((s) => s.spring),
+        (mean) => say`${machine} with ${tool} gives ${length(mean, 0.001)} for each millimetre that is cut`,
+      ),
+      ...(of.length > 1
+        ? [
+            lesson(
+              'held',
+              of.map((s) => s.off),
+              (mean, deviation) =>
+                say`${machine} with ${tool} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`,
+            ),
+          ]
+        : []),
+    ];
+  });
+}

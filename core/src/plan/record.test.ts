@@ -1,0 +1,121 @@
+/* What the logbook keeps of a job, and what lathe and tools show by their readings. Seeded simulated lathes stand in for real ones. */
+import type { Entry, Job, Shop } from '../document';
+import { simulated, type Truth } from '../lathe';
+import { writeSentence } from '../quantity';
+import { demoJob, demoShop } from './demo.fixture';
+import { adviceAt, found, issued, lessonsOf, plan, recordOf, sizedAt, shownIn } from './index';
+
+const shop = demoShop();
+const axle: Job = { ...demoJob('sheave-axle'), pieces: 6 };
+const [route] = plan(axle, shop).routes;
+if (!route) throw new Error('no route');
+const at = (minute: number) => new Date(Date.UTC(2026, 10, 2, 8, 0) + minute * 60_000).toISOString();
+const job = issued(axle, route, shop, at(0), '0.1.0');
+const made = plan(job, shop);
+const [machine] = shop.machines;
+const step = made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.id === 'finish-turn@s2');
+const sized = step && sizedAt(step, made, shop, machine, undefined);
+if (!machine || !step || !sized) throw new Error('not sized');
+let n = 0;
+const line = (piece: number, minute: number) => ({ id: `r${String(++n)}`, at: at(minute), by: 'here', piece, step: step.id });
+
+/** Six pieces brought to size by the advice on lathes whose own spring is the same. */
+function worked(spring: number, of: Shop = shop): readonly Entry[] {
+  const log: Entry[] = [];
+  for (let piece = 1; piece <= 6; piece++) {
+    const truth: Truth = {
+      seed: 400 + piece,
+      takes: 2,
+      division: 0.02,
+      cyclic: 0.001,
+      turn: 4,
+      sticks: 0.0006,
+      backlash: 0.1,
+      spring,
+      leastDepth: 0.02,
+      builtUp: 0.0004,
+      wear: 0.0002,
+      warms: 1,
+      alpha: 16,
+      cools: 20,
+      room: 20,
+      crests: 0,
+      runout: 0.001,
+      gauge: { bias: 0.001, repeat: 0.0008, slips: 0 },
+      begins: 19.64,
+    };
+    const lathe = simulated(truth);
+    lathe.cut(0);
+    const own: Entry[] = [];
+    for (let k = 0; k < 6; k++) {
+      own.push({
+        ...line(piece, 20 * piece + 2 * k),
+        kind: 'reading',
+        of: 's2.diameter',
+        value: { text: lathe.read().toFixed(3), units: 'mm' },
+        gauge: 'mic-0-25',
+        celsius: Math.round(lathe.thermometer()),
+      });
+      const advice = adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, of, machine, own, undefined);
+      if (!advice.dial) break;
+      own.push({ ...line(piece, 20 * piece + 2 * k + 1), kind: 'cut', axis: 'cross', dial: { text: String(advice.dial.value), units: 'mm' } });
+      lathe.cut(advice.dial.value);
+    }
+    log.push(...own);
+  }
+  return log;
+}
+
+it('keeps when, how many, how it measured and how long; pauses are no work; it is found by any of its words', () => {
+  const log = worked(0.08);
+  const record = recordOf(
+    { id: 'axle', job: { ...job, customer: 'The yard' } },
+    [...log, { ...line(6, 900), kind: 'note', says: 'left side blued' }],
+    shop,
+  );
+  expect(record?.pieces).toEqual({ begun: 6, scrapped: 0 });
+  expect(record?.verdicts).toHaveLength(6);
+  expect(record?.readings.length).toBe(log.filter((e) => e.kind === 'reading').length);
+  expect(record?.time.value).toBeGreaterThan(60);
+  expect(record?.time.value).toBeLessThan(130);
+  for (const words of ['axle', 'YARD', 'blued', 'm12 yard', '']) expect(record && found(record, words)).toBe(true);
+  expect(record && found(record, 'yard propeller')).toBe(false);
+  expect(recordOf({ id: 'new', job }, [], shop)).toBeUndefined();
+});
+
+it('learns how lathe and tool give way, within what six sizes can tell, and names it in the next advice', () => {
+  const [soft, stiff] = [0.16, 0.02].map((spring) => lessonsOf(shownIn(job, made, worked(spring)), shop, at(500)));
+  const springOf = (of: typeof soft) => of?.find((l) => l.of === 'spring');
+  expect(springOf(soft)?.count).toBe(6);
+  expect(springOf(soft)?.accepted).toBe(false);
+  expect(springOf(soft)?.mean).toBeGreaterThan(0.08);
+  expect(springOf(soft)?.mean).toBeLessThan(0.2);
+  expect(springOf(stiff)?.mean).toBeLessThan((springOf(soft)?.mean ?? 0) / 2);
+  expect(soft?.map((l) => l.of)).toEqual(['spring', 'held']);
+  expect(Math.abs(soft?.find((l) => l.of === 'held')?.mean ?? 1)).toBeLessThan(0.01);
+
+  const kept: Shop = { ...shop, lessons: (soft ?? []).map((l) => ({ ...l, accepted: true })) };
+  const first: Entry = { ...line(1, 0), kind: 'reading', of: 's2.diameter', value: { text: '19.640', units: 'mm' }, gauge: 'mic-0-25' };
+  const [without, with_] = [shop, kept].map((of) =>
+    adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, of, machine, [first], undefined),
+  );
+  expect(with_?.because.map((r) => r.rule)).toContain('lesson');
+  expect(without?.because.map((r) => r.rule)).not.toContain('lesson');
+  expect(writeSentence(with_?.because.find((r) => r.rule === 'lesson')?.says ?? [], 'mm')).toMatch(
+    /^lathe and tool give 0\.\d+ mm for each millimetre, kept from 6 sizes$/,
+  );
+  // what gives way more is expected to come off less
+  expect(with_?.instead?.expects.value).toBeGreaterThan(without?.instead?.expects.value ?? Infinity);
+  // a lesson that is not accepted says nothing
+  const open = { ...kept, lessons: kept.lessons.map((l) => ({ ...l, accepted: false })) };
+  expect(adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, open, machine, [first], undefined)).toEqual(without);
+  expect(issued(axle, route as NonNullable<typeof route>, kept, at(0), '0').issue?.kit.lessons).toHaveLength(2);
+});
+
+it('learns nothing from one cut, or from a job that was not given out', () => {
+  const one = worked(0.08)
+    .filter((e) => e.piece === 1)
+    .slice(0, 3);
+  expect(shownIn(job, made, one)).toEqual([]);
+  expect(shownIn(axle, made, worked(0.08))).toEqual([]);
+});

@@ -1,0 +1,94 @@
+import { parseBackupText, type Restore, restoring, writeSentence } from '@obra/core';
+import { useRef, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { download } from '../../app/download';
+import { backedUp, everything, restore } from '../../data/backup';
+import { newId, now } from '../../data/ids';
+import { loadShop } from '../../data/jobs';
+
+const TOO_LARGE = 200_000_000;
+const REFUSED =
+  'This browser did not store it (storage full or blocked). What was there is untouched; what came in before that is there. Make room and take it in again: nothing comes in twice.';
+
+/** Everything of this browser in one file, and back again: what it would do is said before it is done. */
+export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string) => void; readonly onRestored: () => void }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [preview, setPreview] = useState<{ readonly name: string; readonly of: Restore }>();
+  const out = async () => {
+    try {
+      download(`obra-backup-${now().slice(0, 10)}.json`, await backedUp());
+    } catch {
+      onSays('This browser does not open its storage: nothing could be read.');
+    }
+  };
+  const look = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    if (chosen.size > TOO_LARGE) {
+      onSays(`${chosen.name} is ${String(Math.round(chosen.size / 1e6))} MB; a backup is far smaller. Nothing was changed.`);
+      return;
+    }
+    const parsed = parseBackupText(await chosen.text());
+    if (!parsed.ok) {
+      onSays(`${chosen.name}: ${writeSentence(parsed.problems[0]?.says ?? [], 'mm')}. Nothing was changed.`);
+      return;
+    }
+    const { shop } = await loadShop();
+    setPreview({ name: chosen.name, of: restoring(parsed.value, await everything(), shop, newId) });
+  };
+  const take = async () => {
+    if (!preview) return;
+    try {
+      await restore(preview.of);
+      onSays(`${preview.name} is taken in.`);
+      setPreview(undefined);
+    } catch {
+      onSays(REFUSED);
+    }
+    onRestored();
+  };
+  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + (preview.of.shop ? 1 : 0) : 0;
+  return (
+    <section className="mt-4" aria-label="Backup">
+      <h2>Backup</h2>
+      <p className="quiet">
+        Everything of this browser in one file: jobs, what happened at the Bench, the shop. Taken in elsewhere it is united with what is there;
+        nothing is overwritten.
+      </p>
+      <div className="d-flex gap-2">
+        <Button variant="outline-dark" onClick={() => void out()}>
+          back up everything
+        </Button>
+        <Button variant="outline-dark" onClick={() => file.current?.click()}>
+          restore from a backup
+        </Button>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,application/json"
+          hidden
+          aria-label="Backup file"
+          onChange={(e) => {
+            void look(e.target.files?.[0]);
+            e.target.value = '';
+          }}
+        />
+      </div>
+      {preview && (
+        <div className="mt-3" role="group" aria-label="What would come in">
+          <h3 style={{ fontSize: 18 }}>{preview.name}</h3>
+          <ul>
+            {preview.of.says.map((s, i) => (
+              <li key={i}>{writeSentence(s, 'mm')}</li>
+            ))}
+          </ul>
+          <div className="d-flex gap-2">
+            {changes > 0 && <Button onClick={() => void take()}>take it in</Button>}
+            <Button variant="outline-dark" onClick={() => setPreview(undefined)}>
+              {changes > 0 ? 'leave it' : 'close'}
+            </Button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,54 @@
+import { type JobRecord, type Units, writeWithUnit } from '@obra/core';
+import { FigureNumber } from '../../slate';
+
+const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
+
+/** Every size that was measured, with its readings in order and its verdict. */
+export function Readings({ record, units }: { readonly record: JobRecord; readonly units: Units }) {
+  const keys = [...new Set(record.readings.map((r) => `${r.of}/${String(r.piece)}`))];
+  if (keys.length === 0) return <p className="quiet m-0">Nothing was measured.</p>;
+  return (
+    <table className="plain" aria-label="Readings">
+      <thead>
+        <tr>
+          <th>size</th>
+          <th>piece</th>
+          <th>limits</th>
+          <th>readings in order</th>
+          <th>last, 20 °C</th>
+          <th>verdict</th>
+        </tr>
+      </thead>
+      <tbody>
+        {keys.map((key) => {
+          const [of = '', piece = ''] = key.split('/');
+          const size = record.part.characteristics.find((c) => c.id === of);
+          const verdict = record.verdicts.find((v) => v.of === of && String(v.piece) === piece);
+          const limits = size?.limits;
+          return (
+            <tr key={key}>
+              <td>{size ? `${String(size.balloon)} ${size.text ?? size.is}` : of}</td>
+              <td className="fig">{piece}</td>
+              <td className="fig">
+                {limits
+                  ? `${writeWithUnit({ is: 'length', value: limits.min, step: 0.001 }, units)} – ${writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}`
+                  : ''}
+              </td>
+              <td className="fig">
+                {record.readings
+                  .filter((r) => r.of === of && String(r.piece) === piece)
+                  .map(
+                    (r) =>
+                      `${r.value.text}${r.value.units === units ? '' : ` ${r.value.units}`}${r.celsius === undefined ? '' : ` at ${String(r.celsius)} °C`}`,
+                  )
+                  .join(' → ')}
+              </td>
+              <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
+              <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>{verdict ? signs[verdict.says] : ''}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
