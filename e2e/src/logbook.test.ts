@@ -167,14 +167,19 @@ it('storage that is full in the middle of it leaves what was there, and taking i
   await give(backup, other.page);
   await sees(other.page, 'Sheave axle: comes in, with');
   await other.page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
+    const { prototype } = IDBObjectStore;
+    const own = Object.getOwnPropertyDescriptor(prototype, 'put');
+    const put = own?.value as (...args: unknown[]) => IDBRequest;
     let left = 5;
-    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
-      if (left-- <= 0) throw new DOMException('full', 'QuotaExceededError');
-      return put.apply(this, args);
-    };
+    Object.defineProperty(prototype, 'put', {
+      ...own,
+      value(this: IDBObjectStore, ...args: unknown[]) {
+        if (left-- <= 0) throw new DOMException('full', 'QuotaExceededError');
+        return Reflect.apply(put, this, args) as IDBRequest;
+      },
+    });
     (globalThis as { mend?: () => void }).mend = () => {
-      IDBObjectStore.prototype.put = put;
+      if (own) Object.defineProperty(prototype, 'put', own);
     };
   });
   await press(other.page, 'take it in');

@@ -1,7 +1,7 @@
 /* The shop as it is typed, taken out and in, begun again; and what a job then plans with it. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, downloads, emptyUrl, freshPage, goTo, press, saved, sees, sharedBrowser } from './harness';
+import { demoUrl, downloads, emptyUrl, freshPage, goTo, press, saved, sees, sharedBrowser, stored } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;

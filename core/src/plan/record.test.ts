@@ -16,6 +16,7 @@ const [machine] = shop.machines;
 const step = made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.id === 'finish-turn@s2');
 const sized = step && sizedAt(step, made, shop, machine, undefined);
 if (!machine || !step || !sized) throw new Error('not sized');
+const known = { step, sized, machine, route };
 let n = 0;
 const line = (piece: number, minute: number) => ({ id: `r${String(++n)}`, at: at(minute), by: 'here', piece, step: step.id });
 
@@ -56,7 +57,7 @@ function worked(spring: number, of: Shop = shop): readonly Entry[] {
         gauge: 'mic-0-25',
         celsius: Math.round(lathe.thermometer()),
       });
-      const advice = adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, of, machine, own, undefined);
+      const advice = adviceAt(known.step, known.sized, made, of, known.machine, own, undefined);
       if (!advice.dial) break;
       own.push({ ...line(piece, 20 * piece + 2 * k + 1), kind: 'cut', axis: 'cross', dial: { text: String(advice.dial.value), units: 'mm' } });
       lathe.cut(advice.dial.value);
@@ -96,9 +97,7 @@ it('learns how lathe and tool give way, within what six sizes can tell, and name
 
   const kept: Shop = { ...shop, lessons: (soft ?? []).map((l) => ({ ...l, accepted: true })) };
   const first: Entry = { ...line(1, 0), kind: 'reading', of: 's2.diameter', value: { text: '19.640', units: 'mm' }, gauge: 'mic-0-25' };
-  const [without, with_] = [shop, kept].map((of) =>
-    adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, of, machine, [first], undefined),
-  );
+  const [without, with_] = [shop, kept].map((of) => adviceAt(step, sized, made, of, known.machine, [first], undefined));
   expect(with_?.because.map((r) => r.rule)).toContain('lesson');
   expect(without?.because.map((r) => r.rule)).not.toContain('lesson');
   expect(writeSentence(with_?.because.find((r) => r.rule === 'lesson')?.says ?? [], 'mm')).toMatch(
@@ -108,8 +107,8 @@ it('learns how lathe and tool give way, within what six sizes can tell, and name
   expect(with_?.instead?.expects.value).toBeGreaterThan(without?.instead?.expects.value ?? Infinity);
   // a lesson that is not accepted says nothing
   const open = { ...kept, lessons: kept.lessons.map((l) => ({ ...l, accepted: false })) };
-  expect(adviceAt(step as NonNullable<typeof step>, sized as NonNullable<typeof sized>, made, open, machine, [first], undefined)).toEqual(without);
-  expect(issued(axle, route as NonNullable<typeof route>, kept, at(0), '0').issue?.kit.lessons).toHaveLength(2);
+  expect(adviceAt(step, sized, made, open, machine, [first], undefined)).toEqual(without);
+  expect(issued(axle, route, kept, at(0), '0').issue?.kit.lessons).toHaveLength(2);
 });
 
 it('learns nothing from one cut, or from a job that was not given out', () => {
