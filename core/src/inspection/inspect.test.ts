@@ -93,3 +93,22 @@ describe('an angle', () => {
     expect(parseDegrees(text).ok).toBe(false);
   });
 });
+
+describe('proved by the gauge (ISO 14253-1, decision rules, from memory)', () => {
+  const micrometer = { ...startingShop().gauges[2], id: 'g', bias: mm('0.002'), repeat: mm('0.0015') };
+  const shop = { ...startingShop(), gauges: [micrometer as ReturnType<typeof startingShop>['gauges'][number]], ways: { verdict: 'proved' } };
+  // 20 h7 is 19.979 to 20; the doubt of the gauge is 2 x root(0.002^2 + 0.0015^2) = 0.005
+  it.each([
+    ['19.990', 'in', 'in'],
+    ['19.994', 'in', 'in'],
+    ['19.996', 'cannotTell', 'in'],
+    ['20.004', 'cannotTell', 'over'],
+    ['20.006', 'over', 'over'],
+    ['19.983', 'cannotTell', 'in'],
+    ['19.973', 'under', 'under'],
+  ])('%s: %s, by plain limits %s', (text, proved, plain) => {
+    const entry = { ...reading('a.diameter', text), gauge: 'g' } as Entry;
+    expect(inspect(part, shop, [entry])[0]?.says).toBe(proved);
+    expect(inspect(part, { ...shop, ways: {} }, [entry])[0]?.says).toBe(plain);
+  });
+});

@@ -1,7 +1,7 @@
 import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
 import { type Characteristic, type Part, parseFinish } from '../drawing';
 import { figure, type Figure, isZero, parseDegrees, type Parsed, parseLength, say } from '../quantity';
-import { doubtOf, overWiresOf } from '../shop';
+import { doubtOf, overWiresOf, wayOf } from '../shop';
 import { materialOf } from '../standards';
 
 export interface Verdict {
@@ -26,8 +26,7 @@ export function readingOf(is: Characteristic['is'], cell: Cell): Parsed<number> 
 }
 
 /**
- * The last reading of each size and piece against its limits, corrected to 20 C. `cannotTell` when the gauge's doubt
- * (two standard deviations) is more than half of the tolerance.
+ * The last reading of each size and piece against its limits, corrected to 20 C, by the way of the shop: plain limits, or only what the gauge proves.
  */
 export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly Verdict[] {
   const alpha = materialOf(part.material).alpha;
@@ -56,7 +55,7 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
     const gauge = shop.gauges.find((g) => g.id === entry.gauge);
     const deviation = gauge ? doubtOf(gauge) : 0.003;
     const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
-    const says = saysOf(value.value, limits, deviation);
+    const says = saysOf(value.value, limits, deviation, shop);
     verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, value, says });
   }
   return [...verdicts.values()];
@@ -75,7 +74,7 @@ function threadVerdict(
   if (!limits) return undefined;
   const deviation = doubtOf(gauge);
   const value = figure('length', 'coldSize', { reading, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
-  return { of: entry.of, piece: entry.piece, value, says: saysOf(value.value, limits, deviation) };
+  return { of: entry.of, piece: entry.piece, value, says: saysOf(value.value, limits, deviation, shop) };
 }
 
 /** What a thread may read with a gauge: over its wires, or on the pitch line; undefined with a gauge that gives no number. */
@@ -87,5 +86,17 @@ export function threadReadLimits(gauge: Gauge, size: Characteristic): { readonly
 /** A ten-thousandth of a millimetre is binary dust and rounding of an inch reading, not size. */
 const DUST = 1e-4;
 
-const saysOf = (value: number, { max, min }: { readonly max: number; readonly min: number }, deviation: number): Verdict['says'] =>
-  value > max + DUST ? 'over' : value < min - DUST ? 'under' : 2 * deviation > (max - min) / 2 ? 'cannotTell' : 'in';
+/**
+ * In, out or not told. By plain limits the reading decides, unless the doubt of the gauge (two deviations) is more than half of the tolerance; proved, only what lies
+ * beyond that doubt is in or out. mm
+ * @source ISO 14253-1, decision rules for proving conformity and nonconformity, from memory
+ */
+function saysOf(value: number, { max, min }: { readonly max: number; readonly min: number }, deviation: number, shop: Shop): Verdict['says'] {
+  const doubt = 2 * deviation;
+  if (wayOf('verdict', shop.ways, new Map()) === 'proved') {
+    if (value > max + doubt + DUST) return 'over';
+    if (value < min - doubt - DUST) return 'under';
+    return value <= max - doubt + DUST && value >= min + doubt - DUST ? 'in' : 'cannotTell';
+  }
+  return value > max + DUST ? 'over' : value < min - DUST ? 'under' : doubt > (max - min) / 2 ? 'cannotTell' : 'in';
+}

@@ -4,7 +4,7 @@ import { writeJobFile } from '../exchange';
 import { type Finding, subjectOf } from '../finding';
 import { inspect } from '../inspection';
 import { writeSentence } from '../quantity';
-import { benchState, issued, openStops, plan, progressOf, sizedAt, stagesOf } from './index';
+import { benchState, issued, openStops, plan, progressOf, releaseOf, sizedAt, stagesOf } from './index';
 import { demoJob, demoShop, jobOf } from './demo.fixture';
 
 const shop = demoShop();
@@ -169,4 +169,17 @@ describe('how far a job is', () => {
     expect(drill && stagesOf(drill)).toEqual(['drawing', 'route']);
     expect(drill && subjectOf(drill)).toBe('h');
   });
+});
+
+it('before a piece leaves its holding every size that was finished there is looked for', () => {
+  const [first] = made.routes[0]?.setups ?? [];
+  if (!first) throw new Error('no setup');
+  const of = (log: readonly Entry[]) => releaseOf(first, made.part, shop, log, 1).map((r) => [r.size.id, r.verdict?.says ?? r.feel]);
+  const none = of([]);
+  expect(none.map(([id]) => id)).toEqual(expect.arrayContaining(['s2.diameter', 's1.thread']));
+  expect(none.every(([, says]) => says === undefined)).toBe(true);
+  const goes: Entry = { ...line('thread@s1'), kind: 'trial', mate: 's1-thread', feel: 'gauge goes' };
+  expect(Object.fromEntries(of([read('18.990'), goes]))).toMatchObject({ 's2.diameter': 'in', 's1.thread': 'gauge goes' });
+  // of another piece, or by eye, nothing is asked
+  expect(Object.fromEntries(of([{ ...read('18.990'), piece: 2 }]))['s2.diameter']).toBeUndefined();
 });

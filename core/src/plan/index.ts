@@ -7,6 +7,7 @@ export { barChoice, type SharedBar, sharedBar } from './sharedBar';
 export { plan, planning } from './planning';
 export { lessonsOf, type Shown, shownIn } from './lessons';
 export { found, type JobRecord, recordOf } from './record';
+export { type Release, releaseOf } from './release';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export type { Plan } from './types';
 export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';

@@ -90,6 +90,13 @@ export const ways: readonly Way[] = [
     ],
   },
   {
+    key: 'verdict', asks: 'Verdict of a size',
+    choices: [
+      { value: 'plain', words: 'by plain limits', because: ['in when the reading is in; the doubt of the gauge falls to either side'] },
+      { value: 'proved', words: 'only what the gauge proves', because: ['in or out only beyond the doubt of the gauge, 95 %; between, it cannot tell (ISO 14253-1, from memory)'] },
+    ],
+  },
+  {
     key: 'drilling', asks: 'Wide holes',
     choices: [
       { value: 'pilot', words: 'pilot first', because: ['the web has no work; little thrust'] },

@@ -22,6 +22,7 @@ import { Back } from './Back';
 import { Clock } from './Clock';
 import { Feel } from './Feel';
 import { Pad } from './Pad';
+import { Release } from './Release';
 import { Settings } from './Settings';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
@@ -50,6 +51,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const { kit, machine, live, readings, sized, advice, gauges } = useSized(view, step, piece, state, gaugeId);
   const last = readings.at(-1);
   const limits = sized?.limits;
+  const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
   const measuring = limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'changeGauge');
   const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
   const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
@@ -170,6 +172,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
           </div>
         )}
+        {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (

@@ -6,6 +6,7 @@ import {
   readingOf,
   type Units,
   type Verdict,
+  wayOf,
   write,
   writeSentence,
   writeWithUnit,
@@ -97,7 +98,10 @@ export function Inspection({ view }: { readonly view: JobView }) {
         </table>
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
-          Verdict by plain limits; “cannot tell” where the gauge’s doubt is more than half of the tolerance. Limits of standards from memory.
+          {wayOf('verdict', (job.issue?.kit ?? view.shop).ways, new Map()) === 'proved'
+            ? 'In or out only beyond the gauge’s doubt of 95 % (ISO 14253-1, from memory); between, it cannot tell.'
+            : 'Verdict by plain limits; “cannot tell” where the gauge’s doubt is more than half of the tolerance.'}{' '}
+          Limits of standards from memory.
         </p>
       </main>
     </div>

@@ -1,0 +1,31 @@
+import { type Entry, liveEntries, type Shop } from '../document';
+import type { Characteristic, Part } from '../drawing';
+import { inspect, type Verdict } from '../inspection';
+import { rowOf, type Setup, type Verb } from '../route';
+
+/** A size that is finished in a holding, as it stands before the piece leaves it. */
+export interface Release {
+  readonly size: Characteristic;
+  /** absent where nothing was measured */
+  readonly verdict?: Verdict;
+  /** what a gauge or mate said, where a size is tried and not measured */
+  readonly feel?: string;
+}
+
+const finishes: readonly Verb[] = ['finish-turn', 'polish', 'bore', 'ream', 'drill', 'tap', 'thread', 'die', 'taper', 'groove', 'neck'];
+
+/** The sizes with limits of their own that were finished in a setup, with what is known of them; by-eye sizes are left alone. @source release-check, common practice */
+export function releaseOf(setup: Setup, part: Part, shop: Shop, log: readonly Entry[], piece: number): readonly Release[] {
+  const live = liveEntries(log).filter((e) => e.piece === piece);
+  const verdicts = inspect(part, shop, live);
+  const rows = new Set(setup.steps.filter((s) => finishes.includes(s.verb)).map((s) => rowOf(s.id)));
+  const whole = setup.steps.some((s) => s.verb === 'face' && s.figures['to'] !== undefined);
+  return part.characteristics
+    .filter((c) => c.care !== 'byEye' && c.limits?.from !== 'general')
+    .filter((c) => (c.id === 'overall' ? whole : rows.has(c.of) && (c.is === 'diameter' || c.is === 'thread')))
+    .map((size): Release => {
+      const verdict = verdicts.find((v) => v.of === size.id);
+      const feel = live.findLast((e) => e.kind === 'trial' && e.mate === size.id.replace('.', '-'));
+      return { size, ...(verdict && { verdict }), ...(feel?.kind === 'trial' && { feel: feel.feel }) };
+    });
+}

@@ -1,0 +1,38 @@
+import { releaseOf, type Setup, writeWithUnit } from '@obra/core';
+import { FigureNumber } from '../../slate';
+import type { JobView } from './view';
+
+const words = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
+
+/** Before the piece leaves its holding: what was finished here, as measured. Out of the chuck it has lost its centre. */
+export function Release({ view, setup, piece }: { readonly view: JobView; readonly setup: Setup; readonly piece: number }) {
+  const { units } = view;
+  const part = view.plan?.part ?? view.part;
+  const sizes = releaseOf(setup, part, view.job.issue?.kit ?? view.shop, view.log, piece);
+  if (sizes.length === 0) return null;
+  const missing = sizes.filter((s) => !s.verdict && s.feel === undefined).length;
+  return (
+    <div className="line" role="group" aria-label="Finished in this holding">
+      <div className={missing > 0 ? 'out' : 'quiet'}>
+        {missing > 0 ? `△ ${String(missing)} of ${String(sizes.length)} not measured yet` : 'All that was finished here is measured'}
+      </div>
+      <table style={{ fontSize: 18 }} aria-label="Sizes finished here">
+        <tbody>
+          {sizes.map(({ size, verdict, feel }) => (
+            <tr key={size.id}>
+              <td className="pe-3">{size.text ?? `${size.balloon} ${size.is}`}</td>
+              <td className="pe-3 quiet">
+                {size.limits &&
+                  `${writeWithUnit({ is: 'length', value: size.limits.min, step: 0.001 }, units)} – ${writeWithUnit({ is: 'length', value: size.limits.max, step: 0.001 }, units)}`}
+              </td>
+              <td className="pe-3">{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
+              <td className={verdict?.says === 'in' || feel === 'gauge goes' ? 'in' : 'out'}>
+                {verdict ? words[verdict.says] : (feel ?? 'not measured')}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
