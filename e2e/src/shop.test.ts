@@ -152,6 +152,35 @@ describe('the Shop page', () => {
     await page.click('input[name="severing"][value="part"]');
   });
 
+  it('the lathe is learned by ten divisions: what they show is said, kept in its record, and undone', async () => {
+    await goTo(page, demoUrl(), '/shop/machines', 'learn this lathe');
+    await press(page, 'learn this lathe');
+    await sees(page, 'What the cross dial reads');
+    const type = async (label: string, text: string) => {
+      const id = await page.$$eval('.modal label', (all, l) => all.find((e) => e.textContent.startsWith(l))?.htmlFor ?? '', label);
+      await page.focus(`[id="${id}"]`);
+      await page.$eval(`[id="${id}"]`, (e) => (e as HTMLInputElement).select());
+      await page.keyboard.type(text);
+    };
+    await type('diameter before', '30');
+    await type('diameter after', 'about 29');
+    await sees(page, 'diameter after:');
+    await type('diameter after', '29,8');
+    await type('divisions dialled', '10');
+    await sees(page, 'it reads diameter');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'put it into the record');
+    await sees(page, 'in the record');
+    const reads = async () =>
+      ((await stored(page))['shop'] as { shop: { machines: { dials: { cross: { reads: string } } }[] } }).shop.machines[0]?.dials.cross.reads;
+    for (let tries = 0; tries < 50 && (await reads()) !== 'diameter'; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(await reads()).toBe('diameter');
+    await press(page, 'close');
+    await press(page, 'undo');
+    for (let tries = 0; tries < 50 && (await reads()) !== 'radius'; tries++) await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(await reads()).toBe('radius');
+  });
+
   it.each(['machines', 'holdings', 'tools', 'gauges', 'bars', 'ways'])('%s stands at three sizes in both units', async (list) => {
     for (const [width, height] of [
       [1280, 800],

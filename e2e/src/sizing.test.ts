@@ -219,7 +219,7 @@ describe('a fit by trial, without a server', () => {
   });
 });
 
-it('a wait has its clock, which a reload does not stop', async () => {
+it('a wait has its clock, which a reload does not stop; before release what was passed over is read', async () => {
   const other = await freshPage(browser, `${demoUrl()}/jobs/sheave-axle/route`, 1024, 768);
   ({ page } = other);
   await tap('give out to the Bench');
@@ -236,6 +236,22 @@ it('a wait has its clock, which a reload does not stop', async () => {
   await page.waitForSelector('[role="timer"]');
   const left = await page.$eval('[role="timer"]', (e) => e.textContent);
   expect(left).toMatch(/^\d+:\d\d/);
+  // before it leaves the chuck: what was passed over is read there
+  for (let i = 0; i < 20 && !(await heading()).startsWith('Check before release'); i++) {
+    const at = await stepNumber(page);
+    if ((await page.$('#reading')) === null) await next();
+    else await tap('skip this step');
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
+  }
+  await sees(page, '3 of 3 not measured yet');
+  await tap('4 diameter');
+  await page.waitForSelector('#reading');
+  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap('rub out');
+  for (const digit of '18.990') await tap(digit);
+  await next();
+  await sees(page, '2 of 3 not measured yet');
+  await sees(page, '✓ in');
+  expect(await violations(page)).toEqual([]);
   await other.close();
 });
 

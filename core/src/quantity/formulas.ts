@@ -1,4 +1,5 @@
 import { costFormulas } from './costFormulas';
+import { learnFormulas } from './learnFormulas';
 import { define, type Formula } from './define';
 import { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 import type { Figure, Inputs, QuantityKind } from './figure';
@@ -292,6 +293,7 @@ export const formulas = {
     ({ tir }) => tir,
   ),
   ...costFormulas,
+  ...learnFormulas,
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(
     'finished size + allowance for finishing, both sides',

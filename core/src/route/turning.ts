@@ -1,4 +1,4 @@
-import { bestFeed, edgeOf, faceDepth, finishFeed, limitedAt, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '../cutting';
+import { bestFeed, edgeOf, faceDepth, finishFeed, finishOf, limitedAt, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
@@ -205,6 +205,8 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       why: say`it comes out thicker there than the dial says, and like cuts do not mend it along the row: a centre, a rest, less stick-out`,
       mends: [],
     });
+  const tolerance = limits.max - limits.min;
+  if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
   addStep(ctx, setup, {
     ...base,
     because: give
@@ -231,6 +233,29 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
   if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
+}
+
+/** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */
+const SLENDER = 4;
+
+/** Where a gauge stands on a finished row, and on what. @source both-ends, crests: common practice */
+function readingReasons(feature: Feature, tolerance: number, long: number, feed: number, nose: number, spring: number) {
+  // how far the crests of the feed stand over the middle of the surface, on diameter
+  const crests = feed <= nose ? (2 * finishOf(feed, nose).Rt) / 1000 : 0;
+  return [
+    ...(long > SLENDER * feature.nearDiameter.nominal || 2 * spring > tolerance / 4
+      ? [reason('both-ends', say`measured at both ends of the cut: the free end gives way more than the held one`, feature.id)]
+      : []),
+    ...(crests > tolerance / 8
+      ? [
+          reason(
+            'crests',
+            say`the feed leaves crests of ${length(crests, 0.001)} on diameter, and a micrometer reads those: the same feed for the cut that is measured and the last`,
+            feature.id,
+          ),
+        ]
+      : []),
+  ];
 }
 
 /** The radius that a nose leaves where a row runs against a larger one and no relief or radius is drawn, mm; 0 where it runs free. */

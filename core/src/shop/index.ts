@@ -19,4 +19,5 @@ export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
 export { type Way, wayOf, ways } from './ways.table';
 export { type ShopField, holdingWords, itemsOf, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
+export { type Learned, learnBacklash, learnCollars, learnDial, learnRunout } from './learn';
 export { overWiresOf } from './overWires';

@@ -1,6 +1,12 @@
 import {
   type Advice,
   type BenchState,
+  boreGaugeFor,
+  type Characteristic,
+  gaugeFor,
+  type Limits,
+  type Part,
+  type Shop,
   leadingDigits,
   parseLength,
   readCelsius,
@@ -57,14 +63,29 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
   const [field, setField] = useState<'size' | 'celsius'>('size');
   const [refused, setRefused] = useState<string>();
-  const lead = measuring && advice.cold ? leadingDigits(advice.expects.value, gaugeUnits) : '';
+  // before release any size that was finished here may be read
+  const [picked, setPicked] = useState<Characteristic>();
+  const reading = useMemo(
+    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, chosenGauge),
+    [kit, view.plan, view.part, sized, picked, chosenGauge],
+  );
+  const lead = picked?.limits
+    ? leadingDigits((picked.limits.max + picked.limits.min) / 2, gaugeUnits)
+    : measuring && advice.cold
+      ? leadingDigits(advice.expects.value, gaugeUnits)
+      : '';
   const [text, setText] = useState(lead);
-  const [seen, setSeen] = useState(own.length);
-  if (seen !== own.length) {
-    setSeen(own.length);
+  const [seen, setSeen] = useState({ entries: own.length, picked: picked?.id });
+  if (seen.entries !== own.length || seen.picked !== picked?.id) {
+    setSeen({ entries: own.length, picked: seen.entries === own.length ? picked?.id : undefined });
+    if (seen.entries !== own.length) setPicked(undefined);
     setText(lead);
     setField('size');
   }
+  const pick = (size: Characteristic) => {
+    setPicked(size);
+    requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true }));
+  };
   const typed = text !== '' && text !== lead;
   const store = useCallback(async (work: () => Promise<void>) => {
     try {
@@ -79,8 +100,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const next = useCallback(() => {
     void store(async () => {
       const line = { piece, step: step.id };
-      if (sized && typed) {
-        const size = readReading(text, gaugeUnits, sized.limits);
+      if (reading && typed) {
+        const size = readReading(text, gaugeUnits, reading.limits);
         if (!size.ok) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
           return;
@@ -90,14 +111,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setRefused('Temperature: degrees Celsius, between -40 and 400.');
           return;
         }
-        await add({
-          ...line,
-          kind: 'reading',
-          of: sized.of,
-          value: size.value.cell,
-          gauge: chosenGauge === '' ? 'none' : chosenGauge,
-          ...(warm !== 20 && { celsius: warm }),
-        });
+        await add({ ...line, kind: 'reading', of: reading.of, value: size.value.cell, gauge: reading.gauge, ...(warm !== 20 && { celsius: warm }) });
         return;
       }
       if (sized && advice && wantsReading(advice)) {
@@ -116,7 +130,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       await add({ ...line, kind: 'done' });
     });
-  }, [store, sized, typed, text, gaugeUnits, celsius, advice, add, piece, step, chosenGauge]);
+  }, [store, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step]);
   useKeys(
     useMemo(
       () => ({
@@ -131,7 +145,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
-  const both = limits && typed ? readReading(text, gaugeUnits, limits) : undefined;
+  const both = reading && typed ? readReading(text, gaugeUnits, reading.limits) : undefined;
   return (
     <main className="bench">
       <div>
@@ -172,7 +186,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
           </div>
         )}
-        {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} />}
+        {sized &&
+          step.because
+            .filter((r) => r.rule === 'both-ends' || r.rule === 'crests')
+            .map((r) => (
+              <div key={r.rule} className="quiet" style={{ fontSize: 16 }}>
+                {writeSentence(r.says, units)}
+              </div>
+            ))}
+        {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (
@@ -223,8 +245,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         {open.state === 'refused' && <div className="out">not stored</div>}
       </div>
       <Pad
-        sizing={limits !== undefined}
-        what={whatOf(sized)}
+        sizing={reading !== undefined}
+        what={picked ? `${String(picked.balloon)} ${picked.is},` : whatOf(sized)}
         text={text}
         onText={setText}
         celsius={celsius}
@@ -238,11 +260,26 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setText('');
         }}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
-        label={nextLabel(limits !== undefined, typed, advice)}
+        label={picked && typed ? 'Next: keep the reading' : nextLabel(limits !== undefined, typed, advice)}
         onNext={next}
       />
     </main>
   );
+}
+
+interface Reading {
+  readonly of: string;
+  readonly limits: Limits;
+  readonly gauge: string;
+}
+
+/** What a reading typed now is of: the size picked before release, with the gauge that suits it, else the size of the step. */
+function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Characteristic | undefined, gauge: string): Reading | undefined {
+  if (!picked?.limits) return sized && { of: sized.of, limits: sized.limits, gauge: gauge === '' ? 'none' : gauge };
+  const { limits, of, id } = picked;
+  const inside = part.features.some((f) => f.id === of && f.side !== 'outside');
+  const by = (inside ? boreGaugeFor : gaugeFor)(kit, limits.nominal, limits.max - limits.min);
+  return { of: id, limits, gauge: by?.id ?? 'none' };
 }
 
 /** What the pad asks for. */

@@ -1,11 +1,21 @@
-import { releaseOf, type Setup, writeWithUnit } from '@obra/core';
+import { type Characteristic, releaseOf, type Setup, writeWithUnit } from '@obra/core';
+import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
+
+interface Props {
+  readonly view: JobView;
+  readonly setup: Setup;
+  readonly piece: number;
+  /** the size that the pad takes a reading of */
+  readonly picked: string | undefined;
+  readonly onPick: (size: Characteristic) => void;
+}
 
 const words = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
 
 /** Before the piece leaves its holding: what was finished here, as measured. Out of the chuck it has lost its centre. */
-export function Release({ view, setup, piece }: { readonly view: JobView; readonly setup: Setup; readonly piece: number }) {
+export function Release({ view, setup, piece, picked, onPick }: Props) {
   const { units } = view;
   const part = view.plan?.part ?? view.part;
   const sizes = releaseOf(setup, part, view.job.issue?.kit ?? view.shop, view.log, piece);
@@ -14,13 +24,27 @@ export function Release({ view, setup, piece }: { readonly view: JobView; readon
   return (
     <div className="line" role="group" aria-label="Finished in this holding">
       <div className={missing > 0 ? 'out' : 'quiet'}>
-        {missing > 0 ? `△ ${String(missing)} of ${String(sizes.length)} not measured yet` : 'All that was finished here is measured'}
+        {missing > 0
+          ? `△ ${String(missing)} of ${String(sizes.length)} not measured yet: press one to type its reading`
+          : 'All that was finished here is measured'}
       </div>
       <table style={{ fontSize: 18 }} aria-label="Sizes finished here">
         <tbody>
           {sizes.map(({ size, verdict, feel }) => (
             <tr key={size.id}>
-              <td className="pe-3">{size.text ?? `${size.balloon} ${size.is}`}</td>
+              <td className="pe-3">
+                {size.limits ? (
+                  <Button
+                    variant={picked === size.id ? 'light' : 'outline-light'}
+                    aria-pressed={picked === size.id}
+                    style={{ minHeight: 44 }}
+                    onClick={() => onPick(size)}>
+                    {size.balloon} {size.is}
+                  </Button>
+                ) : (
+                  size.text
+                )}
+              </td>
               <td className="pe-3 quiet">
                 {size.limits &&
                   `${writeWithUnit({ is: 'length', value: size.limits.min, step: 0.001 }, units)} – ${writeWithUnit({ is: 'length', value: size.limits.max, step: 0.001 }, units)}`}

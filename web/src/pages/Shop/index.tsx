@@ -31,6 +31,7 @@ import { newId, now, thisBrowser } from '../../data/ids';
 import { useShop } from '../../data/session';
 import { Checks } from '../../slate';
 import { ItemTable, MachineTable } from './ItemTable';
+import { Learn } from './Learn';
 import { Ways } from './Ways';
 
 const TOO_LARGE = 5_000_000;
@@ -50,6 +51,7 @@ export function Shop() {
   const { units, swap } = useUnits(cross);
   const [says, setSays] = useState<string>();
   const [find, setFind] = useState('');
+  const [learning, setLearning] = useState(false);
   const file = useRef<HTMLInputElement>(null);
   useKeys(useMemo(() => ({ 'Ctrl+z': undo, 'Ctrl+Shift+z': redo, 'Ctrl+y': redo, u: swap }), [undo, redo, swap]));
   const problems = useMemo(() => (shop ? gravestFirst(shopProblems(shop)) : []), [shop]);
@@ -150,6 +152,11 @@ export function Shop() {
       <main className="scroll shop">
         <div className="d-flex gap-2 align-items-center mb-2 flex-wrap">
           <h1 className="me-auto">{table?.words ?? 'Ways of working'}</h1>
+          {table?.list === 'machines' && shop.machines[0] && (
+            <Button variant="outline-dark" onClick={() => setLearning(true)}>
+              learn this lathe
+            </Button>
+          )}
           {table && table.list !== 'machines' && (
             <Form.Control
               className="fig"
@@ -234,6 +241,9 @@ export function Shop() {
         )}
         {!table && <Ways shop={shop} onChoose={(key, value) => editShop([{ op: 'put', at: `ways/${key}`, value }])} />}
       </main>
+      {learning && shop.machines[0] && (
+        <Learn machine={shop.machines[0]} shop={shop} units={units} onKeep={editShop} onClose={() => setLearning(false)} />
+      )}
     </div>
   );
 }
