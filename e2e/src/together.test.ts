@@ -1,6 +1,23 @@
 /* Two windows on one job, and a browser that is killed without a chance to say goodbye. */
 import type { Browser, Page } from 'puppeteer-core';
-import { browse, demoUrl, fill, freshPage, goTo, makeProfile, press, pressNext, saved, sees, sharedBrowser, stepNumber, stored } from './harness';
+import {
+  advice,
+  browse,
+  demoUrl,
+  enterReading,
+  fill,
+  freshPage,
+  goTo,
+  makeProfile,
+  press,
+  pressNext,
+  saved,
+  sees,
+  sharedBrowser,
+  stepNumber,
+  stored,
+  untilStep,
+} from './harness';
 
 describe('two windows of one browser', () => {
   let browser: Browser;
@@ -69,6 +86,82 @@ describe('two windows of one browser', () => {
     await one.waitForFunction(() => document.querySelector('[data-testid="step-number"]')?.textContent.startsWith('step 2') === true, {
       polling: 100,
     });
+  });
+
+  it('size one piece together: the readings of both are there, and both advise the same', async () => {
+    await goTo(one, demoUrl(), '/jobs/sheave-axle/route', 'Part off');
+    await one.bringToFront();
+    await press(one, 'give out to the Bench');
+    await untilStep(one, '18.979');
+    await goTo(two, demoUrl(), '/jobs/sheave-axle/bench', '18.979');
+    // both are typed before either is kept
+    await two.bringToFront();
+    await two.focus('#reading');
+    await two.keyboard.type('19.628');
+    await one.bringToFront();
+    await one.focus('#reading');
+    await one.keyboard.type('19.626');
+    await one.keyboard.press('Enter');
+    await one.waitForSelector('[data-testid="advice"][data-next="twoCuts"]');
+    await two.bringToFront();
+    await enterReading(two, '19.628');
+    await two.waitForSelector('[data-testid="advice"][data-next="twoCuts"]');
+    const readings = Object.entries(await stored(two)).flatMap(([k, e]) =>
+      k.startsWith('log/sheave-axle/') && (e as { kind: string }).kind === 'reading' ? [(e as { value: { text: string } }).value.text] : [],
+    );
+    expect(readings.sort()).toEqual(['19.626', '19.628']);
+    await one.bringToFront();
+    await one.waitForFunction(() => document.querySelector('[aria-label="readings so far"]')?.textContent === '19.626 → 19.628', { polling: 100 });
+    const [first, second] = [await advice(one), await advice(two)];
+    expect(first).toEqual(second);
+  });
+
+  it.each(['1e308', 'NaN', '99999999999999', '-5', '0', '.'])(
+    'a reading of “%s” is refused or asked about, with a sentence, and nothing kept is lost',
+    async (text) => {
+      await one.bringToFront();
+      const before = Object.keys(await stored(one)).filter((k) => k.startsWith('log/sheave-axle/'));
+      await one.focus('#reading');
+      await one.$eval('#reading', (e) => (e as HTMLInputElement).select());
+      await one.keyboard.press('Backspace');
+      await one.keyboard.type(text);
+      const shown = await one.$eval('#reading', (e) => (e as HTMLInputElement).value);
+      expect(shown).toMatch(/^[0-9.,+\-/ "]*$/);
+      if (shown !== '') {
+        await one.keyboard.press('Enter');
+        await one.waitForFunction(
+          () => document.querySelector('[role="alert"]') !== null || document.querySelector('[data-testid="advice"][data-next="ask"]') !== null,
+          { timeout: 10_000, polling: 100 },
+        );
+        if ((await one.$('[data-testid="advice"][data-next="ask"]')) !== null) await press(one, 'undo the last reading');
+        await one.waitForSelector('[data-testid="advice"]:not([data-next="ask"])');
+      }
+      const after = Object.keys(await stored(one)).filter((k) => k.startsWith('log/sheave-axle/'));
+      expect(after).toEqual(expect.arrayContaining(before));
+      await one.$eval('#reading', (e) => (e as HTMLInputElement).select());
+      await one.keyboard.press('Backspace');
+    },
+  );
+
+  it('a clock set back does not put the next entry before the last one', async () => {
+    await one.bringToFront();
+    await one.evaluate(() => {
+      const real = Date.now.bind(Date);
+      Date.now = () => real() - 86_400_000;
+      const Own = Date;
+      globalThis.Date = class extends Own {
+        constructor(...args: [] | [string | number]) {
+          if (args.length === 0) super(Own.now());
+          else super(...args);
+        }
+      } as DateConstructor;
+    });
+    await enterReading(one, '19.627');
+    const at = Object.entries(await stored(one)).flatMap(([k, e]) =>
+      k.startsWith('log/sheave-axle/') && (e as { kind: string }).kind === 'reading' ? [e as { at: string; value: { text: string } }] : [],
+    );
+    const last = at.toSorted((a, b) => (a.at < b.at ? -1 : 1)).at(-1);
+    expect(last?.value.text).toBe('19.627');
   });
 
   it('complained of nothing on the way', () => {

@@ -1,7 +1,7 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, type Figure, length, say, temperature } from '../quantity';
-import { beliefOf, LEAST, SET, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN } from './belief';
+import { beliefOf, IS_WARM, LEAST, SET, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 import { oddReading } from './odd';
@@ -45,7 +45,7 @@ export function sizeAdvice(sizing: Sizing): Advice {
   if (last?.kind !== 'reading') return measureFirst(sizing, aim, belief);
 
   const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
-  const warm = Math.abs(last.celsius - 20) >= 3;
+  const warm = Math.abs(last.celsius - 20) >= IS_WARM;
   const odd = oddReading(sizing, last);
   const base: Base = { aim, cold, kind };
   const as = chances(now, wanted);
@@ -72,6 +72,22 @@ export function sizeAdvice(sizing: Sizing): Advice {
       ],
     };
   }
+  const unknown = 2 * last.size * sizing.alpha * 1e-6 * WARM;
+  const tolerance = wanted.max - wanted.min;
+  if (warm && unknown > tolerance / 4 && now.mean - wanted.max < tolerance)
+    return {
+      ...base,
+      next: 'wait',
+      expects: cold,
+      ...as,
+      because: [
+        {
+          rule: 'hot-reads-big',
+          says: say`at ${temperature(last.celsius)} its size cold is known to ${length(unknown, 0.001)} only, of a tolerance of ${length(tolerance, 0.001)}: let it come under ${temperature(20 + IS_WARM)}, then measure again`,
+          binds: [],
+        },
+      ],
+    };
   if (now.mean <= wanted.max && (as.chanceIn >= SURE || towardsOf(sizing) * (cold.value - aim.value) < (sizing.division * sizing.takes) / 4)) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
@@ -148,7 +164,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
       binds: [],
     });
   else because.push({ rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] });
-  if (Math.abs(celsius - 20) >= 3)
+  if (Math.abs(celsius - 20) >= IS_WARM)
     because.push({
       rule: 'hot-reads-big',
       says: say`read at ${temperature(celsius)}: cold ${{ is: quantityOf(sizing), value: base.cold.value, step: 0.001 }}`,

@@ -48,8 +48,10 @@ const FACTOR = 2;
 export const UNEVEN = 0.0008;
 const DRIFT = 0.0003;
 /** How truly a hand knows the temperature of work that is warm, and that is not, degrees C, one deviation. @source judgement */
-const WARM = 1.2;
+export const WARM = 1.2;
 const COOL = 0.4;
+/** Warmer than the room by so much, degrees C, it is not measured as cold. @source hot-reads-big, common practice: what is warm to the hand */
+export const IS_WARM = 3;
 /** A first light pass takes about a finishing cut, or twice it, on diameter in nose radii. @source first-touch, common practice */
 const BEFORE = 0.8;
 
@@ -77,7 +79,7 @@ function happened(sizing: Sizing): readonly Happened[] {
     return {
       kind: 'read',
       size: towardsOf(sizing) * (e.size - e.size * alpha * 1e-6 * (e.celsius - 20)),
-      doubt: e.size * alpha * 1e-6 * (over >= 3 ? WARM : COOL),
+      doubt: e.size * alpha * 1e-6 * (over >= IS_WARM ? WARM : COOL),
     };
   });
 }

@@ -30,6 +30,20 @@ const ask = (entries: readonly Entry[], wanted = h6, machine = lathe('radius', '
   adviseWith(wanted, entries, { machine, gauge: mic, material: 'mild-steel', nose: 0.4 });
 const because = (advice: Advice) => advice.because.map((r) => writeSentence(r.says, 'mm')).join('. ');
 
+it('what is too warm to be told is left to cool before the last decision, and only then', () => {
+  // 120 of aluminium, 23.1 millionths a degree: 1.2 degrees of doubt, twice, are 0.0067 of a tolerance of 0.022
+  const wanted: Limits = { nominal: 120, max: 120, min: 119.978, from: 'class' };
+  const big = { machine: lathe('radius', '0.02', 'mm'), gauge: mic, material: 'aluminium', nose: 0.4 };
+  const at = (mm: number, celsius: number) => adviseWith(wanted, [reading(mm, celsius)], big);
+  expect(at(120.06, 40).next).toBe('wait');
+  expect(because(at(120.06, 40))).toContain('let it come under 23 °C, then measure again');
+  expect(at(120.06, 22).next).not.toBe('wait');
+  // with metal to come off there is time
+  expect(at(121.2, 40).next).toBe('twoCuts');
+  // a small one of steel goes on
+  expect(ask([reading(25.318, 34)]).next).toBe('cut');
+});
+
 describe('a shaft of 25 h6 on a radius dial, insert radius 0.4 (common practice, as worked at the bench)', () => {
   it('25.626 measured: aim in the middle, two like cuts, dial in 0.16, expect 25.306', () => {
     const advice = ask([reading(25.626)]);

@@ -126,7 +126,8 @@ export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => vo
   events.push(reads(lathe));
   for (let i = 0; i < MOST; i++) {
     const advice = sizeAdvice({ ...told, events });
-    if (advice.next === 'ask' || advice.next === 'measure') {
+    if (advice.next === 'ask' || advice.next === 'measure' || advice.next === 'wait') {
+      if (advice.next === 'wait') lathe.wait(30);
       events.push(reads(lathe));
       continue;
     }

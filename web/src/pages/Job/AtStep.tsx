@@ -299,7 +299,7 @@ function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined):
 
 /** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
 const wantsReading = (advice: Advice): boolean =>
-  advice.next === 'measure' || advice.next === 'ask' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
+  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
 
 const speedAndFeed = (step: Step, units: Units): string =>
   [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
