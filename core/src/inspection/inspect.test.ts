@@ -112,3 +112,20 @@ describe('proved by the gauge (ISO 14253-1, decision rules, from memory)', () =>
     expect(inspect(part, { ...shop, ways: {} }, [entry])[0]?.says).toBe(plain);
   });
 });
+
+describe('a bore by plug pins (gauge-class, common practice: n goes, the next does not; minus pins lie up to 0.005 under)', () => {
+  const bored = readDrawing({ ...drawing, outside: [row('o', '40', '30')], relations: [], boreRight: [row('h', '12 +0.05 -0', 'through')] });
+  const sizes = ['11.98', '12.00', '12.02', '12.04', '12.06'].map(mm);
+  const [like] = startingShop().gauges;
+  if (!like) throw new Error('no gauge');
+  const pins = { ...like, id: 'pins', kind: 'plugPins' as const, class: 'minus' as const, sizes };
+  it.each([
+    ['12.02', 'in'], // between 12.015 and 12.04
+    ['12.04', 'cannotTell'], // between 12.035 and 12.06
+    ['11.98', 'cannotTell'], // between 11.975 and 12.00
+    ['12.06', 'over'], // from 12.055
+  ])('%s goes: %s', (text, says) => {
+    const entry = { ...reading('h.diameter', text), gauge: 'pins' } as Entry;
+    expect(inspect(bored, { ...startingShop(), gauges: [pins] }, [entry])[0]?.says).toBe(says);
+  });
+});

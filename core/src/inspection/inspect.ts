@@ -1,8 +1,8 @@
 import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
 import { type Characteristic, type Part, parseFinish } from '../drawing';
 import { figure, type Figure, isZero, parseDegrees, type Parsed, parseLength, say } from '../quantity';
-import { doubtOf, overWiresOf, wayOf } from '../shop';
-import { materialOf } from '../standards';
+import { doubtOf, mmOf, overWiresOf, wayOf } from '../shop';
+import { materialOf, pinsProve } from '../standards';
 
 export interface Verdict {
   /** the characteristic, as 's2.diameter' */
@@ -53,6 +53,10 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
       continue;
     }
     const gauge = shop.gauges.find((g) => g.id === entry.gauge);
+    if (gauge?.kind === 'plugPins') {
+      verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, ...byPins(gauge, read.value, limits) });
+      continue;
+    }
     const deviation = gauge ? doubtOf(gauge) : 0.003;
     const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
     const says = saysOf(value.value, limits, deviation, shop);
@@ -99,4 +103,18 @@ function saysOf(value: number, { max, min }: { readonly max: number; readonly mi
     return value <= max - doubt + DUST && value >= min + doubt - DUST ? 'in' : 'cannotTell';
   }
   return value > max + DUST ? 'over' : value < min - DUST ? 'under' : doubt > (max - min) / 2 ? 'cannotTell' : 'in';
+}
+
+/** The reading is the largest pin that goes; the next of the set does not. @source gauge-class, common practice */
+function byPins(gauge: Gauge, goes: number, limits: { readonly max: number; readonly min: number }): Pick<Verdict, 'value' | 'says'> {
+  const next = (gauge.sizes ?? [])
+    .map((cell) => mmOf(cell))
+    .filter((size) => size > goes + 1e-6)
+    .reduce((least, size) => Math.min(least, size), Infinity);
+  const stops = Number.isFinite(next) ? next : goes + Math.max(mmOf(gauge.resolution), 0.02);
+  const { least, most } = pinsProve(goes, stops, gauge.class ?? 'minus', 'ZZ');
+  const value = figure('diameter', 'toSize', { size: (least + most) / 2 }, { step: 0.001, deviation: (most - least) / 4 });
+  if (least > limits.max + DUST) return { value, says: 'over' };
+  if (most < limits.min - DUST) return { value, says: 'under' };
+  return { value, says: least >= limits.min - DUST && most <= limits.max + DUST ? 'in' : 'cannotTell' };
 }

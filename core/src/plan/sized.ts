@@ -3,7 +3,7 @@ import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { length, say, tidy } from '../quantity';
 import type { Step } from '../route';
-import { mmOf, overWiresOf } from '../shop';
+import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, type SizedKind } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';
 import type { Plan } from './types';
@@ -119,6 +119,7 @@ export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machin
     spring: own === undefined && kept === undefined ? undefined : (own ?? 0) + (kept ?? 0),
     kind: sized.kind,
     axis: sized.axis,
+    settable: wayOf('settable', shop.ways, new Map()),
     ...(sized.takes !== undefined && { takes: sized.takes }),
   };
 }

@@ -90,6 +90,14 @@ export const ways: readonly Way[] = [
     ],
   },
   {
+    key: 'settable', asks: 'What a dial is set to',
+    choices: [
+      { value: 'half', words: 'half divisions', because: ['between two lines is told by eye; fine enough for most'] },
+      { value: 'whole', words: 'whole divisions', because: ['a line against a line: nothing to judge'] },
+      { value: 'fifth', words: 'fifths of a division', because: ['wide divisions, a vernier, or good eyes'] },
+    ],
+  },
+  {
     key: 'verdict', asks: 'Verdict of a size',
     choices: [
       { value: 'plain', words: 'by plain limits', because: ['in when the reading is in; the doubt of the gauge falls to either side'] },

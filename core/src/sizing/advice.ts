@@ -235,7 +235,7 @@ interface Cut {
 
 /** One of `cuts` like cuts, at a setting the dial can show; a shorter one where it could land past more than once in two hundred. */
 function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts: number): Cut {
-  const settable = sizing.division / 2;
+  const settable = settableOf(sizing);
   const { share, back } = comesOff(belief);
   const of = { left, cuts, takes: sizing.takes, share, back, settable };
   let dial = figure('length', 'dialMove', of, { step: stepOf(settable) });
@@ -258,6 +258,8 @@ function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts
 
 /** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */
 const PAST = 0.005;
+
+const settableOf = ({ settable, division }: Sizing): number => settable ?? division / 2;
 
 const stepOf = (settable: number) => (settable < 0.009 ? 0.001 : 0.01);
 
@@ -289,7 +291,33 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
     };
   }
   const expects = figure(quantityOf(sizing), 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
-  return { next: 'measure', kind, aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [firstTouch[kind]] };
+  return { next: 'measure', kind, aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [firstTouch[kind], ...beforehand(sizing)] };
+}
+
+/** What is known before anything is cut: whether this gauge can prove the limits, and this dial reach them. */
+function beforehand(sizing: Sizing): readonly Reason[] {
+  const tolerance = sizing.wanted.max - sizing.wanted.min;
+  const step = settableOf(sizing) * sizing.takes;
+  return [
+    ...(sizing.gaugeProves
+      ? []
+      : [
+          {
+            rule: 'right-gauge',
+            says: say`this gauge cannot prove ${length(tolerance, 0.001)}: its doubt of 95 % is ${length(2 * Math.hypot(sizing.bias, sizing.repeat), 0.001)}; one good to ${length(tolerance / 4, 0.001)} would`,
+            binds: [],
+          },
+        ]),
+    ...(step > tolerance / 4 + 1e-9
+      ? [
+          {
+            rule: 'settable',
+            says: say`the smallest move of this dial takes ${length(step, 0.001)}, more than a quarter of ${length(tolerance, 0.001)}: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
+            binds: [],
+          },
+        ]
+      : []),
+  ];
 }
 
 const touched = say`a first light pass makes the surface to measure; touching off is not measuring`;

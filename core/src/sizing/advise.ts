@@ -30,7 +30,12 @@ export interface AdviseWith {
   readonly axis?: keyof Machine['dials'] | undefined;
   /** what one unit of the dial takes off the size, where the dial alone does not say it */
   readonly takes?: number | undefined;
+  /** what the person sets a dial to, as the ways of the shop name it */
+  readonly settable?: string | undefined;
 }
+
+/** Shares of a division that are set, by the way of the shop. */
+const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0.2 };
 
 /** Most that one pass of a thread takes towards its size, on radius, mm. @source infeed, common practice */
 const THREAD_PASS = 0.1;
@@ -50,6 +55,8 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     ...(at.kind !== undefined && { kind: at.kind }),
     ...(at.kind === 'thread' && { most: THREAD_PASS }),
     division: mmOf(dial?.division, 0.02),
+    // a readout is set to its last digit
+    settable: mmOf(dial?.readout) || (SHARES[at.settable ?? ''] ?? 0.5) * mmOf(dial?.division, 0.02),
     alpha: materialOf(at.material).alpha,
     bias: at.gauge ? mmOf(at.gauge.bias) : 0.002,
     repeat: at.gauge ? mmOf(at.gauge.repeat) : 0.002,

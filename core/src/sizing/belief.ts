@@ -17,6 +17,8 @@ export interface Sizing {
   readonly takes: number;
   /** mm, one division of the dial */
   readonly division: number;
+  /** smallest move that is set, mm; half a division where nothing is said */
+  readonly settable?: number;
   /** millionths a degree */
   readonly alpha: number;
   /** of the gauge, one standard deviation each, mm: shared by all its readings, and of each reading */

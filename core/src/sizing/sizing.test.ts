@@ -30,6 +30,44 @@ const ask = (entries: readonly Entry[], wanted = h6, machine = lathe('radius', '
   adviseWith(wanted, entries, { machine, gauge: mic, material: 'mild-steel', nose: 0.4 });
 const because = (advice: Advice) => advice.because.map((r) => writeSentence(r.says, 'mm')).join('. ');
 
+it('before the first cut says whether gauge and dial can do it, and what would', () => {
+  const caliper = shop.gauges.find((g) => g.id === 'caliper');
+  const before = adviseWith(h6, [], { machine: lathe('radius', '0.05', 'mm'), gauge: caliper, material: 'mild-steel', nose: 0.4 });
+  expect(before.next).toBe('measure');
+  expect(because(before)).toContain('this gauge cannot prove 0.013 mm: its doubt of 95 % is 0.031 mm; one good to 0.003 mm would');
+  expect(because(before)).toContain('the smallest move of this dial takes 0.050 mm, more than a quarter of 0.013 mm');
+  expect(because(ask([], h6, lathe('diameter', '0.002', 'mm')))).not.toContain('cannot prove');
+  expect(because(ask([], h6, lathe('diameter', '0.002', 'mm')))).not.toContain('smallest move');
+});
+
+it.each([
+  ['half', 0.01],
+  ['whole', 0.02],
+  ['fifth', 0.004],
+])('a dial is set to %s divisions where that is how it is done here', (settable, step) => {
+  const advice = adviseWith(h6, [reading(25.633)], {
+    machine: lathe('radius', '0.02', 'mm'),
+    gauge: mic,
+    material: 'mild-steel',
+    nose: 0.4,
+    settable,
+  });
+  const moves = (advice.dial?.value ?? NaN) / step;
+  expect(Math.abs(moves - Math.round(moves))).toBeLessThan(1e-6);
+  expect(advice.dial?.of['settable']).toBeCloseTo(step, 9);
+});
+
+it('a readout is set to its last digit, whatever the dial', () => {
+  const machine = lathe('radius', '0.05', 'mm');
+  const { cross } = machine.dials;
+  if (!cross) throw new Error('no dial');
+  const read = { ...machine, dials: { cross: { ...cross, readout: { text: '0.005', units: 'mm' as const } } } };
+  expect(adviseWith(h6, [reading(25.633)], { machine: read, gauge: mic, material: 'mild-steel', nose: 0.4 }).dial?.of['settable']).toBeCloseTo(
+    0.005,
+    9,
+  );
+});
+
 it('what is too warm to be told is left to cool before the last decision, and only then', () => {
   // 120 of aluminium, 23.1 millionths a degree: 1.2 degrees of doubt, twice, are 0.0067 of a tolerance of 0.022
   const wanted: Limits = { nominal: 120, max: 120, min: 119.978, from: 'class' };

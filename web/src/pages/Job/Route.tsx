@@ -172,7 +172,7 @@ function PrintSheet({ units }: { readonly units: JobView['units'] }) {
 /** The ways that a turner decides anew for each job stand on the page; the others a press away. */
 const atOnce = (way: Way) => ['thread', 'infeed', 'severing'].includes(way.key);
 /** How several pieces go through is no question of one; how a size is judged is the shop's. */
-const asked = (way: Way, pieces: number) => way.key !== 'verdict' && (way.key !== 'batch' || pieces > 1);
+const asked = (way: Way, pieces: number) => way.key !== 'verdict' && way.key !== 'settable' && (way.key !== 'batch' || pieces > 1);
 
 function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView }) {
   const { job, shop, open } = view;
