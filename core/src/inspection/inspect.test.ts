@@ -55,6 +55,9 @@ describe('what is measured', () => {
   });
 
   it.each([
+    ['run', '0 +0.01 -0.005 0.004', undefined, 'in'], // 0.015 high to low
+    ['run', '0;0,012;-0,012', undefined, 'over'], // 0.024
+    ['run', '0', undefined, 'in'],
     ['a.finish', '1.6', undefined, 'in'],
     ['a.finish', 'Ra 3.2', undefined, 'over'],
     ['a.finish', '63', 'in', 'in'], // 63 microinches are 1.6002: by the trade the same grade

@@ -18,11 +18,30 @@ const SAME_GRADE = 1.02;
 /** A reading as its kind is read: mm, degrees of an angle, micrometres Ra of a finish. Zero is a reading of an indicator, no length. */
 export function readingOf(is: Characteristic['is'], cell: Cell): Parsed<number> {
   if (is === 'angle') return parseDegrees(cell.text);
-  if (is === 'runout' && isZero(cell.text)) return { ok: true, value: 0 };
+  if (is === 'runout') return runoutRead(cell);
   if (is !== 'finish') return parseLength(cell.text, cell.units);
   const read = parseFinish(cell.text, cell.units);
   if (!read.ok) return read;
   return read.value === undefined ? { ok: false, problems: [{ at: cell.text, says: say`no reading` }] } : { ok: true, value: read.value };
+}
+
+/** An indicator read once, high less low; or at several places round the piece, with their signs: '0 +0.01 -0.005 0.004'. @source tir, common practice */
+function runoutRead(cell: Cell): Parsed<number> {
+  const texts = cell.text.trim().split(/\s*;\s*|\s+(?=[-−+.\d])/);
+  const one = (text: string): Parsed<number> => {
+    const bare = text.replace(/^[+−-]/, '');
+    if (isZero(bare)) return { ok: true, value: 0 };
+    const read = parseLength(bare, cell.units);
+    return read.ok && /^[−-]/.test(text) ? { ok: true, value: -read.value } : read;
+  };
+  if (texts.length < 2) return isZero(cell.text) ? { ok: true, value: 0 } : parseLength(cell.text, cell.units);
+  const values: number[] = [];
+  for (const text of texts) {
+    const read = one(text);
+    if (!read.ok) return read;
+    values.push(read.value);
+  }
+  return { ok: true, value: Math.max(...values) - Math.min(...values) };
 }
 
 /**

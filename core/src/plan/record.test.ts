@@ -77,6 +77,11 @@ it('keeps when, how many, how it measured and how long; pauses are no work; it i
   expect(record?.pieces).toEqual({ begun: 6, scrapped: 0 });
   expect(record?.verdicts).toHaveLength(6);
   expect(record?.readings.length).toBe(log.filter((e) => e.kind === 'reading').length);
+  expect(record?.foretold.size).toBe(0);
+  const told = log.map((e): Entry => (e.kind === 'cut' ? { ...e, told: { expects: 19.3, deviation: 0.004, chanceIn: 0, chancePast: 0 } } : e));
+  const again = recordOf({ id: 'axle', job }, told, shop);
+  // every reading but the first of each piece follows a cut with its promise
+  expect(again?.foretold.size).toBe((again?.readings.length ?? 0) - 6);
   expect(record?.time.value).toBeGreaterThan(60);
   expect(record?.time.value).toBeLessThan(130);
   for (const words of ['axle', 'YARD', 'blued', 'm12 yard', '']) expect(record && found(record, words)).toBe(true);

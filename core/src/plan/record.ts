@@ -12,6 +12,8 @@ export interface JobRecord {
   readonly pieces: { readonly begun: number; readonly scrapped: number };
   readonly verdicts: readonly Verdict[];
   readonly readings: readonly Extract<Entry, { kind: 'reading' }>[];
+  /** by the id of a reading: what was foretold of it before the cut, cold, mm */
+  readonly foretold: ReadonlyMap<string, { readonly expects: number; readonly deviation: number }>;
   /** minutes at the machine: from entry to entry, longer pauses left out */
   readonly time: Figure;
   /** every word that it may be found by, in small letters */
@@ -40,6 +42,7 @@ export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readon
     pieces: { begun: new Set(live.map((e) => e.piece)).size, scrapped: scrapped.size },
     verdicts: inspect(part, job.issue?.kit ?? shop, live),
     readings: live.flatMap((e) => (e.kind === 'reading' ? [e] : [])),
+    foretold: foretoldIn(live),
     time: figure('time', 'totalMinutes', { minutes: gaps.filter((g) => g > 0 && g <= PAUSE) }),
     words: [
       job.name,
@@ -52,6 +55,25 @@ export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readon
       .join(' ')
       .toLowerCase(),
   };
+}
+
+/** Of each reading the promise of the cut before it, where one was made at the same step. */
+function foretoldIn(live: readonly Entry[]): JobRecord['foretold'] {
+  const promised = new Map<string, { readonly expects: number; readonly deviation: number }>();
+  const found = new Map<string, { readonly expects: number; readonly deviation: number }>();
+  for (const e of live) {
+    const at = `${e.step ?? ''}/${String(e.piece)}`;
+    if (e.kind === 'cut') {
+      if (e.told) promised.set(at, e.told);
+      else promised.delete(at);
+    }
+    const told = promised.get(at);
+    if (e.kind === 'reading' && told) {
+      found.set(e.id, told);
+      promised.delete(at);
+    }
+  }
+  return found;
 }
 
 /** Whether a record holds every word that is looked for. */

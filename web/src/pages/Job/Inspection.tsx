@@ -237,6 +237,7 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
         className="fig"
         style={{ width: 78 }}
         value={text}
+        placeholder={size.is === 'runout' ? '0 .01 -.005' : undefined}
         aria-label={`reading of ${size.is} ${size.balloon}`}
         isInvalid={says !== undefined}
         title={says}

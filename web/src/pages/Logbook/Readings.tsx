@@ -1,4 +1,4 @@
-import { type JobRecord, type Units, writeWithUnit } from '@obra/core';
+import { type JobRecord, type Units, write, writeWithUnit } from '@obra/core';
 import { FigureNumber } from '../../slate';
 
 const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
@@ -15,6 +15,7 @@ export function Readings({ record, units }: { readonly record: JobRecord; readon
           <th>piece</th>
           <th>limits</th>
           <th>readings in order</th>
+          <th>last was foretold</th>
           <th>last, 20 °C</th>
           <th>verdict</th>
         </tr>
@@ -43,6 +44,7 @@ export function Readings({ record, units }: { readonly record: JobRecord; readon
                   )
                   .join(' → ')}
               </td>
+              <td className="fig">{foretold(record, of, piece, units)}</td>
               <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
               <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>{verdict ? signs[verdict.says] : ''}</td>
             </tr>
@@ -51,4 +53,13 @@ export function Readings({ record, units }: { readonly record: JobRecord; readon
       </tbody>
     </table>
   );
+}
+
+/** What the last cut promised of the last reading, with twice its deviation. */
+function foretold(record: JobRecord, of: string, piece: string, units: Units): string {
+  const last = record.readings.findLast((r) => r.of === of && String(r.piece) === piece);
+  const told = last && record.foretold.get(last.id);
+  if (!told) return '';
+  const size = (value: number) => write({ is: 'length', value, step: 0.001 }, units).text;
+  return `${size(told.expects)} ± ${size(2 * told.deviation)}`;
 }
