@@ -175,7 +175,7 @@ it('storage that is full in the middle of it leaves what was there, and taking i
       ...own,
       value(this: IDBObjectStore, ...args: unknown[]) {
         if (left-- <= 0) throw new DOMException('full', 'QuotaExceededError');
-        return Reflect.apply(put, this, args) as IDBRequest;
+        return Reflect.apply(put, this, args);
       },
     });
     (globalThis as { mend?: () => void }).mend = () => {

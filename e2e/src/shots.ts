@@ -30,7 +30,6 @@ for (const [name, job] of [
   ['drawing-spindle', 'windlass-spindle'],
   ['drawing-ring', 'chainplate-ring'],
   ['drawing-shaft', 'rudder-shaft'],
-  ['drawing-worn', 'worn-tiller-pin'],
 ] as const) {
   await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
   await shot(name);
@@ -59,6 +58,9 @@ await takeCut(page);
 await enterReading(page, '18.990', '20');
 await goTo(page, server.url, '/jobs/sheave-axle/inspection', 'piece 2');
 await shot('inspection');
+await goTo(page, server.url, '/logbook', 'Sheave axle');
+await press(page, 'readings of Sheave axle');
+await shot('logbook');
 await goTo(page, server.url, '/handbook/fits?d=25+H7/g6', 'most clearance');
 await press(page, 'pin');
 await goTo(page, server.url, '/handbook/threads', 'pitch diameter');

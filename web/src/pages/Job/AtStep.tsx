@@ -145,6 +145,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
+  const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
   const both = reading && typed ? readReading(text, gaugeUnits, reading.limits) : undefined;
   return (
     <main className="bench">
@@ -186,14 +187,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
           </div>
         )}
-        {sized &&
-          step.because
-            .filter((r) => r.rule === 'both-ends' || r.rule === 'crests')
-            .map((r) => (
-              <div key={r.rule} className="quiet" style={{ fontSize: 16 }}>
-                {writeSentence(r.says, units)}
-              </div>
-            ))}
+        {bothEnds && (advice?.next === 'measure' || advice?.next === 'stop') && (
+          <div className="quiet" style={{ fontSize: 16 }}>
+            {writeSentence(bothEnds.says, units)}
+          </div>
+        )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
