@@ -183,3 +183,16 @@ it('before a piece leaves its holding every size that was finished there is look
   // of another piece, or by eye, nothing is asked
   expect(new Map(of([{ ...read('18.990'), piece: 2 }]).map(([id = '', says]) => [id, says])).get('s2.diameter')).toBeUndefined();
 });
+
+it('lengths with limits of their own are looked for too, but for the row that is not yet cut off', () => {
+  const pin = jobOf('12 x 20; 16 x 30; 20 x 15');
+  const [a, b, c] = pin.drawing.outside;
+  if (!a || !b || !c) throw new Error('three rows');
+  const mm = (text: string) => ({ text, units: 'mm' as const });
+  const held = { ...pin, drawing: { ...pin.drawing, outside: [a, { ...b, length: mm('30 +/-0.05') }, { ...c, length: mm('15 +/-0.05') }] } };
+  const planned = plan(held, shop);
+  const [first] = planned.routes[0]?.setups ?? [];
+  const ids = first ? releaseOf(first, planned.part, shop, [], 1).map((r) => r.size.id) : [];
+  expect(ids).toContain(`${b.id}.length`);
+  expect(ids).not.toContain(`${c.id}.length`);
+});

@@ -20,9 +20,16 @@ export function releaseOf(setup: Setup, part: Part, shop: Shop, log: readonly En
   const verdicts = inspect(part, shop, live);
   const rows = new Set(setup.steps.filter((s) => finishes.includes(s.verb)).map((s) => rowOf(s.id)));
   const whole = setup.steps.some((s) => s.verb === 'face' && s.figures['to'] !== undefined);
+  const outside = part.features.filter((f) => f.side === 'outside');
+  const inmost = (setup.end === 'left' ? outside[0] : outside.at(-1))?.id;
   return part.characteristics
     .filter((c) => c.care !== 'byEye' && c.limits?.from !== 'general')
-    .filter((c) => (c.id === 'overall' ? whole : rows.has(c.of) && (c.is === 'diameter' || c.is === 'thread')))
+    .filter((c) => {
+      if (c.id === 'overall') return whole;
+      if (!rows.has(c.of)) return false;
+      // the row at the headstock ends where the piece is not yet cut off or faced
+      return c.is === 'diameter' || c.is === 'thread' || (c.is === 'length' && c.relation === undefined && c.of !== inmost);
+    })
     .map((size): Release => {
       const verdict = verdicts.find((v) => v.of === size.id);
       const feel = live.findLast((e) => e.kind === 'trial' && e.mate === size.id.replace('.', '-'));

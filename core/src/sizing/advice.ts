@@ -2,6 +2,7 @@ import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, type Figure, length, say, temperature } from '../quantity';
 import { beliefOf, IS_WARM, LEAST, SET, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
+import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 import { oddReading } from './odd';
@@ -259,8 +260,6 @@ function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts
 /** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */
 const PAST = 0.005;
 
-const settableOf = ({ settable, division }: Sizing): number => settable ?? division / 2;
-
 const stepOf = (settable: number) => (settable < 0.009 ? 0.001 : 0.01);
 
 function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
@@ -293,42 +292,6 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
   const expects = figure(quantityOf(sizing), 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
   return { next: 'measure', kind, aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [firstTouch[kind], ...beforehand(sizing)] };
 }
-
-/** What is known before anything is cut: whether this gauge can prove the limits, and this dial reach them. */
-function beforehand(sizing: Sizing): readonly Reason[] {
-  const tolerance = sizing.wanted.max - sizing.wanted.min;
-  const step = settableOf(sizing) * sizing.takes;
-  return [
-    ...(sizing.gaugeProves
-      ? []
-      : [
-          {
-            rule: 'right-gauge',
-            says: say`this gauge cannot prove ${length(tolerance, 0.001)}: its doubt of 95 % is ${length(2 * Math.hypot(sizing.bias, sizing.repeat), 0.001)}; one good to ${length(tolerance / 4, 0.001)} would`,
-            binds: [],
-          },
-        ]),
-    ...(step > tolerance / 4 + 1e-9
-      ? [
-          {
-            rule: 'settable',
-            says: say`the smallest move of this dial takes ${length(step, 0.001)}, more than a quarter of ${length(tolerance, 0.001)}: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
-            binds: [],
-          },
-        ]
-      : []),
-  ];
-}
-
-const touched = say`a first light pass makes the surface to measure; touching off is not measuring`;
-/** What is done before the first reading. */
-const firstTouch: Readonly<Record<SizedKind, Reason>> = {
-  outside: { rule: 'first-touch', says: touched, binds: [] },
-  bore: { rule: 'first-touch', says: say`a first light pass makes the bore to measure; the bar runs out flush before measuring`, binds: [] },
-  length: { rule: 'first-touch', says: say`the face cleaned up first, then the whole length measured`, binds: [] },
-  depth: { rule: 'depth-by-stop', says: say`zero on the face; a first cut short of the depth, then measured from the face`, binds: [] },
-  thread: { rule: 'infeed', says: say`the passes of the list to a tenth short of their depth, then measured; burrs off the crests first`, binds: [] },
-};
 
 function coldFigure(size: number, celsius: number, sizing: Sizing, deviation: number): Figure {
   return figure(quantityOf(sizing), 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation });
