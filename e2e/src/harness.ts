@@ -254,3 +254,22 @@ export async function takeCut(page: Page): Promise<void> {
   await pressNext(page);
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
 }
+
+/** Taps the key, button or link with these words, as a finger does. */
+export async function tap(page: Page, words: string): Promise<void> {
+  const handle = await page.waitForFunction(
+    (w: string) =>
+      [...document.querySelectorAll<HTMLElement>('button, a')].find(
+        (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
+      ),
+    { timeout: 20_000 },
+    words,
+  );
+  await (handle as unknown as { tap: () => Promise<void> }).tap();
+}
+
+/** Taps a reading in on the pad, key by key, over what stands there. */
+export async function tapNumber(page: Page, text: string): Promise<void> {
+  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap(page, 'rub out');
+  for (const digit of text) await tap(page, digit);
+}

@@ -59,3 +59,17 @@ export function crowded(page: Page): Promise<readonly string[]> {
     return [...new Set(said)];
   });
 }
+
+/** Nothing cut off, nothing overlapping, nothing that axe finds, at the three sizes a screen must stand at. */
+export async function soundAt(page: Page): Promise<void> {
+  for (const [width, height] of [
+    [1280, 800],
+    [1280, 680],
+    [1024, 768],
+  ] as const) {
+    await page.setViewport({ width, height });
+    expect(await crowded(page)).toEqual([]);
+    expect(await violations(page)).toEqual([]);
+  }
+  await page.setViewport({ width: 1280, height: 800 });
+}

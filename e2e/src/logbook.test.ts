@@ -18,7 +18,7 @@ import {
   takeCut,
   untilStep,
 } from './harness';
-import { crowded, violations } from './layout';
+import { soundAt } from './layout';
 
 let browser: Browser;
 let page: Page;
@@ -41,18 +41,6 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const soundAt = async () => {
-  for (const [width, height] of [
-    [1280, 800],
-    [1280, 680],
-    [1024, 768],
-  ] as const) {
-    await page.setViewport({ width, height });
-    expect(await crowded(page)).toEqual([]);
-    expect(await violations(page)).toEqual([]);
-  }
-  await page.setViewport({ width: 1280, height: 800 });
-};
 const records = async (of: Page = page) =>
   Object.fromEntries(Object.entries(await stored(of)).filter(([k]) => k.startsWith('log/') || k.startsWith('job/')));
 
@@ -63,7 +51,7 @@ async function give(path: string, to: Page = page): Promise<void> {
 
 it('is empty until something was made, and says what to do', async () => {
   await goTo(page, demoUrl(), '/logbook', 'Nothing was made yet');
-  await soundAt();
+  await soundAt(page);
 });
 
 it('a job that was at the Bench stands in it with its readings, its verdicts and its time', async () => {
@@ -80,7 +68,7 @@ it('a job that was at the Bench stands in it with its readings, its verdicts and
   await sees(page, '✓ 1 in');
   await press(page, 'readings of Sheave axle');
   await sees(page, '19.626 → 19.310 → 18.992');
-  await soundAt();
+  await soundAt(page);
 });
 
 it('is found by any of its words, and nothing else is', async () => {
@@ -135,7 +123,7 @@ it('comes in to an empty browser as it was; readings made there come home and ov
   await other.close();
   await give(home);
   await sees(page, 'Sheave axle: 1 entry of the Bench comes in');
-  await soundAt();
+  await soundAt(page);
   await press(page, 'take it in');
   await sees(page, 'is taken in');
   const after = await records();

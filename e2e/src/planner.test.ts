@@ -1,7 +1,7 @@
 /* The route worked on: which end first, what carries it, tools and methods swapped, steps pinned, lengths read, other ways proved, the sheet on paper. */
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, freshPage, goTo, movedOn, press, pressNext, saved, sees, sharedBrowser, stepNumber } from './harness';
-import { crowded, violations } from './layout';
+import { crowded, soundAt, violations } from './layout';
 
 let browser: Browser;
 let page: Page;
@@ -24,29 +24,16 @@ const undo = async () => {
   await page.keyboard.press('z');
   await page.keyboard.up('Control');
 };
-const soundAt = async () => {
-  for (const [width, height] of [
-    [1280, 800],
-    [1280, 680],
-    [1024, 768],
-  ] as const) {
-    await page.setViewport({ width, height });
-    expect(await crowded(page)).toEqual([]);
-    expect(await violations(page)).toEqual([]);
-  }
-  await page.setViewport({ width: 1280, height: 800 });
-};
-
 it('begins at the other end when asked to: setups, zero and sheet follow, a reload keeps it, undo takes it back', async () => {
   await goTo(page, demoUrl(), '/jobs/sheave-axle/holding', 'begin at');
   await page.select('select[aria-label="Begin at"]', 'left');
   await sees(page, 'Setup 1: end B out');
-  await soundAt();
+  await soundAt(page);
   await saved(page);
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'zero: face B');
   await page.waitForSelector('[data-step="load@left"]');
   await page.waitForSelector('[data-step="part-off@right"]');
-  await soundAt();
+  await soundAt(page);
   await page.reload({ waitUntil: 'networkidle0' });
   await page.waitForSelector('[data-step="load@left"]');
   await goTo(page, demoUrl(), '/jobs/sheave-axle/holding', 'begin at');
@@ -85,7 +72,7 @@ it('the widest row of a shaft is turned from its other end when asked to, told w
     },
     { timeout: 20_000 },
   );
-  await soundAt();
+  await soundAt(page);
   await press(page, 'let it go: pinned');
   await page.waitForFunction(
     () => {
@@ -113,7 +100,7 @@ it('another tool does a step, and is let go again; a step is pinned as it is', a
   await sees(page, 'pin as it is');
   await press(page, 'pin as it is');
   await sees(page, 'let it go: pinned');
-  await soundAt();
+  await soundAt(page);
   await undo();
   await sees(page, 'pin as it is');
   await saved(page);
@@ -135,7 +122,7 @@ it('the lengths of a setup stand below it, from the face that is zero; each open
     for (const d of document.querySelectorAll('details')) if (d.textContent.startsWith('lengths of setup')) d.open = true;
   });
   await page.waitForSelector('table[aria-label="Lengths from face A"]');
-  await soundAt();
+  await soundAt(page);
   await page.click('table[aria-label="Lengths from face A"] button.figure');
   await page.waitForSelector('[role="dialog"], [role="tooltip"], .popover', { timeout: 10_000 });
   await page.keyboard.press('Escape');
@@ -152,7 +139,7 @@ it('another way is proved when it is asked for', async () => {
     () => /proved: nothing meets|would meet|comes to its cut/.test(document.querySelector('table[aria-label="Ways to make it"]')?.textContent ?? ''),
     { timeout: 20_000 },
   );
-  await soundAt();
+  await soundAt(page);
 });
 
 it('goes on paper with blanks and cautions, on A4 and on Letter', async () => {

@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, saved, sees, serve, type Served, sharedBrowser, stepNumber } from './harness';
+import { demoUrl, freshPage, goTo, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;
@@ -107,30 +107,19 @@ afterAll(async () => {
   rmSync(dir, { recursive: true, force: true });
 });
 
-async function tap(words: string): Promise<void> {
-  const handle = await page.waitForFunction(
-    (w: string) =>
-      [...document.querySelectorAll<HTMLElement>('button, a')].find(
-        (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
-      ),
-    { timeout: 20_000 },
-    words,
-  );
-  await (handle as unknown as { tap: () => Promise<void> }).tap();
-}
 const next = async () => (await page.$('[data-testid="next"]'))?.tap();
 const heading = () => page.$eval('.bench h1', (e) => e.textContent);
 
 /** Gives a job out and goes by the one big key to the first step of a verb; what is sized before it is skipped. */
 async function toStep(id: string, verb: string): Promise<void> {
   await goTo(page, server.url, `/jobs/${id}/route`, 'give out to the Bench');
-  await tap('give out to the Bench');
+  await tap(page, 'give out to the Bench');
   await page.waitForSelector('[data-testid="step-number"]');
   for (let i = 0; i < 40; i++) {
     if ((await heading()).startsWith(verb)) return;
     const at = await stepNumber(page);
     if ((await page.$('#reading')) === null) await next();
-    else await tap('skip this step');
+    else await tap(page, 'skip this step');
     await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
   }
   throw new Error(`never came to ${verb}`);
@@ -138,8 +127,7 @@ async function toStep(id: string, verb: string): Promise<void> {
 
 /** Taps a reading in, key by key, and keeps it. */
 async function read(text: string, until: string): Promise<void> {
-  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap('rub out');
-  for (const digit of text) await tap(digit);
+  await tapNumber(page, text);
   await next();
   await page.waitForFunction(
     (w: string) => document.querySelector('[data-testid="advice"]')?.textContent.includes(w) === true,
@@ -220,12 +208,12 @@ describe('a fit by trial, without a server', () => {
   it('writes down how it feels, and what was cut between', async () => {
     await toStep('sized-2', 'Finish-turn Ø20');
     await sees(page, 'Tried with bearing, wanted: wants a push');
-    await tap('does not enter');
+    await tap(page, 'does not enter');
     await sees(page, 'does not enter');
     await read('20.300', 'Dial in, cross slide');
     await next();
     await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-    await tap('wants a push');
+    await tap(page, 'wants a push');
     await page.waitForFunction(
       () => /does not enter → .*dialled → wants a push/.test(document.querySelector('[aria-label="tried so far"]')?.textContent ?? ''),
       { timeout: 10_000 },
@@ -237,9 +225,9 @@ describe('a fit by trial, without a server', () => {
 
 it('a bearing seat is sized hot on a springy bar: what the work gave back is reckoned with, both ends are measured', async () => {
   await toStep('sized-3', 'Finish-turn Ø15.982');
-  await tap('°C');
-  for (const digit of '42') await tap(digit);
-  await tap('°C');
+  await tap(page, '°C');
+  for (const digit of '42') await tap(page, digit);
+  await tap(page, '°C');
   await read('16.640', 'Dial in, cross slide');
   const promised = Number(/then expect, cold([\d.]+)/.exec(await said())?.[1]);
   expect(promised).toBeGreaterThan(16.2);
@@ -264,7 +252,7 @@ it('a bearing seat is sized hot on a springy bar: what the work gave back is rec
 it('a wait has its clock, which a reload does not stop; before release what was passed over is read', async () => {
   const other = await freshPage(browser, `${demoUrl()}/jobs/sheave-axle/route`, 1024, 768);
   ({ page } = other);
-  await tap('give out to the Bench');
+  await tap(page, 'give out to the Bench');
   await page.waitForSelector('[data-testid="step-number"]');
   for (let i = 0; i < 20 && !(await heading()).startsWith('Let it cool'); i++) {
     const at = await stepNumber(page);
@@ -272,7 +260,7 @@ it('a wait has its clock, which a reload does not stop; before release what was 
     await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
   }
   const words = await page.$$eval('.bench button', (all) => all.map((b) => b.textContent).find((t) => t.startsWith('start the clock')) ?? '');
-  await tap(words);
+  await tap(page, words);
   await page.waitForSelector('[role="timer"]');
   await page.reload();
   await page.waitForSelector('[role="timer"]');
@@ -282,14 +270,13 @@ it('a wait has its clock, which a reload does not stop; before release what was 
   for (let i = 0; i < 20 && !(await heading()).startsWith('Check before release'); i++) {
     const at = await stepNumber(page);
     if ((await page.$('#reading')) === null) await next();
-    else await tap('skip this step');
+    else await tap(page, 'skip this step');
     await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
   }
   await sees(page, '3 of 3 not measured yet');
-  await tap('4 diameter');
+  await tap(page, '4 diameter');
   await page.waitForSelector('#reading');
-  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap('rub out');
-  for (const digit of '18.990') await tap(digit);
+  await tapNumber(page, '18.990');
   await next();
   await sees(page, '2 of 3 not measured yet');
   await sees(page, '✓ in');

@@ -1,6 +1,6 @@
 /* The Bench by touch on a tablet, 1024x768, with reloads in mid-cut; only taps are used. */
 import type { Browser, Page } from 'puppeteer-core';
-import { advice, demoUrl, freshPage, sees, sharedBrowser, stepNumber, stored } from './harness';
+import { advice, demoUrl, freshPage, sees, sharedBrowser, stepNumber, stored, tap, tapNumber } from './harness';
 
 let browser: Browser;
 let page: Page;
@@ -18,31 +18,13 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-/** Taps the key, button or link with these words. */
-async function tap(words: string): Promise<void> {
-  const handle = await page.waitForFunction(
-    (w: string) =>
-      [...document.querySelectorAll<HTMLElement>('button, a')].find(
-        (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
-      ),
-    { timeout: 20_000 },
-    words,
-  );
-  await (handle as unknown as { tap: () => Promise<void> }).tap();
-}
-
-async function tapNumber(text: string): Promise<void> {
-  while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap('rub out');
-  for (const digit of text) await tap(digit);
-}
-
 const next = async () => (await page.$('[data-testid="next"]'))?.tap();
 const entries = async () => Object.keys(await stored(page)).filter((k) => k.startsWith('log/')).length;
 
 it('comes to the first sizing step by the one big key', async () => {
   await page.goto(`${demoUrl()}/jobs/sheave-axle/route`);
   await sees(page, 'Part off');
-  await tap('give out to the Bench');
+  await tap(page, 'give out to the Bench');
   await page.waitForSelector('[data-testid="step-number"]');
   while ((await page.$('#reading')) === null) {
     const before = await stepNumber(page);
@@ -58,7 +40,7 @@ it('has keys a wet finger hits: 72 px high, the big one always in the same place
 });
 
 it('survives a reload between the reading and the cut, and between the cut and the reading', async () => {
-  await tapNumber('19.626');
+  await tapNumber(page, '19.626');
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="twoCuts"]');
   const said = await advice(page);
@@ -78,10 +60,10 @@ it('offers the leading digits of what is expected', async () => {
 });
 
 it('corrects a warm piece to 20 C', async () => {
-  await tap('°C');
-  for (const digit of '45') await tap(digit);
-  await tap('°C');
-  await tapNumber('19.320');
+  await tap(page, '°C');
+  for (const digit of '45') await tap(page, digit);
+  await tap(page, '°C');
+  await tapNumber(page, '19.320');
   await next();
   await page.waitForSelector('[data-testid="advice"]:not([data-next="measure"])');
   // 316: 16.0 millionths a degree, from memory; 19.32 at 45 C is 19.312 cold
@@ -91,11 +73,11 @@ it('corrects a warm piece to 20 C', async () => {
 it('measures in the unit of the gauge, whatever the job is in', async () => {
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-  await tap('unit of the gauge: mm');
-  await tap('°C');
-  for (const digit of '20') await tap(digit);
-  await tap('°C');
-  await tapNumber('.7477');
+  await tap(page, 'unit of the gauge: mm');
+  await tap(page, '°C');
+  for (const digit of '20') await tap(page, digit);
+  await tap(page, '°C');
+  await tapNumber(page, '.7477');
   await sees(page, '18.992 mm, .7477 in');
   await next();
   await sees(page, 'In.');
@@ -107,9 +89,9 @@ it('measures in the unit of the gauge, whatever the job is in', async () => {
 
 it('may skip a step, and take the skipping back', async () => {
   const before = await stepNumber(page);
-  await tap('skip this step');
+  await tap(page, 'skip this step');
   await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, before);
-  await tap('undo the last skipped step');
+  await tap(page, 'undo the last skipped step');
   await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent === was, {}, before);
 });
 
