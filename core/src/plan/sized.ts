@@ -4,7 +4,7 @@ import type { Reason } from '../finding';
 import { length, say, tidy } from '../quantity';
 import type { Step } from '../route';
 import { mmOf, overWiresOf, wayOf } from '../shop';
-import { type Advice, type AdviseWith, adviseWith, type SizedKind } from '../sizing';
+import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';
 import type { Plan } from './types';
 
@@ -51,16 +51,9 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   }
   if (step.verb === 'face') {
     const limits = size('overall')?.limits;
-    return limits && { kind: 'length', limits, of: 'overall', axis: lengthDial(machine, limits) };
+    return limits && { kind: 'length', limits, of: 'overall', axis: lengthDial(machine, limits.max - limits.min) };
   }
   return undefined;
-}
-
-/** The dial along the bed that can show a quarter of the tolerance: the carriage's, else the compound's, set along the bed. @source settable, common practice */
-function lengthDial(machine: Machine | undefined, limits: Limits): 'carriage' | 'compound' {
-  const { carriage, compound } = machine?.dials ?? {};
-  const fine = carriage && mmOf(carriage.division) / 2 <= (limits.max - limits.min) / 4 + 1e-9;
-  return fine || !compound ? 'carriage' : 'compound';
 }
 
 /** Over wires, or on the pitch line with a thread micrometer. @source infeed, common practice: the groove of the deepest cut is the tool's own, so the pitch diameter falls by twice the depth */

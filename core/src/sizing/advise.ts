@@ -1,19 +1,38 @@
 import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import { isZero, parseLength } from '../quantity';
-import { gaugeFor, machineOf, mmOf, proves } from '../shop';
+import { boreGaugeFor, gaugeFor, machineOf, mmOf, proves, wayOf } from '../shop';
 import { materialOf } from '../standards';
 import { type Advice, sizeAdvice } from './advice';
 import type { Event, SizedKind, Sizing } from './belief';
 
+const kinds: Readonly<Record<string, SizedKind>> = { outside: 'outside', bore: 'bore', length: 'length' };
+
 /**
  * The dial question without a job: what to do next towards a size, from readings and cuts so far.
- * @param assumed ids or values taken as given: `machine`, `gauge`, `material`, `nose` (mm)
+ * @param assumed ids or values taken as given: `machine`, `gauge`, `material`, `nose` (mm), `kind` (outside, bore or length)
  */
 export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, assumed: Readonly<Record<string, string>>): Advice {
   const machine = machineOf(shop, assumed['machine']);
-  const gauge = shop.gauges.find((g) => g.id === assumed['gauge']) ?? gaugeFor(shop, wanted.nominal, wanted.max - wanted.min);
-  return adviseWith(wanted, entries, { machine, gauge, material: assumed['material'] ?? 'mild-steel', nose: Number(assumed['nose'] ?? 0.4) });
+  const kind = kinds[assumed['kind'] ?? ''] ?? 'outside';
+  const tolerance = wanted.max - wanted.min;
+  const gauge = shop.gauges.find((g) => g.id === assumed['gauge']) ?? (kind === 'bore' ? boreGaugeFor : gaugeFor)(shop, wanted.nominal, tolerance);
+  return adviseWith(wanted, entries, {
+    machine,
+    gauge,
+    material: assumed['material'] ?? 'mild-steel',
+    nose: Number(assumed['nose'] ?? 0.4),
+    kind,
+    ...(kind === 'length' && { axis: lengthDial(machine, tolerance) }),
+    settable: wayOf('settable', shop.ways, new Map()),
+  });
+}
+
+/** The dial along the bed that can show a quarter of a tolerance, mm: the carriage's, else the compound's, set along the bed. @source settable, common practice */
+export function lengthDial(machine: Machine | undefined, tolerance: number): 'carriage' | 'compound' {
+  const { carriage, compound } = machine?.dials ?? {};
+  const fine = carriage && mmOf(carriage.division) / 2 <= tolerance / 4 + 1e-9;
+  return fine || !compound ? 'carriage' : 'compound';
 }
 
 export interface AdviseWith {

@@ -30,6 +30,16 @@ const ask = (entries: readonly Entry[], wanted = h6, machine = lathe('radius', '
   adviseWith(wanted, entries, { machine, gauge: mic, material: 'mild-steel', nose: 0.4 });
 const because = (advice: Advice) => advice.because.map((r) => writeSentence(r.says, 'mm')).join('. ');
 
+it('the question without a job knows bores and lengths too', () => {
+  const bore = advise({ nominal: 22, max: 22.021, min: 22, from: 'class' }, [reading(21.4)], shop, { kind: 'bore' });
+  expect(bore).toMatchObject({ kind: 'bore', next: 'twoCuts' });
+  expect(bore.expects.value).toBeGreaterThan(21.6);
+  const long = advise({ nominal: 70, max: 70.05, min: 69.95, from: 'typed' }, [reading(70.8)], shop, { kind: 'length' });
+  expect(long).toMatchObject({ kind: 'length', aim: { is: 'length' } });
+  // a length is dialled as it is, nothing is halved
+  expect(long.dial?.of['takes']).toBe(1);
+});
+
 it('before the first cut says whether gauge and dial can do it, and what would', () => {
   const caliper = shop.gauges.find((g) => g.id === 'caliper');
   const before = adviseWith(h6, [], { machine: lathe('radius', '0.05', 'mm'), gauge: caliper, material: 'mild-steel', nose: 0.4 });

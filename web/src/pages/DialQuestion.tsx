@@ -1,4 +1,16 @@
-import { advise, type Entry, type Limits, materials, parseLength, parseSize, readCelsius, type Units, writeSentence } from '@obra/core';
+import {
+  advise,
+  type Entry,
+  gaugesFor,
+  lengthDial,
+  type Limits,
+  materials,
+  parseLength,
+  parseSize,
+  readCelsius,
+  type Units,
+  writeSentence,
+} from '@obra/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
@@ -11,11 +23,18 @@ import { useShop } from '../data/session';
 import { LatheEditor, limitsSaid } from '../fields';
 import { AdviceCard } from '../slate';
 
-const Asked = z.object({ wanted: z.string(), measured: z.string(), celsius: z.string(), gauge: z.string(), material: z.string() });
+const Asked = z.object({
+  what: z.enum(['outside', 'bore', 'length']),
+  wanted: z.string(),
+  measured: z.string(),
+  celsius: z.string(),
+  gauge: z.string(),
+  material: z.string(),
+});
 type Asked = Readonly<z.infer<typeof Asked>>;
 
 const KEPT = 'obra-dial';
-const EMPTY: Asked = { wanted: '', measured: '', celsius: '20', gauge: '', material: 'mild-steel' };
+const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '20', gauge: '', material: 'mild-steel' };
 
 /** What was asked last in this window; anything else that stands there is not taken. */
 function kept(): Asked {
@@ -35,12 +54,12 @@ export function DialQuestion() {
   const [lathe, setLathe] = useState(false);
   useEffect(() => sessionStorage.setItem(KEPT, JSON.stringify(asked)), [asked]);
   const machine = shop?.machines[0];
-  const gauges = shop?.gauges.filter((g) => g.kind === 'caliper' || g.kind === 'micrometer') ?? [];
+  const gauges = shop?.gauges.filter((g) => gaugesFor[asked.what].includes(g.kind)) ?? [];
   const answer = useMemo(() => answerTo(asked, units), [asked, units]);
   const set = (more: Partial<Asked>) => setAsked({ ...asked, ...more });
   const advice =
     shop && 'limits' in answer
-      ? advise(answer.limits, answer.entries, shop, { material: asked.material, ...(asked.gauge !== '' && { gauge: asked.gauge }) })
+      ? advise(answer.limits, answer.entries, shop, { kind: asked.what, material: asked.material, ...(asked.gauge !== '' && { gauge: asked.gauge }) })
       : undefined;
   return (
     <div className="page">
@@ -66,6 +85,14 @@ export function DialQuestion() {
             )}
           </p>
           <Form className="d-grid gap-3" onSubmit={(e) => e.preventDefault()}>
+            <Form.Group controlId="what">
+              <Form.Label className="m-0">What is brought to size</Form.Label>
+              <Form.Select value={asked.what} onChange={(e) => set({ what: whatOf(e.target.value), gauge: '' })}>
+                <option value="outside">an outside diameter</option>
+                <option value="bore">a bore</option>
+                <option value="length">a length, by facing</option>
+              </Form.Select>
+            </Form.Group>
             <Form.Group controlId="wanted">
               <Form.Label className="m-0">Wanted</Form.Label>
               <Form.Control
@@ -121,6 +148,7 @@ export function DialQuestion() {
               wanted={answer.limits}
               units={units}
               machine={machine}
+              {...(asked.what === 'length' && { axis: lengthDial(machine, answer.limits.max - answer.limits.min) })}
               huge="huge"
               last={{ text: asked.measured, celsius: answer.celsius }}
             />
@@ -133,6 +161,8 @@ export function DialQuestion() {
     </div>
   );
 }
+
+const whatOf = (text: string): Asked['what'] => (text === 'bore' || text === 'length' ? text : 'outside');
 
 type Answer =
   { readonly says: string } | { readonly limits: Limits; readonly assumed: boolean; readonly entries: readonly Entry[]; readonly celsius: number };
