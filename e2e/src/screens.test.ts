@@ -84,7 +84,12 @@ describe('an empty store', () => {
   it('shows the one thing to do next, and no door that leads nowhere', async () => {
     const fresh = await freshPage(browser, `${emptyUrl()}/jobs`);
     await sees(fresh.page, 'No jobs yet');
-    expect(await fresh.page.$$eval('nav[aria-label="Doors"] a', (all) => all.map((a) => a.textContent))).toEqual(['Jobs', 'Shop', 'Handbook']);
+    expect(await fresh.page.$$eval('nav[aria-label="Doors"] a', (all) => all.map((a) => a.textContent))).toEqual([
+      'Jobs',
+      'Shop',
+      'Handbook',
+      'Logbook',
+    ]);
     await press(fresh.page, 'new job');
     await sees(fresh.page, 'Type the first row');
     expect(await violations(fresh.page)).toEqual([]);
