@@ -105,7 +105,13 @@ export async function sees(page: Page, words: string, timeout = 20_000): Promise
 }
 
 /** Presses the button or link that carries these words. */
-export async function press(page: Page, words: string): Promise<void> {
+export const press = (page: Page, words: string): Promise<void> => onWords(page, words, 'click');
+
+/** Taps it, as a finger does. */
+export const tap = (page: Page, words: string): Promise<void> => onWords(page, words, 'tap');
+
+/** A page that is drawn anew between the finding and the pressing lets go of what was found: it is looked for again. */
+async function onWords(page: Page, words: string, act: 'click' | 'tap', tries = 3): Promise<void> {
   const handle = await page
     .waitForFunction(
       (w: string) =>
@@ -121,7 +127,12 @@ export async function press(page: Page, words: string): Promise<void> {
     .catch(() => {
       throw new Error(`no button “${words}”`);
     });
-  await (handle as unknown as { click: () => Promise<void> }).click();
+  try {
+    await (handle as unknown as Record<typeof act, () => Promise<void>>)[act]();
+  } catch (error) {
+    if (tries <= 1 || !String(error).includes('detached')) throw error;
+    await onWords(page, words, act, tries - 1);
+  }
 }
 
 /** Types into the cell with this label, in place of what is there. */
@@ -253,19 +264,6 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
 export async function takeCut(page: Page): Promise<void> {
   await pressNext(page);
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
-}
-
-/** Taps the key, button or link with these words, as a finger does. */
-export async function tap(page: Page, words: string): Promise<void> {
-  const handle = await page.waitForFunction(
-    (w: string) =>
-      [...document.querySelectorAll<HTMLElement>('button, a')].find(
-        (e) => (e.innerText.trim() === w || e.getAttribute('aria-label') === w) && e.offsetParent !== null && !(e as HTMLButtonElement).disabled,
-      ),
-    { timeout: 20_000 },
-    words,
-  );
-  await (handle as unknown as { tap: () => Promise<void> }).tap();
 }
 
 /** Taps a reading in on the pad, key by key, over what stands there. */
