@@ -9,14 +9,7 @@ export default defineConfig({
     VitePWA({
       registerType: 'prompt',
       injectRegister: false,
-      manifest: {
-        name: 'Obra',
-        short_name: 'Obra',
-        display: 'standalone',
-        background_color: '#f7f5f0',
-        theme_color: '#20262b',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
-      },
+      manifest: false,
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',

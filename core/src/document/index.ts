@@ -1,7 +1,8 @@
 export { liveEntries } from './live';
 export { blankDrawing, blankJob, blankRow } from './blank';
 export { migrate, SCHEMA } from './migrate';
-export { parseBackupText, parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
+export { parseBackupText } from './parseBackup';
+export { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
 export { fileSchemas } from './schemas';
 export type {
   Backup,

@@ -2,15 +2,15 @@ import * as z from 'zod';
 import { type Parsed, say } from '../quantity';
 import * as d from './document';
 import { migrate, SCHEMA } from './migrate';
-import type { Backup, Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
+import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
 
 // the page's content security policy allows no eval
 z.config({ jitless: true });
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
+export const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Checks a value against a schema after bringing it up to this version. Problems name the place and what is wrong there. */
-function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unknown): Parsed<z.infer<S>> {
+export function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unknown): Parsed<z.infer<S>> {
   if (!isRecord(raw)) return { ok: false, problems: [{ at: '', says: say`this is not ${what}` }] };
   const version = raw['schema'];
   if (typeof version === 'number' && version > SCHEMA) {
@@ -80,23 +80,8 @@ export const parseEntry = (raw: unknown): Parsed<Entry> => parseWith(d.Entry, 'a
 /** Reads the text of a file as JSON and as a job file: a cut-off or foreign file is told apart from a wrong one. */
 export const parseJobText = (text: string): Parsed<JobFile> => parseText(text, 'a job file', parseJobFile);
 
-/** Reads the text of a backup: the whole of a browser's jobs with their logs, and its shop. Never throws. */
-export const parseBackupText = (text: string): Parsed<Backup> =>
-  parseText(text, 'a backup', (raw) => {
-    if (isRecord(raw) && raw['obra'] !== 'backup')
-      return {
-        ok: false,
-        problems: [
-          {
-            at: 'obra',
-            says: say`this file holds ${typeof raw['obra'] === 'string' ? `a ${raw['obra']}` : 'a thing of another kind'}, not a backup`,
-          },
-        ],
-      };
-    return parseWith(d.Backup, 'a backup', raw);
-  });
-
-function parseText<T>(text: string, what: string, parse: (raw: unknown) => Parsed<T>): Parsed<T> {
+/** JSON text as one kind of file; what is cut off is told apart from what is foreign. */
+export function parseText<T>(text: string, what: string, parse: (raw: unknown) => Parsed<T>): Parsed<T> {
   let raw: unknown;
   try {
     raw = JSON.parse(text);
