@@ -21,6 +21,8 @@ type Next = (error: null, answer: Answer) => void;
 let planner: Comlink.Remote<Planner> | undefined;
 let question = 0;
 const asking = new Map<string, Next>();
+/** Jobs of which a route stands on the page: a plan that is not so far yet does not take it away. */
+const routed = new Set<string>();
 
 async function ask(key: string, job: Job, shop: Shop): Promise<void> {
   planner ??= Comlink.wrap<Planner>(startWorker());
@@ -34,6 +36,9 @@ async function ask(key: string, job: Job, shop: Shop): Promise<void> {
       Comlink.proxy((plan: Plan, last: boolean) => {
         if (mine !== question) return;
         latest = plan;
+        if (plan.routes.length > 0) routed.add(key);
+        else if (!last && routed.has(key)) return;
+        else routed.delete(key);
         asking.get(key)?.(null, { plan, job, shop, last });
       }),
     );
