@@ -82,7 +82,7 @@ it('is found by any of its words, and nothing else is', async () => {
 });
 
 it('what two cuts show of the lathe is proposed, kept, let go', async () => {
-  await sees(page, 'for each millimetre that is cut');
+  await sees(page, '% of the cut');
   await press(page, 'keep it');
   await sees(page, 'kept');
   expect(((await stored(page))['shop'] as { shop: { lessons: unknown[] } }).shop.lessons).toHaveLength(1);

@@ -23,10 +23,10 @@ export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredSh
 /** What taking a backup in would do: nothing here is overwritten, entries are united by their ids. */
 export interface Restore {
   /** jobs that come in, as they are or as a copy under another id */
-  readonly jobs: readonly { readonly id: string; readonly job: StoredJob['job']; readonly copyOf?: string }[];
+  readonly jobs: readonly { readonly id: string; readonly job: StoredJob['job'] }[];
   readonly entries: readonly { readonly job: string; readonly entry: Entry }[];
-  /** the shop with what came in; absent where nothing did */
-  readonly shop?: Shop;
+  /** shops that bring something the one here lacks */
+  readonly shops: readonly Shop[];
   /** in words, a line for each thing that changes or stays */
   readonly says: readonly Sentence[];
 }
@@ -55,34 +55,33 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
     }
     // the one here stands; the other comes in beside it, with the whole of its record
     const id = newId();
-    jobs.push({ id, job: { ...file.job, name: `${name} (from the backup)`.slice(0, 200) }, copyOf: file.id });
+    jobs.push({ id, job: { ...file.job, name: `${name} (from the backup)`.slice(0, 200) } });
     entries.push(...file.log.map((entry) => ({ job: id, entry })));
     says.push(
       say`${name}: differs from the one here, which stays; the backup’s comes in as a copy${more.length > 0 ? `, ${entriesOf(more.length)} in both` : ''}`,
     );
   }
-  const merged = backup.shops.reduce<{ readonly shop: Shop; readonly came: number; readonly stayed: readonly string[] }>(
-    (so, file) => {
-      const next = united(so.shop, file.shop);
-      return { shop: next.shop, came: so.came + next.came, stayed: [...so.stayed, ...next.stayed] };
-    },
-    { shop, came: 0, stayed: [] },
-  );
-  if (merged.came > 0) says.push(say`the shop: ${merged.came} ${merged.came === 1 ? 'item comes' : 'items come'} in`);
-  if (merged.stayed.length > 0)
-    says.push(
-      say`the shop: ${merged.stayed.slice(0, 6).join(', ')}${merged.stayed.length > 6 ? ' and others' : ''} differ and stay as they are here`,
-    );
-  return { jobs, entries, ...(merged.came > 0 && { shop: merged.shop }), says: says.length > 0 ? says : [say`everything in it is here already`] };
+  const merged = backup.shops.map((file) => ({ shop: file.shop, ...united(shop, file.shop) }));
+  const came = merged.reduce((sum, m) => sum + m.came, 0);
+  const stayed = merged.flatMap((m) => m.stayed);
+  if (came > 0) says.push(say`the shop: ${came} ${came === 1 ? 'item comes' : 'items come'} in`);
+  if (stayed.length > 0)
+    says.push(say`the shop: ${stayed.slice(0, 6).join(', ')}${stayed.length > 6 ? ' and others' : ''} differ and stay as they are here`);
+  return {
+    jobs,
+    entries,
+    shops: merged.filter((m) => m.came > 0).map((m) => m.shop),
+    says: says.length > 0 ? says : [say`everything in it is here already`],
+  };
 }
 
 const entriesOf = (n: number): string => `${String(n)} ${n === 1 ? 'entry' : 'entries'}`;
 
-/** A shop with the items of another that it lacks; its own stand. */
-function united(own: Shop, other: Shop): { readonly shop: Shop; readonly came: number; readonly stayed: readonly string[] } {
+/** A shop with the items of another that it lacks; its own stand. How many came, and which of the other differ. */
+export function united(own: Shop, other: Shop): { readonly both: Shop; readonly came: number; readonly stayed: readonly string[] } {
   let came = 0;
   const stayed: string[] = [];
-  const both = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] => {
+  const withLacking = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] => {
     const known = new Map(mine.map((item) => [item.id, item]));
     for (const item of theirs) {
       const before = known.get(item.id);
@@ -93,12 +92,12 @@ function united(own: Shop, other: Shop): { readonly shop: Shop; readonly came: n
     return [...mine, ...fresh];
   };
   const [machines, holdings, tools, gauges, bars, lessons] = [
-    both(own.machines, other.machines),
-    both(own.holdings, other.holdings),
-    both(own.tools, other.tools),
-    both(own.gauges, other.gauges),
-    both(own.bars, other.bars),
-    both(own.lessons, other.lessons),
+    withLacking(own.machines, other.machines),
+    withLacking(own.holdings, other.holdings),
+    withLacking(own.tools, other.tools),
+    withLacking(own.gauges, other.gauges),
+    withLacking(own.bars, other.bars),
+    withLacking(own.lessons, other.lessons),
   ];
-  return { shop: { ...own, machines, holdings, tools, gauges, bars, lessons }, came, stayed };
+  return { both: { ...own, machines, holdings, tools, gauges, bars, lessons }, came, stayed };
 }

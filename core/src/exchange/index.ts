@@ -8,4 +8,4 @@ export { writeRows } from './rows';
 export { writeStl } from './stl';
 export { readShopTable, type TakenIn, writeShopTable } from './shopTables';
 export { writeOperations } from './operations';
-export { type Kept, type Restore, restoring, writeBackup } from './backup';
+export { type Kept, type Restore, restoring, united, writeBackup } from './backup';

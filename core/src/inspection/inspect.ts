@@ -93,17 +93,15 @@ function threadVerdict(
   alpha: number,
 ): Verdict | undefined {
   const gauge = shop.gauges.find((g) => g.id === entry.gauge);
-  const limits = gauge && threadReadLimits(gauge, size);
-  if (!limits) return undefined;
+  const limits = size.pitchDiameter;
+  if (!limits || (gauge?.kind !== 'wires' && gauge?.kind !== 'threadMicrometer')) return undefined;
   const deviation = doubtOf(gauge);
-  const value = figure('length', 'coldSize', { reading, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
+  const cold = figure('length', 'coldSize', { reading, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
+  const over = gauge.kind === 'wires' && size.text !== undefined ? overWiresOf(gauge, size.text)?.limits.max : undefined;
+  if (gauge.kind === 'wires' && over === undefined) return undefined;
+  const value =
+    over === undefined ? cold : figure('length', 'pitchByWires', { pitch: limits.max, over, reading: cold.value }, { step: 0.001, deviation });
   return { of: entry.of, piece: entry.piece, value, says: saysOf(value.value, limits, deviation, shop) };
-}
-
-/** What a thread may read with a gauge: over its wires, or on the pitch line; undefined with a gauge that gives no number. */
-export function threadReadLimits(gauge: Gauge, size: Characteristic): { readonly max: number; readonly min: number } | undefined {
-  if (gauge.kind === 'threadMicrometer') return size.pitchDiameter;
-  return gauge.kind === 'wires' && size.text !== undefined ? overWiresOf(gauge, size.text)?.limits : undefined;
 }
 
 /** A ten-thousandth of a millimetre is binary dust and rounding of an inch reading, not size. */
@@ -132,7 +130,7 @@ function byPins(gauge: Gauge, goes: number, limits: { readonly max: number; read
     .reduce((least, size) => Math.min(least, size), Infinity);
   const stops = Number.isFinite(next) ? next : goes + Math.max(mmOf(gauge.resolution), 0.02);
   const { least, most } = pinsProve(goes, stops, gauge.class ?? 'minus', 'ZZ');
-  const value = figure('diameter', 'toSize', { size: (least + most) / 2 }, { step: 0.001, deviation: (most - least) / 4 });
+  const value = figure('diameter', 'middle', { max: most, min: least }, { step: 0.001, deviation: (most - least) / 4 });
   if (least > limits.max + DUST) return { value, says: 'over' };
   if (most < limits.min - DUST) return { value, says: 'under' };
   return { value, says: least >= limits.min - DUST && most <= limits.max + DUST ? 'in' : 'cannotTell' };

@@ -5,7 +5,7 @@ export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';
 export { plan, planning } from './planning';
-export { lessonsOf, type Shown, shownIn } from './lessons';
+export { lessonSaid, lessonsOf, sameLesson, type Shown, shownIn } from './lessons';
 export { found, type JobRecord, recordOf } from './record';
 export { type Release, releaseOf } from './release';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';

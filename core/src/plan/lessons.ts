@@ -3,7 +3,7 @@ import { type Characteristic } from '../drawing';
 import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
-import { gaugeInHand, knownAt, sizedAt, springFor } from './sized';
+import { gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
 import type { Plan } from './types';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
@@ -61,18 +61,16 @@ export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): read
     const key = `${s.machine} ${s.tool}`;
     groups.set(key, [...(groups.get(key) ?? []), s]);
   }
-  return [...groups.values()].flatMap((of): Lesson[] => {
+  return [...groups.values()].flatMap((of, nth): Lesson[] => {
     const [first] = of;
     if (!first) return [];
-    const machine = shop.machines.find((m) => m.id === first.machine)?.name ?? first.machine;
-    const tool = shop.tools.find((t) => t.id === first.tool)?.name ?? first.tool;
-    const lesson = (kind: 'spring' | 'held', values: readonly number[], says: (mean: number, deviation: number) => Sentence): Lesson => {
+    const lesson = (kind: 'spring' | 'held', values: readonly number[]): Lesson => {
       const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
       const deviation = values.length > 1 ? Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1)) : 0;
-      return {
-        id: `${kind}-${first.machine}-${first.tool}`.slice(0, 40),
+      const made: Lesson = {
+        id: `${kind}-${String(nth)}`,
         at,
-        says: writeSentence(says(mean, deviation), 'mm'),
+        says: '',
         evidence: [...new Set(of.flatMap((s) => s.evidence))].slice(0, 40),
         where: { machine: first.machine, tool: first.tool },
         of: kind,
@@ -81,23 +79,34 @@ export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): read
         count: of.length,
         accepted: false,
       };
+      return { ...made, says: writeSentence(lessonSaid(made, shop), 'mm') };
     };
     return [
       lesson(
         'spring',
         of.map((s) => s.spring),
-        (mean) => say`${machine} with ${tool} gives ${length(mean, 0.001)} for each millimetre that is cut`,
       ),
       ...(of.length > 1
         ? [
             lesson(
               'held',
               of.map((s) => s.off),
-              (mean, deviation) =>
-                say`${machine} with ${tool} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`,
             ),
           ]
         : []),
     ];
   });
 }
+
+/** A lesson in words: a spring as the share of the cut that stays on, where sizes land as a length. */
+export function lessonSaid({ of, where, mean, deviation }: Pick<Lesson, 'of' | 'where' | 'mean' | 'deviation'>, shop: Shop): Sentence {
+  const machine = shop.machines.find((m) => m.id === where['machine'])?.name ?? where['machine'] ?? '';
+  const tool = shop.tools.find((t) => t.id === where['tool'])?.name ?? where['tool'] ?? '';
+  return of === 'spring'
+    ? say`${machine} with ${tool} gives way by ${percent(mean)} % of the cut`
+    : say`${machine} with ${tool} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`;
+}
+
+/** Two lessons of the same lathe and tool about the same thing: the later one takes the place of the earlier. */
+export const sameLesson = (a: Lesson, b: Lesson): boolean =>
+  a.of === b.of && a.where['machine'] === b.where['machine'] && a.where['tool'] === b.where['tool'];

@@ -106,8 +106,11 @@ it('learns how lathe and tool give way, within what six sizes can tell, and name
   expect(with_?.because.map((r) => r.rule)).toContain('lesson');
   expect(without?.because.map((r) => r.rule)).not.toContain('lesson');
   expect(writeSentence(with_?.because.find((r) => r.rule === 'lesson')?.says ?? [], 'mm')).toMatch(
-    /^lathe and tool give 0\.\d+ mm for each millimetre, kept from 6 sizes$/,
+    /^lathe and tool give way by \d+(\.\d)? % of the cut, kept from 6 sizes$/,
   );
+  // a share is the same in inches: it is no length
+  const share = with_?.because.find((r) => r.rule === 'lesson')?.says ?? [];
+  expect(writeSentence(share, 'in')).toBe(writeSentence(share, 'mm'));
   // what gives way more is expected to come off less
   expect(with_?.instead?.expects.value).toBeGreaterThan(without?.instead?.expects.value ?? Infinity);
   // a lesson that is not accepted says nothing

@@ -2,9 +2,9 @@
 import fc from 'fast-check';
 import type { Choice, Entry, Gauge, Job, Shop } from '../document';
 import { inspect } from '../inspection';
-import { writeSentence } from '../quantity';
+import { figure, writeSentence } from '../quantity';
 import { sizeAdvice, type Sizing } from '../sizing';
-import { wires } from '../standards';
+import { pitchDiameterOver, wires } from '../standards';
 import { demoJob, demoShop, jobOf } from './demo.fixture';
 import { benchState, issued, plan, sizedAt } from './index';
 
@@ -185,6 +185,13 @@ describe('a thread by wires', () => {
     const verdict = (mm: number) =>
       inspect(made.part, shop, [{ ...line(step.id), kind: 'reading', of: thread.id, value: { text: String(mm), units: 'mm' }, gauge: 'wires' }])[0]
         ?.says;
+    const of = (mm: number) =>
+      inspect(made.part, shop, [{ ...line(step.id), kind: 'reading', of: thread.id, value: { text: String(mm), units: 'mm' }, gauge: 'wires' }])[0]
+        ?.value.value;
+    // what is shown is the pitch diameter: within what the formula says of itself of the exact inverse of the measurement
+    const form = { pitch: 25.4 / 13, half: 30, lead: 25.4 / 13 };
+    for (const mm of [best.over.max, best.over.min, (best.over.max + best.over.min) / 2])
+      expect(Math.abs((of(mm) ?? NaN) - pitchDiameterOver(mm, form, 0.045 * 25.4))).toBeLessThan(0.0002);
     expect(verdict((best.over.max + best.over.min) / 2)).toBe('in');
     expect(verdict(best.over.max + 0.02)).toBe('over');
     expect(verdict(best.over.min - 0.02)).toBe('under');
@@ -199,3 +206,14 @@ it('a bearing seat keeps the cross dial and the limits of the drawing', () => {
   const [route] = plan({ ...axle, choices: [way] }, demo).routes;
   expect(route?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'thread')?.figures['depth']?.formula).toBe('infeed');
 });
+
+it.each(['M3', 'M6', 'M12', 'M36', 'M64', '#4-40 UNC-2A', '1/4-20 UNC-1A', '2-4.5 UNC-1A'])(
+  '%s: a pitch diameter reckoned from the upper limit is off by less than the formula says, against the exact inverse',
+  (designation) => {
+    const over = wires(designation);
+    if (!over.ok || over.over.max === null || over.over.min === null) throw new Error(designation);
+    const { pitch, lead = pitch, pitchDiameter } = over.thread;
+    const reckoned = figure('length', 'pitchByWires', { pitch: pitchDiameter.max ?? NaN, over: over.over.max, reading: over.over.min });
+    expect(Math.abs(reckoned.value - pitchDiameterOver(over.over.min, { pitch, half: 30, lead }, over.wire))).toBeLessThan(0.0002);
+  },
+);

@@ -1,7 +1,7 @@
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { length, say, tidy } from '../quantity';
+import { say, tidy } from '../quantity';
 import type { Step } from '../route';
 import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
@@ -123,9 +123,12 @@ const keptSpring = (shop: Shop, machine: Machine | undefined, tool: string | und
 
 const reasonOf = ({ mean, count }: Lesson): Reason => ({
   rule: 'lesson',
-  says: say`lathe and tool give ${length(mean, 0.001)} for each millimetre, kept from ${count} ${count === 1 ? 'size' : 'sizes'}`,
+  says: say`lathe and tool give way by ${percent(mean)} % of the cut, kept from ${count} ${count === 1 ? 'size' : 'sizes'}`,
   binds: [],
 });
+
+/** A share as a percentage, to a tenth. */
+export const percent = (share: number): number => tidy(Math.round(1000 * share) / 10);
 
 /** The gauge in hand at a step: that of its last reading, else the one planned. */
 export const gaugeInHand = (step: Step, entries: readonly Entry[]): string | undefined =>

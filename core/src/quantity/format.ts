@@ -80,6 +80,14 @@ export function writeMinutes(minutes: number): string {
   return `${String(Math.floor(seconds / 60))}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
+/** What is left of a wait, seconds, as on a clock: h:mm:ss, or m:ss under an hour. */
+export function writeClock(left: number): string {
+  const seconds = Math.ceil(left);
+  const two = (n: number) => String(n).padStart(2, '0');
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60];
+  return h > 0 ? `${String(h)}:${two(m)}:${two(s)}` : `${String(m)}:${two(s)}`;
+}
+
 /** What a person would type to mean exactly this length, in these units; parses back to the same value. */
 export function writeExact(mm: number, units: Units): string {
   const value = units === 'in' ? mm / MM_PER_INCH : mm;

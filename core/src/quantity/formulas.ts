@@ -301,6 +301,12 @@ export const formulas = {
     { size: ['diameter', 'finished size'], allowance: ['length', 'allowance a side'] },
     ({ size, allowance }) => tidy(size + 2 * allowance),
   ),
+  pitchByWires: define(
+    'pitch diameter at its upper limit - (measured over wires at that limit - reading)',
+    'the measurement falls with the pitch diameter; the lead angle moves it by less than 0.0002 mm within a class of M, UN threads from M3 and number 4 up',
+    { pitch: ['length', 'pitch diameter, upper limit'], over: ['length', 'over wires at that limit'], reading: ['length', 'reading, 20 C'] },
+    ({ pitch, over, reading }) => pitch - (over - reading),
+  ),
   middle: define(
     'middle of the limits',
     'aim, common practice',

@@ -9,4 +9,4 @@ export { parseDegrees } from './degrees';
 export { isZero, nearestFraction, readNumber } from './number';
 export { LONGEST, MM_PER_INCH, parseLength, readDeviations, readLength } from './length';
 export type { Parsed, Units } from './length';
-export { write, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+export { write, writeClock, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';

@@ -13,7 +13,7 @@ import { inBestOrder } from './inBestOrder';
 import { awaySteps } from './beside';
 import { atLoading, SCREWED } from './setups';
 import { drawnCentre } from './shapes';
-import { faceEnd } from './turning';
+import { faceEnd } from './facing';
 import type { Setup } from './types';
 import { finishEdges, releaseCheck, shapeRows, turnRows } from './works';
 

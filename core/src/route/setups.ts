@@ -13,7 +13,7 @@ import { inBestOrder, type Work } from './inBestOrder';
 import type { Gripping } from './reach';
 import { backGroove, sever } from './sever';
 import { awaySteps } from './beside';
-import { faceEnd } from './turning';
+import { faceEnd } from './facing';
 import type { Setup } from './types';
 import { cutNeck, finishEdges, holeAfterTurning, madeAlready, openEnd, releaseCheck, shapeRows, turnRows } from './works';
 

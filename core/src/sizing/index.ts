@@ -14,4 +14,5 @@ export {
   sizeAfter,
   sizeNow,
 } from './estimate';
+export { dialSaid } from './dialSaid';
 export { leadingDigits, readCelsius, readReading } from './readReading';

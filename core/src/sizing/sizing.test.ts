@@ -5,7 +5,7 @@ import { writeSentence } from '../quantity';
 import { demoShop } from '../plan/demo.fixture';
 import { aimFor } from './chance';
 import { normalBelow } from '../quantity';
-import { type Advice, advise, adviseWith, eventsOf, leadingDigits, readCelsius, readReading } from './index';
+import { type Advice, advise, adviseWith, dialSaid, eventsOf, leadingDigits, readCelsius, readReading } from './index';
 
 const shop = demoShop();
 const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };
@@ -65,6 +65,17 @@ it.each([
   const moves = (advice.dial?.value ?? NaN) / step;
   expect(Math.abs(moves - Math.round(moves))).toBeLessThan(1e-6);
   expect(advice.dial?.of['settable']).toBeCloseTo(step, 9);
+});
+
+it.each([
+  [0.16, '0.02', '8 divisions on radius'],
+  [0.15, '0.02', '7½ divisions on radius'],
+  [0.144, '0.02', '7.2 divisions on radius'],
+  [0.01, '0.02', '½ division on radius'],
+  [-0.02, '0.02', '1 division on radius'],
+])('a move of %d on a division of %s is said as %s', (value, division, words) => {
+  const move = { is: 'length' as const, value, formula: 'dialMove', of: { settable: 0.01 } };
+  expect(dialSaid(move, lathe('radius', division, 'mm'), 'cross')).toBe(words);
 });
 
 it('a readout is set to its last digit, whatever the dial', () => {

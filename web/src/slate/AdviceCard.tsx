@@ -1,4 +1,4 @@
-import { type Advice, type Limits, type Machine, mmOf, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
+import { type Advice, dialSaid, type Limits, type Machine, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
 import { FigureNumber } from './FigureNumber';
 
 interface Props {
@@ -10,20 +10,6 @@ interface Props {
   readonly axis?: keyof Machine['dials'];
   readonly last: { readonly text: string; readonly celsius: number } | undefined;
   readonly huge: 'huge' | 'big';
-}
-
-/** Divisions of the dial in its own words: '8 divisions on radius', '7½', '7.2'; a readout is set to its digits. */
-function divisionsSaid(advice: Advice, machine: Machine | undefined, axis: keyof Machine['dials']): string {
-  const dial = machine?.dials[axis];
-  const settable = advice.dial?.of['settable'];
-  if (!advice.dial || typeof settable !== 'number') return '';
-  const on = axis === 'cross' ? `on ${dial?.reads === 'diameter' ? 'diameter' : 'radius'}` : `of the ${axis}`;
-  if (dial?.readout) return `on the readout, ${on}`;
-  const count = Math.abs(advice.dial.value) / mmOf(dial?.division, 2 * settable);
-  const whole = Math.floor(count + 1e-6);
-  const rest = Math.round((count - whole) * 10) / 10;
-  const text = rest === 0.5 ? `${whole === 0 ? '' : String(whole)}½` : String(whole + rest);
-  return `${text} division${count > 1 + 1e-6 ? 's' : ''} ${on}`;
 }
 
 const heading: Readonly<Record<Advice['next'], string>> = {
@@ -75,7 +61,7 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
             <FigureNumber figure={advice.dial} units={dialUnits} />
           </span>
           <span>
-            {write(advice.dial, dialUnits).unit}, {divisionsSaid(advice, machine, axis)}
+            {write(advice.dial, dialUnits).unit}, {dialSaid(advice.dial, machine, axis)}
           </span>
         </div>
       ) : inside ? (

@@ -58,7 +58,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const last = readings.at(-1);
   const limits = sized?.limits;
   const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
-  const measuring = limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'changeGauge');
+  const measuring =
+    limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'wait' || advice?.next === 'changeGauge');
   const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
   const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
   const [field, setField] = useState<'size' | 'celsius'>('size');

@@ -1,4 +1,4 @@
-import { type Entry, type Step, writeMinutes } from '@obra/core';
+import { type Entry, type Step, writeClock, writeMinutes } from '@obra/core';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
@@ -46,7 +46,7 @@ export function Clock({ step, piece, live, add, onStore }: Props) {
       {setBack ? (
         <span className="out">The clock of this device was set back since this began. Start it again, or judge by hand. </span>
       ) : left > 0 ? (
-        <span className="large">{clockOf(left)}</span>
+        <span className="large">{writeClock(left / 1000)}</span>
       ) : (
         <span className="large in">Time is up.</span>
       )}{' '}
@@ -55,12 +55,4 @@ export function Clock({ step, piece, live, add, onStore }: Props) {
       </Button>
     </div>
   );
-}
-
-/** Hours, minutes and seconds, as on a clock. */
-function clockOf(milliseconds: number): string {
-  const seconds = Math.ceil(milliseconds / 1000);
-  const two = (n: number) => String(n).padStart(2, '0');
-  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60];
-  return h > 0 ? `${String(h)}:${two(m)}:${two(s)}` : `${String(m)}:${two(s)}`;
 }

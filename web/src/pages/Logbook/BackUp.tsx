@@ -46,7 +46,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
     }
     onRestored();
   };
-  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + (preview.of.shop ? 1 : 0) : 0;
+  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + preview.of.shops.length : 0;
   return (
     <section className="mt-4" aria-label="Backup">
       <h2>Backup</h2>

@@ -1,18 +1,20 @@
-import type { Lesson, Shop } from '@obra/core';
+import { type Lesson, lessonSaid, sameLesson, type Shop, type Units, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
+import { newId } from '../../data/ids';
 import { saveShop } from '../../data/jobs';
 
 interface Props {
   readonly shop: Shop;
+  readonly units: Units;
   readonly proposed: readonly Lesson[];
   readonly onKept: () => void;
   readonly onRefused: () => void;
 }
 
 /** What the readings show of lathe and tools: proposed, kept by a person, then a reason of later advice. */
-export function Lessons({ shop, proposed, onKept, onRefused }: Props) {
+export function Lessons({ shop, units, proposed, onKept, onRefused }: Props) {
   const kept = shop.lessons.filter((l) => l.accepted);
-  const open = proposed.filter((p) => !kept.some((k) => k.id === p.id && k.count >= p.count));
+  const open = proposed.filter((p) => !kept.some((k) => sameLesson(k, p) && k.count >= p.count));
   if (kept.length === 0 && open.length === 0) return null;
   const change = async (lessons: (before: readonly Lesson[]) => Lesson[]) => {
     try {
@@ -33,12 +35,12 @@ export function Lessons({ shop, proposed, onKept, onRefused }: Props) {
         {open.map((l) => (
           <li key={l.id} className="d-flex gap-3 align-items-center flex-wrap">
             <span>
-              {l.says} <span className="quiet">{sure(l)}</span>
+              {writeSentence(lessonSaid(l, shop), units)} <span className="quiet">{sure(l)}</span>
             </span>
             <Button
               size="sm"
               variant="outline-dark"
-              onClick={() => void change((before) => [...before.filter((b) => b.id !== l.id), { ...l, accepted: true }])}>
+              onClick={() => void change((before) => [...before.filter((b) => !sameLesson(b, l)), { ...l, id: newId(), accepted: true }])}>
               keep it
             </Button>
           </li>
@@ -46,7 +48,7 @@ export function Lessons({ shop, proposed, onKept, onRefused }: Props) {
         {kept.map((l) => (
           <li key={`kept ${l.id}`} className="d-flex gap-3 align-items-center flex-wrap">
             <span>
-              ✓ {l.says} <span className="quiet">{sure(l)}, kept</span>
+              ✓ {writeSentence(lessonSaid(l, shop), units)} <span className="quiet">{sure(l)}, kept</span>
             </span>
             <Button size="sm" variant="link" onClick={() => void change((before) => before.filter((b) => b.id !== l.id))}>
               let it go

@@ -25,7 +25,7 @@ export function Readings({ record, units }: { readonly record: JobRecord; readon
           const [of = '', piece = ''] = key.split('/');
           const size = record.part.characteristics.find((c) => c.id === of);
           const verdict = record.verdicts.find((v) => v.of === of && String(v.piece) === piece);
-          const limits = size?.limits;
+          const limits = size?.limits ?? size?.pitchDiameter;
           return (
             <tr key={key}>
               <td>{size ? `${String(size.balloon)} ${size.text ?? size.is}` : of}</td>

@@ -106,6 +106,7 @@ export function Logbook() {
         {shop && (
           <Lessons
             shop={shop.shop}
+            units={units}
             proposed={proposed}
             onKept={() => void again()}
             onRefused={() => setSays('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
