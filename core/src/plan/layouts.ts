@@ -60,7 +60,7 @@ export interface Layout {
   readonly stages: readonly Stage[];
   readonly reach: Reach;
   readonly sheetOf: (holding: string) => BarSheet;
-  readonly making: Omit<Making, 'ctx' | 'ids' | 'sheet'>;
+  readonly making: Omit<Making, 'ctx' | 'ids' | 'sweeps' | 'sheet'>;
   readonly blank: (sheet: BarSheet) => Region;
   /** with the methods that this layout takes */
   readonly ctx: Context;

@@ -1,7 +1,7 @@
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding } from '../holding';
 import { figure } from '../quantity';
-import { type Context, costOf, type Making, type Setup, type ToGet } from '../route';
+import { type Context, costOf, type Making, type Setup, type ToGet, withRemovals } from '../route';
 import type { Region } from '../stock';
 import type { Layout, Stage } from './layouts';
 
@@ -14,6 +14,7 @@ interface MadeSetup {
   readonly toGet: readonly ToGet[];
   readonly wear: ReadonlyMap<string, number>;
   readonly ids: ReadonlyMap<string, string>;
+  readonly sweeps: Making['sweeps'];
 }
 
 export interface Found {
@@ -33,33 +34,56 @@ interface Begins {
 
 const EPS = 1e-9;
 
+/** A layout as far as it is known: below what each of its setups can cost, then one after the other as they come out. */
+interface Way {
+  readonly layout: Layout;
+  readonly ctx: Context;
+  /** what each setup weighs at least, whatever is done in it */
+  readonly weights: readonly number[];
+  /** below what the steps of a setup can cost */
+  readonly steps: number[];
+  readonly swept: Region[];
+  floorsBegin?: Begins;
+  readonly setups: MadeSetup[];
+  begins?: Begins;
+  /** by how much what was made may be dearer than the cheapest, minutes */
+  loose: number;
+}
+
+const whole = (w: Way): boolean => w.setups.length === w.layout.stages.length;
+
+/** No way through this layout costs less, but for what is loose in what was made. */
+const least = (w: Way): number => w.weights.reduce((sum, own, i) => sum + (w.setups[i]?.cost ?? own + (w.steps[i] ?? 0)), 0);
+
 /**
- * The cheapest way through layouts and, in each, the holdings of every setup: branch and bound. A setup in a holding that gives no way, slips at no speed and
- * weighs nothing is made first; its cost is below that of any real holding, so those whose weight alone passes the best are never made. What a setup costs does not
- * depend on how an earlier one was held, except through worn edges, which are counted into the bound. Rests between layouts, so that it can be gone on with or dropped.
+ * The cheapest way through layouts and, in each, the holdings of every setup: best first. The layout that may cost least is looked at one setup farther, until one
+ * stands whole that costs no more than any other can. A setup in a holding that gives no way, slips at no speed and weighs nothing is made first, with nothing
+ * clipped: its cost is below that of any real holding. What a setup costs does not depend on how an earlier one was held, except through worn edges, which are counted
+ * into the bound. Rests between setups, so that it can be gone on with or dropped.
  */
 export function* search(ctx: Context, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
-  let best: Found | undefined;
-  let left = Infinity;
-  for (const layout of layouts) {
-    yield undefined;
+  // with nothing to choose between there is nothing to bound
+  const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(ctx, s).length > 1));
+  const ways = layouts.map((layout): Way => {
+    const weights = layout.stages.map((stage) => Math.min(...openFor(ctx, stage).map(weight)));
     const own: Context = { ...ctx, chosen: layout.ctx.chosen, orders: new Map() };
-    // with nothing to choose between there is nothing to bound
-    const free = layouts.length > 1 || layout.stages.some((s) => openFor(ctx, s).length > 1);
-    const floors = free ? floorsOf(own, layout, best?.cost ?? Infinity) : layout.stages.map(() => 0);
-    const least = floors.reduce((sum, f) => sum + f, 0);
-    if (best && least >= best.cost - EPS) {
-      left = Math.min(left, least);
-      continue;
-    }
-    const found = through(own, layout, floors);
-    if (!found) continue;
-    if (!best || found.cost < best.cost - EPS) {
-      if (best) left = Math.min(left, best.bound);
-      best = found;
-    } else left = Math.min(left, found.bound);
+    return { layout, ctx: own, weights, steps: free ? [] : weights.map(() => 0), swept: [], setups: [], loose: 0 };
+  });
+  for (;;) {
+    yield undefined;
+    // of equals the usual one, which is named first
+    const next = ways.reduce<Way | undefined>((best, w) => (best && least(best) <= least(w) + EPS ? best : w), undefined);
+    if (!next || least(next) === Infinity) return undefined;
+    if (whole(next)) return foundIn(next, ways);
+    if (next.steps.length < next.layout.stages.length) addFloor(next);
+    else addSetup(next);
   }
-  return best && { ...best, bound: Math.min(best.bound, best.cost, left) };
+}
+
+function foundIn(way: Way, ways: readonly Way[]): Found {
+  const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.ctx.part);
+  const setups = way.setups.map((m) => ({ ...m, setup: withRemovals(m.setup, m.sweeps) }));
+  return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.loose)) };
 }
 
 /** The ways of holding that are open for a setup: a person's choice, else those that nothing forbids, else the least bad. */
@@ -73,33 +97,26 @@ export function openFor(ctx: Context, stage: Stage): readonly HoldingChoice[] {
   return free.length > 0 ? free : stage.options.slice(0, 1);
 }
 
-function through(ctx: Context, layout: Layout, floors: readonly number[]): Found | undefined {
-  const first = layout.stages[0];
-  const firstOpen = first && openFor(ctx, first);
-  if (!first || !firstOpen?.[0]) return undefined;
-  const setups: MadeSetup[] = [];
-  let begins: Begins | undefined;
-  let loose = 0;
-  for (const [i, stage] of layout.stages.entries()) {
-    const open = openFor(ctx, stage);
-    const weights = open.map((o) => weight(o));
-    const ideal = (floors[i] ?? 0) - Math.min(...weights);
-    let best: MadeSetup | undefined;
-    for (const [held, w] of open.map((o, k) => [o, weights[k] ?? 0] as const).toSorted((a, b) => a[1] - b[1])) {
-      if (best && w + ideal >= best.cost - EPS) break;
-      const from: Begins = begins ?? beginsOf(layout, held);
-      const made = makeSetup(ctx, layout, stage, held, from, setups[0]?.held.holding ?? held.holding);
-      if (!best || made.cost < best.cost - EPS) best = made;
-    }
-    if (!best) return undefined;
-    setups.push(best);
-    loose += best.setup.unproven ?? 0;
-    // a fresh edge may be wanted only because of how an earlier setup was held
-    if (i > 0) loose += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
-    begins = { stock: best.setup.steps.at(-1)?.after ?? best.setup.before, wear: best.wear, ids: best.ids };
+/** The next setup of a way in the cheapest of its holdings. */
+function addSetup(way: Way): void {
+  const { layout, ctx, setups } = way;
+  const i = setups.length;
+  const stage = layout.stages[i];
+  if (!stage) return;
+  const open = openFor(ctx, stage).map((held) => [held, weight(held)] as const);
+  const ideal = way.steps[i] ?? 0;
+  let best: MadeSetup | undefined;
+  for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
+    if (best && w + ideal >= best.cost - EPS) break;
+    const made = makeSetup(ctx, layout, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
+    if (!best || made.cost < best.cost - EPS) best = made;
   }
-  const cost = costOf({ setups: setups.map((m) => m.setup) }, ctx.part);
-  return { layout, setups, cost, bound: cost - loose };
+  if (!best) return;
+  setups.push(best);
+  way.loose += best.setup.unproven ?? 0;
+  // a fresh edge may be wanted only because of how an earlier setup was held
+  if (i > 0) way.loose += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  way.begins = { stock: best.setup.steps.at(-1)?.after ?? best.setup.before, wear: best.wear, ids: best.ids };
 }
 
 const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
@@ -111,36 +128,31 @@ const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
 /** What a holding weighs whatever is done in it, minutes. */
 const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, cautions: 0, stops: 0, against: 0 }).value;
 
-/**
- * Below what each setup can cost: made in a holding that is stiff and grips anything, with the least weight that any has. Once the sum passes what is known to be
- * had, the setups that follow count with their weight alone.
- */
-function floorsOf(ctx: Context, layout: Layout, enough: number): readonly number[] {
-  let begins: Begins | undefined;
-  const least = layout.stages.map((stage) => Math.min(...openFor(ctx, stage).map(weight)));
-  let sum = least.reduce((all, w) => all + w, 0);
-  return layout.stages.map((stage, i) => {
-    const [any] = openFor(ctx, stage);
-    const own = least[i] ?? Infinity;
-    if (!any) return Infinity;
-    if (sum >= enough - EPS) return own;
-    const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
-    const from = begins ?? beginsOf(layout, any);
-    const made = makeSetup(ctx, layout, stage, ideal, { ...from, wear: new Map() }, any.holding);
-    begins = { stock: made.setup.steps.at(-1)?.after ?? made.setup.before, wear: new Map(), ids: made.ids };
-    // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
-    const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
-    sum += made.cost - waits;
-    return made.cost - waits + own;
-  });
+/** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
+function addFloor(way: Way): void {
+  const { layout, ctx, steps, swept } = way;
+  const stage = layout.stages[steps.length];
+  const [any] = stage ? openFor(ctx, stage) : [];
+  if (!stage || !any) {
+    steps.push(Infinity);
+    return;
+  }
+  const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
+  const from = way.floorsBegin ?? beginsOf(layout, any);
+  const made = makeSetup(ctx, layout, stage, ideal, { ...from, wear: new Map() }, any.holding, ctx.started ? undefined : swept);
+  way.floorsBegin = { stock: made.setup.steps.at(-1)?.after ?? made.setup.before, wear: new Map(), ids: made.ids };
+  // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
+  const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
+  steps.push(made.cost - waits - (made.setup.unproven ?? 0));
 }
 
 /** Makes one setup in one holding, with findings, wear and names of its own. */
-function makeSetup(ctx: Context, layout: Layout, stage: Stage, held: HoldingChoice, from: Begins, firstHolding: string): MadeSetup {
+function makeSetup(ctx: Context, layout: Layout, stage: Stage, held: HoldingChoice, from: Begins, firstHolding: string, swept?: Region[]): MadeSetup {
   const findings: Finding[] = [...stage.findings(held)];
   const own: Context = { ...ctx, findings, toGet: [], wear: new Map(from.wear) };
   const ids = new Map(from.ids);
-  const making: Making = { ...layout.making, ctx: own, ids, sheet: layout.sheetOf(firstHolding) };
+  const sweeps: Making['sweeps'] = new Map();
+  const making: Making = { ...layout.making, ctx: own, ids, sweeps, sheet: layout.sheetOf(firstHolding), swept };
   const setup = stage.make(making, held, from.stock);
-  return { held, setup, cost: costOf({ setups: [setup] }, ctx.part), findings, toGet: own.toGet, wear: own.wear, ids };
+  return { held, setup, cost: costOf({ setups: [setup] }, ctx.part), findings, toGet: own.toGet, wear: own.wear, ids, sweeps };
 }

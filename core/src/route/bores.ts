@@ -4,7 +4,7 @@ import { type Feature, settingOf, threadOf } from '../drawing';
 import type { Reason } from '../finding';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf } from '../shop';
-import { combine, noseCorner, type Region } from '../stock';
+import { noseCorner, type Region } from '../stock';
 import { type BarOut, giveOfBar } from './toolSpring';
 import { bindingReason, overLimit } from './cutChecks';
 import { workLimits } from './beside';
@@ -220,7 +220,8 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
           ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
           minutes: byHand(3 + long(row) / 15),
         },
-    sweeps: corner.length > 0 ? combine('difference', window, corner) : window,
+    sweeps: window,
+    leaves: corner,
   });
 }
 

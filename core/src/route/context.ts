@@ -71,6 +71,8 @@ export interface SetupDraft {
   /** which setup first claimed a step's plain id */
   readonly ids: Map<string, string>;
   stock: Region;
+  /** where only the steps are asked for: nothing is clipped, and what would have gone is put here */
+  swept?: Region[] | undefined;
   /** by how much the order of its steps may be dearer than the cheapest, minutes */
   unproven?: number;
   /** where it gives way most while it is finished */
@@ -94,6 +96,8 @@ export interface StepParts {
   readonly limits?: Step['limits'] | undefined;
   readonly cut?: Step['cut'];
   readonly sweeps?: Region;
+  /** what the shape of its edge leaves standing of that */
+  readonly leaves?: Region;
   /** metal that stands higher afterwards: a knurl */
   readonly raises?: Region;
 }
@@ -101,11 +105,8 @@ export interface StepParts {
 /** Adds a step: its id from what it does, its region from what it sweeps. */
 export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
   const id = stepId(setup, parts.verb, parts.about);
-  const cut = parts.sweeps && parts.sweeps.length > 0 ? combine('difference', setup.stock, parts.sweeps) : setup.stock;
-  // a piece already started has some of it done: nothing is cut in air
-  if (ctx.started && parts.sweeps && parts.sweeps.length > 0 && area(setup.stock) - area(cut) < AIR) return;
-  if (parts.sweeps && cut !== setup.stock) setup.sweeps.set(id, parts.sweeps);
-  const after = parts.raises ? combine('union', cut, parts.raises) : cut;
+  const after = cutIn(ctx, setup, id, parts);
+  if (!after) return;
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
   const risk = riskOf(ctx, parts);
@@ -132,6 +133,20 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   const life = figures['life']?.value;
   if (parts.tool && life !== undefined) ctx.wear.set(parts.tool.id, (ctx.wear.get(parts.tool.id) ?? 0) + minutesInCut(figures['minutes']) / life);
   checkSpeed(ctx, setup, id, figures['speed']);
+}
+
+/** The stock after a step; undefined where the piece was already started and the step finds air. */
+function cutIn(ctx: Context, setup: SetupDraft, id: string, { sweeps = [], leaves = [], raises }: StepParts): Region | undefined {
+  if (setup.swept) {
+    setup.swept.push(sweeps);
+    return setup.stock;
+  }
+  const swept = sweeps.length > 0 && leaves.length > 0 ? combine('difference', sweeps, leaves) : sweeps;
+  const cut = swept.length > 0 ? combine('difference', setup.stock, swept) : setup.stock;
+  // a piece already started has some of it done: nothing is cut in air
+  if (ctx.started && swept.length > 0 && area(setup.stock) - area(cut) < AIR) return undefined;
+  if (cut !== setup.stock) setup.sweeps.set(id, swept);
+  return raises ? combine('union', cut, raises) : cut;
 }
 
 /** What a size that is measured risks: its tolerance against the doubt of its gauge and the spring of the work. */

@@ -16,9 +16,13 @@ export interface Making {
   readonly sheet: BarSheet;
   readonly severing: Severing;
   readonly ids: Map<string, string>;
+  /** what each step of this setup sweeps */
+  readonly sweeps: Map<string, Region>;
   readonly reach: Reach;
   /** the end that is worked first */
   readonly first: End;
+  /** in a bound: what all setups so far swept, clipped out of nothing */
+  readonly swept?: Region[] | undefined;
 }
 
 /** A setup with nothing done in it yet; `jaws` is z of their face, `gripped` the diameter they close on. */
@@ -37,9 +41,10 @@ export function draftOf(
     id,
     end,
     steps: [],
-    sweeps: new Map(),
+    sweeps: making.sweeps,
     ids: making.ids,
     stock,
+    swept: making.swept,
     holding: held.holding,
     support: held.support,
     jaws,
@@ -61,7 +66,7 @@ function speedLimit(making: Making, held: HoldingChoice, id: string): { readonly
 /** The finished setup, with the steps of a person's own between those that were made. */
 export function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, { grip, stickOut, gripped, before, arbor, carried }: Held): Setup {
   const { ctx } = making;
-  const steps = withOwnSteps(making, draft, before, held.holding === '');
+  const steps = withOwnSteps(making, draft, before);
   const holding = holdingOf(ctx.shop, held.holding);
   return {
     id: draft.id,
@@ -113,8 +118,8 @@ export interface Held {
 }
 
 /** An own step stands after the one that it names; without a name it opens the route. */
-function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region, ideal: boolean): readonly Step[] {
-  const steps = removed(draft, before, ideal);
+function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region): readonly Step[] {
+  const steps = [...draft.steps];
   for (const step of ctx.chosen.ownSteps) {
     const at = step.after === null ? (draft.id === `${first}-1` ? 0 : -1) : steps.findIndex((s) => s.id === step.after) + 1;
     if (at < 0 || (step.after !== null && at === 0)) continue;
@@ -134,13 +139,14 @@ function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region,
   return steps;
 }
 
-/** The steps with what each removes, cut out of the stock as it stood; in a bound nobody asks. */
-function removed(draft: SetupDraft, before: Region, ideal: boolean): Step[] {
-  let stock = before;
-  return draft.steps.map((step) => {
-    const sweep = draft.sweeps.get(step.id);
+/** A setup that stands, its steps with what each removes, cut out of the stock as it was. */
+export function withRemovals(setup: Setup, sweeps: Making['sweeps']): Setup {
+  let stock = setup.before;
+  const steps = setup.steps.map((step) => {
+    const sweep = sweeps.get(step.id);
     const from = stock;
     stock = step.after;
-    return sweep && !ideal ? { ...step, removes: combine('intersection', from, sweep) } : step;
+    return sweep ? { ...step, removes: combine('intersection', from, sweep) } : step;
   });
+  return { ...setup, steps };
 }

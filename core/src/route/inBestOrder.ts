@@ -3,6 +3,7 @@ import type { Region } from '../stock';
 import type { Context, KnownOrder, SetupDraft } from './context';
 import { type Block, bestOrder, orderEdges } from './order';
 import type { SetupFacts } from './rules';
+import type { Step } from './types';
 
 /** A piece of work that stays together; what it cuts depends on the stock as it finds it. */
 export type Work = () => void;
@@ -37,32 +38,43 @@ function takeUpFrom(ctx: Context, draft: SetupDraft, at: Standing): void {
   for (const [tool, share] of at.wear) ctx.wear.set(tool, share);
 }
 
-/** Makes the steps in the order given; where another order inside the rules saves tool changes, or a person asked for one, makes again what differs. */
+/** What one piece of work came to, made in the order given. */
+interface Made {
+  readonly work: Work;
+  readonly from: Standing;
+  readonly steps: readonly Step[];
+}
+
+/**
+ * Makes the steps in the best order inside the rules, or in that which a person asked for. The order needs the steps and no stock: it is found with nothing clipped,
+ * and the works are then made in it; where they turn out to be other works on the stock as it is, they are made as they come and again from where the order differs.
+ */
 export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice, works: readonly Work[], backEdge?: string): void {
   const { centre, steady } = supportsIn(held);
-  const known = ctx.orders.get(`${draft.id} ${String(centre)} ${String(steady !== undefined)} ${String(works.length)}`);
-  if (known && sameWorks(ctx, draft, works, known)) return;
-  const made = works.map((work) => {
-    const from = standing(ctx, draft);
-    work();
-    return { work, from, steps: draft.steps.slice(from.steps) };
-  });
-  const kept = made.filter((m) => m.steps.length > 0);
-  const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
+  const key = `${draft.id} ${String(centre)} ${String(steady !== undefined)} ${String(works.length)}`;
   const facts: SetupFacts = { part: ctx.part, centre, steady: steady !== undefined, ...(backEdge !== undefined && { backEdge }) };
-  const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
-  const unproven = proven ? undefined : cost - bound;
-  if (unproven !== undefined) draft.unproven = unproven;
-  ctx.orders.set(`${draft.id} ${String(centre)} ${String(steady !== undefined)} ${String(works.length)}`, {
-    keys: made.map((m) => m.steps[0]?.id),
-    order: [...order.map((b) => made.findIndex((m) => m === kept[b])), ...made.flatMap((m, i) => (m.steps.length === 0 ? [i] : []))],
-    unproven,
-  });
-  if (held.holding === '') {
-    // a bound asks only what the steps cost
+  const makeAll = () =>
+    works.map((work): Made => {
+      const from = standing(ctx, draft);
+      work();
+      return { work, from, steps: draft.steps.slice(from.steps) };
+    });
+  if (draft.swept) {
+    const { kept, order } = orderOf(ctx, draft, makeAll(), facts, key);
     draft.steps.splice(0, draft.steps.length, ...order.flatMap((b) => kept[b]?.steps ?? []));
     return;
   }
+  if (!ctx.orders.has(key) && !ctx.started) {
+    const begin = standing(ctx, draft);
+    draft.swept = [];
+    orderOf(ctx, draft, makeAll(), facts, key);
+    draft.swept = undefined;
+    takeUpFrom(ctx, draft, begin);
+  }
+  const known = ctx.orders.get(key);
+  if (known && sameWorks(ctx, draft, works, known)) return;
+  const made = makeAll();
+  const { kept, order } = orderOf(ctx, draft, made, facts, key);
   const first = order.findIndex((b, i) => b !== i);
   const from = kept[first]?.from;
   if (!from) return;
@@ -70,6 +82,21 @@ export function inBestOrder(ctx: Context, draft: SetupDraft, held: HoldingChoice
   for (const at of order.slice(first)) kept[at]?.work();
   // what makes no step may still have something to say
   for (const m of made.slice(made.findIndex((x) => x.from === from))) if (m.steps.length === 0) m.work();
+}
+
+/** The best order of what was made, remembered for the next holding of this setup. */
+function orderOf(ctx: Context, draft: SetupDraft, made: readonly Made[], facts: SetupFacts, key: string) {
+  const kept = made.filter((m) => m.steps.length > 0);
+  const blocks: readonly Block[] = kept.map((m) => ({ key: m.steps[0]?.id ?? '', steps: m.steps }));
+  const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, facts, ctx.chosen.order));
+  const unproven = proven ? undefined : cost - bound;
+  if (unproven !== undefined) draft.unproven = unproven;
+  ctx.orders.set(key, {
+    keys: made.map((m) => m.steps[0]?.id),
+    order: [...order.map((b) => made.findIndex((m) => m === kept[b])), ...made.flatMap((m, i) => (m.steps.length === 0 ? [i] : []))],
+    unproven,
+  });
+  return { kept, order };
 }
 
 /** Makes the works in an order that is known; takes it all back and says no where they turn out to be other works. */

@@ -7,7 +7,7 @@ export { heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor, toK
 export { boundsOfStep, mayMove, type Moved, violations } from './judge';
 export { betweenSetup, centreSetup, DOG, plateSetup, rimSetup } from './carried';
 export { costOf, costOfSetups } from './cost';
-export type { Making } from './draft';
+export { type Making, withRemovals } from './draft';
 export { type End, faceOf, inward, letterOf, otherEnd } from './ends';
 export { firstSetup, secondSetup } from './setups';
 export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TOOL_CHANGE } from './order';

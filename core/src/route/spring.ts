@@ -11,6 +11,7 @@ import { inward } from './ends';
 /** The work as it stands in a setup, as a beam from the face of the jaws outwards; undefined where the metal does not reach them. */
 export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; readonly from: (z: number) => number } | undefined {
   const holding = holdingOf(ctx.shop, setup.holding);
+  if (!holding) return undefined;
   const out = -inward(setup.end);
   const from = (z: number) => out * (z - setup.jaws);
   const reach = out > 0 ? sectionsOf(setup.stock, setup.jaws, 1e4) : sectionsOf(setup.stock, -1e4, setup.jaws);
@@ -24,7 +25,7 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
     stretches.push({ from: at, to: b, diameter: 2 * s.outer, inside: 2 * s.inner });
   }
   const free = stretches.at(-1)?.to;
-  if (free === undefined || !holding) return undefined;
+  if (free === undefined) return undefined;
   const rests = setup.support.flatMap((s) => {
     const rest = holdingOf(ctx.shop, s.item);
     return rest && s.kind === 'centre' ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];

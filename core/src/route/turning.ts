@@ -3,7 +3,7 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
-import { combine, noseCorner, turned } from '../stock';
+import { noseCorner, turned } from '../stock';
 import { emeried, emery, fittedOne, workLimits } from './beside';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
@@ -164,7 +164,6 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   ];
   const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
   const kept = radius > 0 ? noseCorner(inner, aim.value / 2, radius, inward(setup.end) === -1 ? 1 : -1, 1) : cornerKept(feature, setup.end);
-  const sweeps = kept.length > 0 ? combine('difference', whole, kept) : whole;
   const base = {
     ...(left.length > 0 && under === 0 && { limits }),
     verb: 'finish-turn' as const,
@@ -174,7 +173,8 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     tool,
     gauge: gauge?.id,
     because,
-    sweeps,
+    sweeps: whole,
+    leaves: kept,
   };
   if (!tool) {
     addStep(ctx, setup, { ...base, figures: { to: aim } });

@@ -3,7 +3,7 @@ import { type Feature, isShaped, threadOf } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
-import { combine, outsideOf, turned } from '../stock';
+import { lessSwept, outsideOf, turned } from '../stock';
 import { makeHole } from './bores';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { coolDown } from './cool';
@@ -84,10 +84,14 @@ export function turnRows(making: Making, draft: SetupDraft, rows: readonly Featu
   const turnedRows = bigFirst.filter((f) => !asBar(f));
   const fine = turnedRows.filter((f) => f.nearDiameter.from !== 'general').toSorted((a, b) => widthOf(a) - widthOf(b));
   const finest = fine.find((f) => widthOf(f) <= 0.03);
+  // where nothing is clipped: what earlier setups swept, and what the row before, larger and farther in, left on this
+  let left = Infinity;
+  const earlier = making.swept?.slice();
   return [
     // as it stands where the row is: what was roughed before, or a piece already started, may stand lower than the bar
     ...turnedRows.map((row) => () => {
-      roughTurn(ctx, draft, row, 2 * outsideOf(draft.stock, innerOf(row, draft.end), face).most, face);
+      const stands = 2 * outsideOf(earlier ? lessSwept(draft.stock, earlier, innerOf(row, draft.end), face) : draft.stock, innerOf(row, draft.end), face).most;
+      left = roughTurn(ctx, draft, row, draft.swept ? Math.min(stands, left) : stands, face);
     }),
     ...(finest ? [() => coolDown(ctx, draft, finest)] : []),
     ...turnedRows
@@ -167,10 +171,8 @@ export function cutNeck(ctx: Context, draft: SetupDraft, row: Feature, rows: rea
       to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
       minutes: byHand(1 + plunges.value),
     },
-    sweeps: [cornerKept(row, 'right'), cornerKept(row, 'left')].reduce(
-      (left, kept) => (kept.length > 0 ? combine('difference', left, kept) : left),
-      turned(row.near, row.far, (limits.max + limits.min) / 4),
-    ),
+    sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
+    leaves: [...cornerKept(row, 'right'), ...cornerKept(row, 'left')],
   });
 }
 

@@ -2,7 +2,7 @@ export { finishedEdges } from './finished';
 export { combine, sameRegion } from './combine';
 export { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
 export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
-export { outsideOf } from './outside';
+export { lessSwept, outsideOf } from './outside';
 export { area, boundsOf, edgesOf, perimeterOf, polygon, rectangle, type Region, shifted, volume } from './region';
 export { chamfered, drilled, faced, noseCorner, regionOf, silhouetteOf, turned } from './sweep';
 export { turnedRound } from './turnedRound';

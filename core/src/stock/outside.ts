@@ -1,4 +1,5 @@
-import { edgesOf, type Region } from './region';
+import { combine } from './combine';
+import { boundsOf, edgesOf, type Region } from './region';
 
 /** Steps just beside a corner, so that both sides of a shoulder are seen, mm. */
 const BESIDE = 1e-4;
@@ -15,4 +16,14 @@ export function outsideOf(region: Region, from: number, to: number): { readonly 
   const corners = edges.map(([z0]) => z0).filter((z) => z > left && z < right);
   const seen = [left + BESIDE, right - BESIDE, ...corners.flatMap((z) => [z - BESIDE, z + BESIDE])].map(at);
   return { least: Math.min(...seen), most: Math.max(...seen) };
+}
+
+/** A region less what was swept of it between two z, mm: what was swept elsewhere is not looked at. */
+export function lessSwept(region: Region, swept: readonly Region[], from: number, to: number): Region {
+  const [left, right] = [Math.min(from, to), Math.max(from, to)];
+  const near = swept.filter((s) => {
+    const reaches = boundsOf(s);
+    return reaches.left < right && reaches.right > left;
+  });
+  return near.length === 0 ? region : combine('difference', region, near.flat());
 }
