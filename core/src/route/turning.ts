@@ -3,7 +3,7 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
-import { noseCorner, turned } from '../stock';
+import { turned, turnedToShoulder } from '../stock';
 import { emeried, emery, fittedOne, workLimits } from './beside';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
@@ -162,8 +162,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       : []),
     ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
   ];
-  const whole = turned(mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0), inner, aim.value / 2);
-  const kept = radius > 0 ? noseCorner(inner, aim.value / 2, radius, inward(setup.end) === -1 ? 1 : -1, 1) : cornerKept(feature, setup.end);
+  const from = mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0);
   const base = {
     ...(left.length > 0 && under === 0 && { limits }),
     verb: 'finish-turn' as const,
@@ -173,8 +172,8 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     tool,
     gauge: gauge?.id,
     because,
-    sweeps: whole,
-    leaves: kept,
+    sweeps: turnedToShoulder(from, inner, aim.value / 2, radius),
+    leaves: radius > 0 ? [] : cornerKept(feature, setup.end),
   };
   if (!tool) {
     addStep(ctx, setup, { ...base, figures: { to: aim } });

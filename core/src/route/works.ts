@@ -90,7 +90,8 @@ export function turnRows(making: Making, draft: SetupDraft, rows: readonly Featu
   return [
     // as it stands where the row is: what was roughed before, or a piece already started, may stand lower than the bar
     ...turnedRows.map((row) => () => {
-      const stands = 2 * outsideOf(earlier ? lessSwept(draft.stock, earlier, innerOf(row, draft.end), face) : draft.stock, innerOf(row, draft.end), face).most;
+      const stands =
+        2 * outsideOf(earlier ? lessSwept(draft.stock, earlier, innerOf(row, draft.end), face) : draft.stock, innerOf(row, draft.end), face).most;
       left = roughTurn(ctx, draft, row, draft.swept ? Math.min(stands, left) : stands, face);
     }),
     ...(finest ? [() => coolDown(ctx, draft, finest)] : []),

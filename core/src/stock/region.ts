@@ -24,23 +24,36 @@ export function rectangle(zFrom: number, zTo: number, rFrom: number, rTo: number
 /** One straight edge of a ring: z0, r0, z1, r1. */
 export type RingEdge = readonly [z0: number, r0: number, z1: number, r1: number];
 
+/** Regions are never changed once made: the edges of each are listed once. */
+const listed = new WeakMap<Region, readonly RingEdge[]>();
+
 /** Every edge of a region, ring by ring. */
-export const edgesOf = (region: Region): readonly RingEdge[] =>
-  region.flatMap((rings) =>
-    rings.flatMap((ring) =>
-      Array.from({ length: ring.length / 2 }, (_, i): RingEdge => {
-        const j = (2 * i + 2) % ring.length;
-        return [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0, ring[j] ?? 0, ring[j + 1] ?? 0];
-      }),
-    ),
-  );
+export function edgesOf(region: Region): readonly RingEdge[] {
+  const before = listed.get(region);
+  if (before) return before;
+  const edges: RingEdge[] = [];
+  for (const rings of region)
+    for (const ring of rings)
+      for (let i = 0; i < ring.length; i += 2) {
+        const j = (i + 2) % ring.length;
+        edges.push([ring[i] ?? 0, ring[i + 1] ?? 0, ring[j] ?? 0, ring[j + 1] ?? 0]);
+      }
+  listed.set(region, edges);
+  return edges;
+}
 
 /** How far a region reaches: its ends, mm, and its largest radius; all 0 where it is empty. */
 export function boundsOf(region: Region): { readonly left: number; readonly right: number; readonly radius: number } {
-  const edges = edgesOf(region);
-  if (edges.length === 0) return { left: 0, right: 0, radius: 0 };
-  const zs = edges.map(([z]) => z);
-  return { left: Math.min(...zs), right: Math.max(...zs), radius: Math.max(...edges.map(([, r]) => r)) };
+  let [left, right, radius] = [Infinity, -Infinity, -Infinity];
+  for (const rings of region)
+    for (const ring of rings)
+      for (let i = 0; i < ring.length; i += 2) {
+        const [z, r] = [ring[i] ?? 0, ring[i + 1] ?? 0];
+        if (z < left) left = z;
+        if (z > right) right = z;
+        if (r > radius) radius = r;
+      }
+  return left > right ? { left: 0, right: 0, radius: 0 } : { left, right, radius };
 }
 
 /** The same region moved along the axis, mm. */

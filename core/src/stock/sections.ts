@@ -24,15 +24,25 @@ export function sectionsOf(region: Region, from: number, to: number): readonly S
     }
   }
   const cuts = [...corners].toSorted((a, b) => a - b);
-  return cuts.slice(0, -1).flatMap((a, i): Section[] => {
-    const b = cuts[i + 1] ?? a;
-    const z = (a + b) / 2;
-    const radii = edges
-      .filter(([z0, , z1]) => z0 !== z1 && (z - z0) * (z - z1) <= 0)
-      .map(([z0, r0, z1, r1]) => r0 + ((r1 - r0) * (z - z0)) / (z1 - z0));
-    const [outer, inner] = [Math.max(0, ...radii), Math.max(0, Math.min(...radii))];
-    return outer - inner < 1e-4 || b - a < 1e-6 ? [] : [{ from: a, to: b, outer, inner }];
-  });
+  const place = new Map(cuts.map((z, i) => [z, i]));
+  const outers = new Float64Array(cuts.length);
+  const inners = new Float64Array(cuts.length).fill(Infinity);
+  for (const [za, ra, zb, rb] of edges) {
+    const [z0, r0, z1, r1] = za < zb ? [za, ra, zb, rb] : [zb, rb, za, ra];
+    if (z0 === z1 || z1 <= from || z0 >= to) continue;
+    for (let i = place.get(Math.max(z0, from)) ?? 0; i + 1 < cuts.length && (cuts[i] ?? 0) < z1; i++) {
+      const r = r0 + ((r1 - r0) * (((cuts[i] ?? 0) + (cuts[i + 1] ?? 0)) / 2 - z0)) / (z1 - z0);
+      if (r > (outers[i] ?? 0)) outers[i] = r;
+      if (r < (inners[i] ?? 0)) inners[i] = r;
+    }
+  }
+  const sections: Section[] = [];
+  for (let i = 0; i + 1 < cuts.length; i++) {
+    const [a, b, outer] = [cuts[i] ?? 0, cuts[i + 1] ?? 0, outers[i] ?? 0];
+    const inner = Math.max(0, Math.min(inners[i] ?? 0, outer));
+    if (outer - inner >= 1e-4 && b - a >= 1e-6) sections.push({ from: a, to: b, outer, inner });
+  }
+  return sections;
 }
 
 /** The thinnest wall of hollow metal between two z, and how much metal there is along it, mm; undefined where any of it is solid. */

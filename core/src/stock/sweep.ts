@@ -42,12 +42,22 @@ const CHORDS = 4;
  * z; `out` +1 for a corner cut from outside, -1 for one in a bore. mm
  */
 export function noseCorner(z: number, r: number, nose: number, along: 1 | -1, out: 1 | -1): Region {
+  return polygon([[z, r], ...noseArc(z, r, nose, along, out)]);
+}
+
+/** From the shoulder round to the surface. */
+function noseArc(z: number, r: number, nose: number, along: 1 | -1, out: 1 | -1): readonly (readonly [number, number])[] {
   const [cz, cr] = [z + along * nose, r + out * nose];
-  const arc = Array.from({ length: CHORDS + 1 }, (_, i): readonly [number, number] => {
+  return Array.from({ length: CHORDS + 1 }, (_, i): readonly [number, number] => {
     const turn = (i / CHORDS) * (Math.PI / 2);
     return [cz - along * nose * Math.cos(turn), cr - out * nose * Math.sin(turn)];
   });
-  return polygon([[z, r], ...arc]);
+}
+
+/** What turning to a radius up to a shoulder sweeps with a round nose: all but its corner there, mm. */
+export function turnedToShoulder(zFrom: number, zTo: number, radius: number, nose: number): Region {
+  if (nose <= 0 || Math.abs(zFrom - zTo) <= nose) return turned(zFrom, zTo, radius);
+  return polygon([[zTo, BEYOND], ...noseArc(zTo, radius, nose, zFrom > zTo ? 1 : -1, 1), [zFrom, radius], [zFrom, BEYOND]]);
 }
 
 /** The part as seen from outside, holes and face grooves filled: between its centre line and the outline from the right end's rim to the left end's. */
