@@ -1,10 +1,10 @@
 import type { Holding, Shop, Tool } from '../document';
 import type { Part } from '../drawing';
 import { parseDegrees } from '../quantity';
-import { faceOf, type Setup, type Step } from '../route';
+import { faceOf, type Setup, type Step, threads } from '../route';
 import { holdingOf, isChuck, mmOf } from '../shop';
 import { readInsert } from '../standards';
-import { boundsOf, type Convex, outsideOf, overlapOf, sectionsOf, sweptAlong } from '../stock';
+import { boundsOf, combine, type Convex, outsideOf, overlapOf, sectionsOf, sweptAlong, turned } from '../stock';
 
 /*
  * What moves and what stands, in the plane of the tool: x along the axis from the finished face of the free end outwards, r from the axis to the operator. Holders,
@@ -99,7 +99,7 @@ export interface Motion {
   readonly cuts: boolean;
 }
 
-const turns = new Set<Step['verb']>(['rough-turn', 'finish-turn', 'taper', 'thread', 'die', 'knurl']);
+const turns = new Set<Step['verb']>(['rough-turn', 'finish-turn', 'taper', 'thread', 'knurl']);
 const plunges = new Set<Step['verb']>(['neck', 'groove', 'undercut', 'part-off', 'chamfer', 'form']);
 
 /** x of a z in a setup. */
@@ -218,11 +218,14 @@ function centreOf(step: Step, x: (z: number) => number): readonly Body[] {
   ];
 }
 
-/** The work after the step, in slices; beyond a kerf it is the bar. */
+/** The work after the step, in slices; beyond a kerf it is the bar. Of a thread the tool is in the groove that it cuts: the work there is as thick as its roots. */
 function workOf(setup: Setup, step: Step, x: (z: number) => number): readonly Body[] {
+  const { left, right } = boundsOf(step.removes);
+  const work =
+    threads.has(step.verb) && step.removes.length > 0 ? combine('difference', step.after, turned(left, right, leastRadius(step))) : step.after;
   const jaws = x(setup.gripped[0]);
   const severs = setup.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off');
-  return sectionsOf(step.after, -1e4, 1e4).flatMap((s): Body[] => {
+  return sectionsOf(work, -1e4, 1e4).flatMap((s): Body[] => {
     const [a, b] = [Math.min(x(s.from), x(s.to)), Math.max(x(s.from), x(s.to))];
     if (b <= jaws + 1e-6) return [];
     const beyond = severs && a < jaws + 1e-6;

@@ -131,3 +131,26 @@ describe('what is left at the end', () => {
     ).toBe(false);
   });
 });
+
+it('a thread is proved along its way: clear with room before the jaws, told where its tool comes to them', () => {
+  const job = (bolt: string) => jobOf([row('a', 'M12', bolt), row('b', '20', '8')]);
+  const steps = plan(job('30'), shop).routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+  const thread = steps.find((s) => s.verb === 'thread' || s.verb === 'die');
+  // ISO 261: of M12 the pitch is 1.75; grooves from the face inwards up to the relief
+  const lefts = (thread?.removes ?? []).map((g) => boundsOf([g]).left).toSorted((a, b) => b - a);
+  expect(lefts.length).toBeGreaterThan(12);
+  for (let i = 2; i < lefts.length - 1; i++) expect((lefts[i - 1] ?? 0) - (lefts[i] ?? 0)).toBeCloseTo(1.75, 3);
+  expect(found(job('30'), shop, 'gouged')).toEqual([]);
+  expect(found(job('30'), shop, 'cuts-air')).toEqual([]);
+  const [route] = plan({ ...job('30'), choices: [{ kind: 'method', id: 'm', of: 'a', method: 'single-point' }] }, shop).routes;
+  if (!route) throw new Error('no route');
+  const part = plan(job('30'), shop).part;
+  const told = (by: number) => {
+    const setups = route.setups.map((s) =>
+      s.steps.some((x) => x.verb === 'thread') ? { ...s, gripped: [by, by - 20] as const, gripDiameter: 12 } : s,
+    );
+    return proof({ ...route, setups }, shop, part).filter((f) => f.about.startsWith('thread') && /jaws/.test(f.code));
+  };
+  expect(told(-40)).toEqual([]);
+  expect(told(-25).map((f) => f.code)).toContain('meets-jaws');
+});

@@ -2,7 +2,7 @@ import type { Shop, Tool } from '../document';
 import type { Part } from '../drawing';
 import type { Finding } from '../finding';
 import { diameter, length, say } from '../quantity';
-import { letterOf, type Route, type Setup, type Step, verbs } from '../route';
+import { letterOf, type Route, type Setup, type Step, threads, verbs } from '../route';
 import { holdingOf, mmOf } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, type Region, regionOf } from '../stock';
 import { bodiesOf, type Contact, contactsOf, localOf, motionsOf, standingIn } from './bodies';
@@ -196,12 +196,12 @@ function finished(route: Route, part: Part): readonly Finding[] {
         mends: [],
       });
   }
-  // a centre that carries the work stays in it, and is told where it is drilled
-  const centres = route.setups.flatMap((s) => s.steps.filter((step) => step.verb === 'centre-drill').map((step) => step.removes));
-  const kept = centres.reduce(
-    (left, hole) => (hole.length > 0 && left.length > 0 ? combine('difference', left, hole) : left),
-    combine('difference', drawn, last),
+  // a centre that carries the work stays in it, and is told where it is drilled; a thread is drawn by its crests
+  const meant = route.setups.flatMap((s) =>
+    s.steps.filter((step) => step.verb === 'centre-drill' || threads.has(step.verb)).flatMap((step) => step.removes),
   );
+  const missing = combine('difference', drawn, last);
+  const kept = meant.length > 0 && missing.length > 0 ? combine('difference', missing, meant) : missing;
   for (const [region, code] of [
     [combine('difference', last, drawn), 'metal-left'],
     [kept, 'gouged'],

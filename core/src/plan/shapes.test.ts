@@ -2,6 +2,7 @@
 import { blankJob, type Detail, type Job, type Section, type Shop } from '../document';
 import { findingKey } from '../finding';
 import { writeSentence } from '../quantity';
+import { threads } from '../route';
 import { area, combine, regionOf } from '../stock';
 import { demoShop } from './demo.fixture';
 import { plan } from './index';
@@ -85,7 +86,9 @@ describe('the route of shapes', () => {
     expect(found.reached).toBe('proof');
     const all = found.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
     expect(all.map((s) => s.id)).toEqual(expect.arrayContaining([...steps]));
-    const [left, wanted] = [all.at(-1)?.after ?? [], regionOf(found.part.contour)];
+    // a thread is drawn by its crests
+    const grooves = all.filter((s) => threads.has(s.verb)).flatMap((s) => s.removes);
+    const [left, wanted] = [all.at(-1)?.after ?? [], combine('difference', regionOf(found.part.contour), grooves)];
     expect(area(combine('difference', left, wanted))).toBeLessThan(0.02 * area(wanted));
     expect(area(combine('difference', wanted, left))).toBeLessThan(0.02 * area(wanted));
     for (const step of all) expect([step.id, step.because.length > 0, step.figures['minutes'] !== undefined]).toEqual([step.id, true, true]);

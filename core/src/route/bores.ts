@@ -9,6 +9,7 @@ import { type BarOut, giveOfBar } from './toolSpring';
 import { bindingReason, overLimit } from './cutChecks';
 import { workLimits } from './beside';
 import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { groovesOf } from './edges';
 import { faceOf, inward } from './ends';
 import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
@@ -141,6 +142,7 @@ function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: num
         ),
         minutes: byHand(way(ctx, 'tap') === 'power' ? 2 : 4),
       },
+      sweeps: groovesOf(thread, row.near, setup.end, row.usable ?? long(row)),
     });
   }
   mouth(ctx, setup, row);

@@ -2,8 +2,8 @@ import { firstPass, speedFor, threadInfeeds } from '../cutting';
 import { type Feature, threadOf } from '../drawing';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
-import { flankHalf, threadUndercut } from '../standards';
-import { chamfered, combine, type Region } from '../stock';
+import { type DrawnThread, flankHalf, threadUndercut } from '../standards';
+import { chamfered, combine, type Region, threaded } from '../stock';
 import { spareIn } from './shapes';
 import { toolForThread } from './threadTools';
 import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
@@ -142,6 +142,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
       gauge: threadGauge(ctx, nominal),
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
       figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(4) },
+      sweeps: groovesOf(thread, mouthOf(feature, setup.end), setup.end, long),
     });
   if (wantsDie && dieFor(ctx, feature) && !begun) {
     die();
@@ -233,9 +234,20 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
         speed &&
         figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: lead, n: speed.value, handling: 1 + 0.3 * passes.value }),
     },
+    sweeps: groovesOf(thread, mouthOf(feature, setup.end), setup.end, long, begun ? BEGUN : 1),
   });
   if (begun) die();
 }
+
+/** The grooves of a thread from its mouth inwards, cut to a share of their depth. */
+export const groovesOf = (thread: DrawnThread, mouth: number, end: End, long: number, share = 1): Region =>
+  threaded(mouth, inward(end), long, {
+    pitch: thread.pitch,
+    crest: thread.crest / 2,
+    root: thread.crest / 2 + (share * (thread.root - thread.crest)) / 2,
+    mean: thread.mean / 2,
+    half: flankHalf(thread.family),
+  });
 
 /** A thread that ends at a shoulder with no relief before it. */
 function blind(ctx: Context, setup: SetupDraft, feature: Feature): boolean {

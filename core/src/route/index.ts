@@ -17,4 +17,4 @@ export { gripDiameter, reachBesideJaws, startedSheet } from './started';
 export { toolForThread } from './threadTools';
 export { chartOf, FINEST, withLengths } from './ledger';
 export type { LayoutName, LedgerLine, Pass, Route, Setup, Step } from './types';
-export { besideLathe, type Verb, verbs } from './verbs.table';
+export { besideLathe, threads, type Verb, verbs } from './verbs.table';

@@ -41,3 +41,6 @@ export type Verb = keyof typeof verbs;
 
 /** What is done away from the lathe, in its order: cut, hardened, tempered, ground, plated or blacked, joined. */
 export const besideLathe: readonly Verb[] = ['away', 'harden', 'temper', 'grind', 'surface', 'join'];
+
+/** What cuts a thread. */
+export const threads: ReadonlySet<Verb> = new Set<Verb>(['thread', 'die', 'tap']);

@@ -47,6 +47,8 @@ export interface DrawnThread {
   readonly crest: number;
   /** where its roots lie, on diameter */
   readonly root: number;
+  /** basic pitch diameter: there a groove is half a pitch wide */
+  readonly mean: number;
   readonly major?: { readonly max: number; readonly min: number };
   readonly pitchDiameter?: { readonly max: number; readonly min: number };
   readonly minor?: { readonly max: number; readonly min: number };
@@ -117,6 +119,7 @@ function drawn(thread: Thread): ReadDrawn {
       internal,
       crest: internal ? inner : nominal,
       root: internal ? basic.major : inner,
+      mean: basic.pitchDiameter ?? (nominal + inner) / 2,
       ...(ofMajor && { major: ofMajor }),
       ...(ofPitch && { pitchDiameter: ofPitch }),
       ...(ofMinor && { minor: ofMinor }),

@@ -60,6 +60,39 @@ export function turnedToShoulder(zFrom: number, zTo: number, radius: number, nos
   return polygon([[zTo, BEYOND], ...noseArc(zTo, radius, nose, zFrom > zTo ? 1 : -1, 1), [zFrom, radius], [zFrom, BEYOND]]);
 }
 
+/** The form of a thread in a plane through its axis: radii of its crests, of its roots and of its pitch line; half the angle between its flanks, degrees. mm */
+interface ThreadForm {
+  readonly pitch: number;
+  readonly crest: number;
+  readonly root: number;
+  readonly mean: number;
+  readonly half: number;
+}
+
+/** How far over its crests a groove is swept, in pitches. */
+const OVER = 0.05;
+
+/**
+ * What a thread sweeps in the plane through its axis: a groove each pitch, from its mouth inwards (-1 from the right, +1 from the left) as far as whole grooves go.
+ * On the other side of the axis they lie half a lead further; the volume of each is that of a turn of the helix. @source Pappus and Guldin: the same section, moved along
+ * the axis as it turns, sweeps the same volume
+ */
+export function threaded(mouth: number, inward: 1 | -1, long: number, { pitch, crest, root, mean, half }: ThreadForm): Region {
+  const out = root < crest ? 1 : -1;
+  const top = crest + out * OVER * pitch;
+  const wide = (r: number) => Math.max(0.01 * pitch, pitch / 4 + out * (r - mean) * Math.tan((half * Math.PI) / 180));
+  const [atTop, atRoot] = [Math.min(wide(top), 0.49 * pitch), wide(root)];
+  const grooves = Math.floor((long - atTop) / pitch + 1e-6) + 1;
+  return Array.from({ length: Math.max(0, grooves) }, (_, i) => mouth + inward * i * pitch).flatMap((z) =>
+    polygon([
+      [z - atRoot, root],
+      [z + atRoot, root],
+      [z + atTop, top],
+      [z - atTop, top],
+    ]),
+  );
+}
+
 /** The part as seen from outside, holes and face grooves filled: between its centre line and the outline from the right end's rim to the left end's. */
 export function silhouetteOf(contour: Contour): Region {
   const points = flattened(contour, 0.01);

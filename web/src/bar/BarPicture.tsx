@@ -101,7 +101,7 @@ function Picture(props: PictureProps) {
   const map = useMemo(() => mapping(viewOf(props, held, turned)), [props, held, turned]);
   const at = { map, view };
   const stock: Region = step ? step.after : (setup?.before ?? []);
-  const done = useMemo(() => (step ? finishedEdges(step.after, part.contour) : []), [step, part.contour]);
+  const done = useMemo(() => (step ? finishedEdges(step.after, part) : []), [step, part]);
   const gripRadius = held ? setup.gripDiameter / 2 : 0;
   const zeroX = map.x(0);
   // a short wide part leaves both sides free: its section larger, and its end
