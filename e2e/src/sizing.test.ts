@@ -237,14 +237,22 @@ it('a bearing seat is sized hot on a springy bar: what the work gave back is rec
   await page.reload();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   // a tenth stays on: the work gave way; warm it reads 0.004 over (11.7 millionths a degree, 22 degrees)
-  await read((promised + 0.1 + 0.004).toFixed(3), 'less came off than dialled');
+  await read((promised + 0.1 + 0.004).toFixed(3), 'ow at the other end of the cut');
+  // the held end gives way less: it is asked for before the last cut, and each reading says of which end it is
+  expect(await page.$eval('[aria-label="measured at"] [aria-pressed="true"]', (e) => e.textContent)).toMatch(/^held end, 67/);
+  expect(await page.$eval('[aria-label="readings so far"]', (e) => e.textContent)).toMatch(/free end at 42 °C$/);
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await read((promised + 0.1).toFixed(3), 'less came off than dialled');
+  expect(await said()).toContain('The free end is 0.00');
   // the next cut gives some of it back: less is dialled than is left
   const dial = Number(await page.$eval('[data-testid="advice"] .huge button', (e) => e.textContent));
   const now = promised + 0.1;
   expect(2 * dial).toBeLessThan(now - 15.982);
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-  await read('15.994', 'In.');
+  await read('15.994', 'ow at the other end of the cut');
+  await read('15.993', 'In.');
   expect(await said()).toContain('Check once cold');
   expect(await violations(page)).toEqual([]);
 });

@@ -12,6 +12,8 @@ export interface Verdict {
   readonly says: 'in' | 'over' | 'under' | 'cannotTell';
 }
 
+const BADNESS: Readonly<Record<Verdict['says'], number>> = { over: 2, under: 2, cannotTell: 1, in: 0 };
+
 /** Inch grades stand for the metric ones: 63, 32 and 16 microinches for 1.6, 0.8 and 0.4 micrometres. @source common practice */
 const SAME_GRADE = 1.02;
 
@@ -50,7 +52,10 @@ function runoutRead(cell: Cell): Parsed<number> {
 export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly Verdict[] {
   const alpha = materialOf(part.material).alpha;
   const verdicts = new Map<string, Verdict>();
+  // read at several places since the last cut: the worst of them stands
+  const placed = new Map<string, Map<string, Verdict>>();
   for (const entry of liveEntries(log)) {
+    if (entry.kind === 'cut') placed.clear();
     if (entry.kind !== 'reading') continue;
     const size = part.characteristics.find((c) => c.id === entry.of);
     const read = readingOf(size?.is ?? 'length', entry.value);
@@ -79,7 +84,11 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
     const deviation = gauge ? doubtOf(gauge) : 0.003;
     const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
     const says = saysOf(value.value, limits, deviation, shop);
-    verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, value, says });
+    const key = `${entry.of}/${String(entry.piece)}`;
+    const here: Verdict = { of: entry.of, piece: entry.piece, value, says };
+    const places = placed.get(key) ?? new Map<string, Verdict>();
+    placed.set(key, places.set(entry.along?.text ?? '', here));
+    verdicts.set(key, entry.along ? ([...places.values()].toSorted((a, b) => BADNESS[b.says] - BADNESS[a.says])[0] ?? here) : here);
   }
   return [...verdicts.values()];
 }

@@ -31,6 +31,10 @@ export interface Truth {
   /** a micrometer stands on the crests of the feed */
   readonly crests: number;
   readonly runout: number;
+  /** the tail centre stands off the line of the spindle: so much larger the held end comes out */
+  readonly taper?: number;
+  /** share of the spring that the held end gives way by; all of it where nothing is said */
+  readonly heldGives?: number;
   readonly gauge: {
     readonly bias: number;
     readonly repeat: number;
@@ -45,13 +49,13 @@ export interface SimulatedLathe {
   readonly cut: (dial: number, reversed?: boolean) => void;
   /** A cut at the setting as it stands. */
   readonly springCut: () => void;
-  /** What the gauge shows now. */
-  readonly read: () => number;
+  /** What the gauge shows now, at the free end where nothing is said. */
+  readonly read: (at?: 'held') => number;
   /** Of the work, now, as a careful hand with a contact thermometer would say it: within a degree or two. */
   readonly thermometer: () => number;
   readonly wait: (minutes: number) => void;
   /** true size, cold, at the place that is measured */
-  readonly truth: () => number;
+  readonly truth: (at?: 'held') => number;
   readonly cuts: () => number;
   readonly readings: () => number;
 }
@@ -60,6 +64,8 @@ export interface SimulatedLathe {
 export function simulated(of: Truth): SimulatedLathe {
   const random = randomFrom(of.seed);
   let size = of.begins;
+  // the same cut at the held end of the work
+  let held = of.begins + (of.taper ?? 0);
   // where the edge would make the size with nothing giving way
   let edge = of.begins;
   let dialled = 0;
@@ -77,8 +83,11 @@ export function simulated(of: Truth): SimulatedLathe {
       const share = deep / of.leastDepth;
       off = random.even() < 0.5 + 0.5 * share ? asked * (0.55 + 0.45 * share) : asked * 1.15;
     }
-    off = Math.max(0, off + of.builtUp * random.normal());
+    const uneven = of.builtUp * random.normal();
+    const share = asked > 0 ? off / asked : 1;
+    off = Math.max(0, off + uneven);
     size -= off;
+    held -= Math.max(0, (share * (held - edge - (of.taper ?? 0))) / (1 + (of.heldGives ?? 1) * of.spring) + uneven);
     edge += of.wear;
     warmth += 1.5 + of.warms * off;
     cuts++;
@@ -92,17 +101,18 @@ export function simulated(of: Truth): SimulatedLathe {
       take();
     },
     springCut: take,
-    read: () => {
+    read: (at) => {
       readings++;
+      const there = at === 'held' ? held : size;
       const slip = random.even() < of.gauge.slips ? 3 : 1;
       const lobed = of.runout * (random.even() - 0.5);
-      return size + of.crests + bias + slip * of.gauge.repeat * random.normal() + lobed + size * of.alpha * 1e-6 * (of.room + warmth - 20);
+      return there + of.crests + bias + slip * of.gauge.repeat * random.normal() + lobed + there * of.alpha * 1e-6 * (of.room + warmth - 20);
     },
     thermometer: () => Math.round(of.room + warmth + random.normal()),
     wait: (minutes) => {
       warmth = cooledAfter(warmth, minutes, of.cools);
     },
-    truth: () => size,
+    truth: (at) => (at === 'held' ? held : size),
     cuts: () => cuts,
     readings: () => readings,
   };

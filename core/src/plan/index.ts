@@ -1,6 +1,7 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState } from './benchState';
-export { adviceAt, gaugesFor, type Sized, sizedAt } from './sized';
+export { endRead, type Ends } from './bothEnds';
+export { adviceAt, bothEndsAt, gaugesFor, type Sized, sizedAt } from './sized';
 export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';

@@ -165,7 +165,7 @@ function chucked(ctx: Context, first: End, widest: 'soon' | 'later' = 'soon'): r
           id: `${far}-1`,
           options: turned,
           findings: ({ holding }) => [
-            ...(gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping)]),
+            ...(gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping, grippingOf(part, soonest, first).sound)]),
             ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
           ],
           make: (making, held, stock) => secondSetup(making, held, gripping, stock),
@@ -191,13 +191,22 @@ const turnedApart = (row: Feature, end: End, holding: Holding | undefined): Find
   mends: [],
 });
 
-const onlyShaped = ({ part }: Context, end: End, gripping: Gripping): Finding => ({
+/** Where a plain row could have been left for it and a person's choice has it turned there, that is no way to hold it. */
+const onlyShaped = ({ part, chosen }: Context, end: End, gripping: Gripping, avoidable: boolean): Finding => ({
   code: 'grip-last',
   about: `${end}-1`,
-  severity: 'caution',
+  severity: avoidable ? 'stop' : 'caution',
   says: say`turned round, only a ${part.features.find((f) => f.id === gripping.row)?.form ?? 'shaped row'} is left to grip`,
   why: say`never leave only threads, tapers or balls to grip: begin at the other end, or leave spare stock to hold and part it off last`,
-  mends: [],
+  mends: avoidable
+    ? [
+        {
+          says: say`turn it in the first chucking`,
+          to: 'job',
+          edits: [...chosen.in.values()].map((c) => ({ op: 'remove' as const, at: `choices/#${c.id}` })),
+        },
+      ]
+    : [],
 });
 
 /** Slender enough that centres are worth their two extra setups. @source stick-out, common practice */

@@ -3,7 +3,8 @@ import { type Characteristic } from '../drawing';
 import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
-import { gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
+import { endRead } from './bothEnds';
+import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
 import type { Plan } from './types';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
@@ -37,7 +38,9 @@ export function shownIn(job: Job, plan: Plan, log: readonly Entry[]): readonly S
       const cuts = entries.filter((e, k) => e.kind === 'cut' && entries.slice(k + 1).some((later) => later.kind === 'reading')).length;
       if (cuts < CUTS) return [];
       // without what was learned before: a lesson is not learned twice
-      const sizing = sizingWith(sized.limits, entries, knownAt(step, sized, plan, { ...kit, lessons: [] }, machine, gauge));
+      const { ends } = bothEndsAt(step, plan);
+      const own = ends ? entries.filter((e) => e.kind !== 'reading' || endRead(e, ends) === 'free') : entries;
+      const sizing = sizingWith(sized.limits, own, knownAt(step, sized, plan, { ...kit, lessons: [] }, machine, gauge));
       const belief = beliefOf(sizing);
       const now = sizeNow(belief).mean * towardsOf(sizing);
       return [

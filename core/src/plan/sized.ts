@@ -1,11 +1,12 @@
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
-import type { Limits } from '../drawing';
+import type { Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { say, tidy } from '../quantity';
-import type { Step } from '../route';
+import { faceOf, type Setup, type Step } from '../route';
 import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
-import { flankHalf, threadLimits } from '../standards';
+import { flankHalf, materialOf, threadLimits } from '../standards';
+import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
 import type { Plan } from './types';
 
 /** A step that is brought to size by cut, measure, cut: what is measured, to which limits, by which dial. */
@@ -92,10 +93,30 @@ export const adviceAt = (
   entries: readonly Entry[],
   gauge: string | undefined,
 ): Advice => {
-  const advice = adviseWith(sized.limits, entries, knownAt(step, sized, plan, shop, machine, gauge));
+  const known = knownAt(step, sized, plan, shop, machine, gauge);
+  const { setup, ends } = sized.kind === 'outside' ? bothEndsAt(step, plan) : {};
+  const advice = ends
+    ? adviseBothEnds(
+        sized.limits,
+        atBothEnds(entries, ends, materialOf(plan.part.material).alpha),
+        ends,
+        known,
+        setup && betweenEnds(setup, plan.part),
+      )
+    : adviseWith(sized.limits, entries, known);
   const kept = keptSpring(shop, machine, step.tool);
   return kept && advice.dial ? { ...advice, because: [...advice.because, reasonOf(kept)] } : advice;
 };
+
+/** The places of a step that is measured at both ends of its cut, and its setup. */
+export function bothEndsAt(step: Step, plan: Plan): { readonly setup: Setup | undefined; readonly ends: Ends | undefined } {
+  const setup = plan.routes[0]?.setups.find((s) => s.steps.some((own) => own.id === step.id));
+  return { setup, ends: endsOf(step, plan.part, setup) };
+}
+
+/** From the jaws, or the centre in the head, to the centre in the tailstock, mm; nothing without one. */
+const betweenEnds = ({ end, gripped, support, carried }: Setup, part: Part): number | undefined =>
+  end !== null && (carried === 'centres' || support.some((s) => s.kind === 'centre')) ? Math.abs(gripped[0] - faceOf(part, end)) : undefined;
 
 /** What is known at a step that is sized: lathe, gauge, edge, and how the work and tool give way. */
 export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machine: Machine | undefined, gauge: string | undefined): AdviseWith {

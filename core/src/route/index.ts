@@ -8,7 +8,7 @@ export { boundsOfStep, mayMove, type Moved, violations } from './judge';
 export { betweenSetup, centreSetup, DOG, plateSetup, rimSetup } from './carried';
 export { costOf, costOfSetups } from './cost';
 export { type Making, withRemovals } from './draft';
-export { type End, faceOf, inward, letterOf, otherEnd } from './ends';
+export { type End, faceOf, innerOf, inward, letterOf, mouthOf, otherEnd } from './ends';
 export { firstSetup, secondSetup } from './setups';
 export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TOOL_CHANGE } from './order';
 export { besideDog, type Gripping, grippingOf, type Reach, reachedByBoth, reachOf } from './reach';

@@ -3,6 +3,8 @@ import {
   type BenchState,
   boreGaugeFor,
   type Characteristic,
+  endRead,
+  type Ends,
   gaugeFor,
   type Limits,
   type Part,
@@ -54,7 +56,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const before = own.findLast((e) => e.kind === 'reading');
   const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
   const gaugeId = chosenGauge === '' ? undefined : chosenGauge;
-  const { kit, machine, live, readings, sized, advice, gauges } = useSized(view, step, piece, state, gaugeId);
+  const { kit, machine, live, readings, sized, advice, ends, gauges } = useSized(view, step, piece, state, gaugeId);
   const last = readings.at(-1);
   const limits = sized?.limits;
   const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
@@ -76,6 +78,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       ? leadingDigits(advice.expects.value, gaugeUnits)
       : '';
   const [text, setText] = useState(lead);
+  // of a slender row both ends are measured: after a cut the free one first, then the other
+  const afterCut = live.slice(live.findLastIndex((e) => e.kind === 'cut') + 1);
+  const freeRead = ends !== undefined && afterCut.some((e) => e.kind === 'reading' && endRead(e, ends) === 'free');
+  const [asked, setAsked] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
+  const where: keyof Ends = asked?.entries === own.length ? asked.at : freeRead ? 'held' : 'free';
   const [seen, setSeen] = useState({ entries: own.length, picked: picked?.id });
   if (seen.entries !== own.length || seen.picked !== picked?.id) {
     setSeen({ entries: own.length, picked: seen.entries === own.length ? picked?.id : undefined });
@@ -112,7 +119,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setRefused('Temperature: degrees Celsius, between -40 and 400.');
           return;
         }
-        await add({ ...line, kind: 'reading', of: reading.of, value: size.value.cell, gauge: reading.gauge, ...(warm !== 20 && { celsius: warm }) });
+        await add({
+          ...line,
+          kind: 'reading',
+          of: reading.of,
+          value: size.value.cell,
+          ...(ends && !picked && { along: { text: String(ends[where]), units: 'mm' as const } }),
+          gauge: reading.gauge,
+          ...(warm !== 20 && { celsius: warm }),
+        });
         return;
       }
       if (sized && advice && wantsReading(advice)) {
@@ -131,7 +146,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       await add({ ...line, kind: 'done' });
     });
-  }, [store, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step]);
+  }, [store, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where]);
   useKeys(
     useMemo(
       () => ({
@@ -212,8 +227,28 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             </select>
             <span className="quiet text-nowrap">{speedAndFeed(step, units)}</span>
             <span className="past" role="group" aria-label="readings so far">
-              {readings.map((r) => `${r.value.text}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`).join(' → ')}
+              {readings
+                .map(
+                  (r) =>
+                    `${r.value.text}${ends && r.along ? `, ${endRead(r, ends)} end` : ''}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`,
+                )
+                .join(' → ')}
             </span>
+          </div>
+        )}
+        {ends && advice?.next !== 'cut' && advice?.next !== 'springCut' && (
+          <div className="d-flex gap-2 align-items-center mt-2" role="group" aria-label="measured at" style={{ fontSize: 16 }}>
+            <span className="quiet">measured at the</span>
+            {(['free', 'held'] as const).map((at) => (
+              <Button
+                key={at}
+                variant="outline-light"
+                active={where === at}
+                aria-pressed={where === at}
+                onClick={() => setAsked({ at, entries: own.length })}>
+                {at} end, {writeWithUnit({ is: 'length', value: ends[at], step: 0.1 }, units)} from zero
+              </Button>
+            ))}
           </div>
         )}
         {step.cautions.length > 0 && (

@@ -2,6 +2,8 @@ import {
   type Advice,
   adviceAt,
   type BenchState,
+  bothEndsAt,
+  type Ends,
   type Entry,
   type Gauge,
   gaugesFor,
@@ -27,6 +29,8 @@ export interface AtSize {
   /** how the step is brought to size with the gauge in hand; none where it is not */
   readonly sized: Sized | undefined;
   readonly advice: Advice | undefined;
+  /** where it is measured, at both ends of the cut */
+  readonly ends: Ends | undefined;
   /** gauges that may be taken */
   readonly gauges: readonly Gauge[];
 }
@@ -43,7 +47,8 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
     // another gauge in hand is another doubt, before anything is read with it
     const told = gauge === (readings.at(-1)?.gauge ?? step.gauge) ? state.advice : undefined;
     const advice = plan && sized ? (told ?? adviceAt(step, sized, plan, kit, machine, live, gauge)) : undefined;
-    return { kit, machine, live, readings, sized, advice, gauges: gaugesOf(kit, sized, step) };
+    const ends = plan && sized ? bothEndsAt(step, plan).ends : undefined;
+    return { kit, machine, live, readings, sized, advice, ends, gauges: gaugesOf(kit, sized, step) };
   }, [plan, log, job, shop, step, piece, state.advice, gauge]);
 }
 
