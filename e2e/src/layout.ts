@@ -19,6 +19,8 @@ export function crowded(page: Page): Promise<readonly string[]> {
       said.push(`the page is ${String(document.documentElement.scrollWidth)} px wide`);
     if (document.documentElement.scrollHeight > window.innerHeight + 1)
       said.push(`the whole page scrolls: ${String(document.documentElement.scrollHeight)} px`);
+    for (const area of document.querySelectorAll('.bench'))
+      if (area.scrollWidth > area.clientWidth + 1) said.push(`the Bench is ${String(area.scrollWidth)} px wide`);
     const texts: { text: string; rect: DOMRect; of: Element }[] = [];
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {

@@ -195,6 +195,14 @@ function seenAtBothEnds(
 }
 
 /** Without what only a cut has. */
-function without({ dial: _dial, readout: _readout, reads: _reads, instead: _instead, ...rest }: Advice): Advice {
-  return rest;
-}
+const without = ({ next, expects, chanceIn, chanceShort, chancePast, because, cold, aim, kind }: Advice): Advice => ({
+  next,
+  expects,
+  chanceIn,
+  chanceShort,
+  chancePast,
+  because,
+  aim,
+  kind,
+  ...(cold && { cold }),
+});

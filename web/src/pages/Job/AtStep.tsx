@@ -58,6 +58,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const gaugeId = chosenGauge === '' ? undefined : chosenGauge;
   const { kit, machine, live, readings, sized, advice, ends, gauges } = useSized(view, step, piece, state, gaugeId);
   const last = readings.at(-1);
+  // the dial goes by the free end; what the other one reads has narrowed its limits
+  const cutBy = ends ? (readings.findLast((r) => endRead(r, ends) === 'free') ?? last) : last;
   const limits = sized?.limits;
   const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
   const measuring =
@@ -185,7 +187,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             machine={machine}
             axis={sized.axis}
             huge="huge"
-            last={last && { text: inUnits(last.value.text, last.value.units, units), celsius: last.celsius ?? 20 }}
+            last={cutBy && { text: inUnits(cutBy.value.text, cutBy.value.units, units), celsius: cutBy.celsius ?? 20 }}
           />
         ) : sized && advice ? (
           <div data-testid="advice" data-next={advice.next}>
@@ -212,7 +214,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (
-          <div className="d-flex gap-3 align-items-center mt-2" style={{ fontSize: 16 }}>
+          <div className="d-flex gap-3 align-items-center flex-wrap mt-2" style={{ fontSize: 16 }}>
             <select
               className="form-select"
               style={{ width: 190 }}
@@ -229,8 +231,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             <span className="past" role="group" aria-label="readings so far">
               {readings
                 .map(
-                  (r) =>
-                    `${r.value.text}${ends && r.along ? `, ${endRead(r, ends)} end` : ''}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`,
+                  (r) => `${r.value.text}${ends && r.along ? ` ${endRead(r, ends)} end` : ''}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`,
                 )
                 .join(' → ')}
             </span>
