@@ -69,6 +69,21 @@ const spindle = (): Job => {
   };
 };
 
+/** A taper that its socket is tried on. */
+const tapered = (): Job => {
+  const job = blankJob('Tapered arbor', 'mm');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      outside: [
+        { id: 's1', size: mm('Morse 2'), length: mm('50') },
+        { id: 's2', size: mm('25'), length: mm('30') },
+      ],
+    },
+  };
+};
+
 /** A bearing seat far out of the jaws, with no centre to carry it. */
 const slender = (): Job => {
   const job = blankJob('Slender seat', 'mm');
@@ -90,7 +105,7 @@ beforeAll(async () => {
   server = await serve({ demo: true });
   ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
-  for (const [i, job] of [sleeve(), stud(), spindle(), slender()].entries()) {
+  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered()].entries()) {
     const path = join(dir, `${String(i)}.json`);
     writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
@@ -254,6 +269,25 @@ it('a bearing seat is sized hot on a springy bar: what the work gave back is rec
   await read('15.994', 'ow at the other end of the cut');
   await read('15.993', 'In.');
   expect(await said()).toContain('Check once cold');
+  expect(await violations(page)).toEqual([]);
+});
+
+it('a taper comes to size by how far its gauge stands off, with a caliper between them', async () => {
+  await toStep('sized-4', 'Turn the taper');
+  await sees(page, 'Blue on the gauge first');
+  await sees(page, 'measured, stands off, mm');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await read('12', 'Dial in, cross slide');
+  // 12 mm off are 0.6 on the diameter (Morse 2, 0.59941 in on the foot, from memory): no more than that is dialled
+  const dial = Number(await page.$eval('[data-testid="advice"] .huge button', (e) => e.textContent));
+  expect(dial).toBeGreaterThan(0.2);
+  expect(dial).toBeLessThan(0.34);
+  await next();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await page.reload();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await read('0', 'In.');
   expect(await violations(page)).toEqual([]);
 });
 

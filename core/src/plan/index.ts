@@ -5,6 +5,7 @@ export { adviceAt, bothEndsAt, gaugesFor, type Sized, sizedAt } from './sized';
 export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';
+export { readStandOff } from './standsOff';
 export { plan, planning } from './planning';
 export { lessonSaid, lessonsOf, sameLesson, type Shown, shownIn } from './lessons';
 export { found, type JobRecord, recordOf } from './record';

@@ -34,7 +34,7 @@ export function shownIn(job: Job, plan: Plan, log: readonly Entry[]): readonly S
       const entries = live.filter((e) => e.step === step.id && e.piece === piece);
       const gauge = gaugeInHand(step, entries);
       const sized = entries.length > CUTS ? sizedAt(step, plan, kit, machine, gauge) : undefined;
-      if (!sized || step.tool === undefined) return [];
+      if (!sized || sized.standsOff || step.tool === undefined) return [];
       const cuts = entries.filter((e, k) => e.kind === 'cut' && entries.slice(k + 1).some((later) => later.kind === 'reading')).length;
       if (cuts < CUTS) return [];
       // without what was learned before: a lesson is not learned twice

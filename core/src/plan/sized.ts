@@ -2,11 +2,12 @@ import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import type { Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { say, tidy } from '../quantity';
-import { faceOf, type Setup, type Step } from '../route';
+import { faceOf, rowOf, type Setup, type Step } from '../route';
 import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
+import { adviseStandingOff, type StandsOff, tapered } from './standsOff';
 import type { Plan } from './types';
 
 /** A step that is brought to size by cut, measure, cut: what is measured, to which limits, by which dial. */
@@ -20,6 +21,8 @@ export interface Sized {
   readonly takes?: number;
   /** wires over which a thread is measured, mm */
   readonly wire?: number;
+  /** a taper: its readings are how far the gauge stands off its line */
+  readonly standsOff?: StandsOff;
 }
 
 /** Kinds of gauge that measure each kind of size, and give a number. */
@@ -37,6 +40,11 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   const of = step.does[0] ?? '';
   const size = (id: string) => plan.part.characteristics.find((c) => c.id === id);
   if (step.verb === 'thread' || step.verb === 'die') return by && step.verb === 'thread' ? threadBy(by, step, plan) : undefined;
+  if (step.verb === 'taper') {
+    const row = plan.part.features.find((f) => f.id === rowOf(step.id));
+    const taper = step.method === 'form' || !row ? undefined : tapered(row);
+    return taper && { kind: 'outside', limits: taper.limits, of: `${rowOf(step.id)}.taper`, axis: 'cross', standsOff: taper };
+  }
   if (step.gauge === undefined) return undefined;
   if (step.verb === 'finish-turn') {
     const limits = step.limits ?? size(of)?.limits;
@@ -103,7 +111,9 @@ export const adviceAt = (
         known,
         setup && betweenEnds(setup, plan.part),
       )
-    : adviseWith(sized.limits, entries, known);
+    : sized.standsOff
+      ? adviseStandingOff(sized.standsOff, sized.limits, entries, known)
+      : adviseWith(sized.limits, entries, known);
   const kept = keptSpring(shop, machine, step.tool);
   return kept && advice.dial ? { ...advice, because: [...advice.because, reasonOf(kept)] } : advice;
 };

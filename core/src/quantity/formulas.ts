@@ -476,6 +476,12 @@ export const formulas = {
   ),
   roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
   angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
+  standsOff: define(
+    '(diameter - diameter at the line of the gauge) / taper',
+    'how far still to go in is what is left of the diameter over the taper, common practice',
+    { size: ['diameter', 'diameter'], line: ['diameter', 'diameter at the line'], slope: ['ratio', 'diameter per length'] },
+    ({ size, line, slope }) => (size - line) / slope,
+  ),
   coldSize: define(
     'reading - reading x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',

@@ -13,6 +13,7 @@ import {
   parseLength,
   readCelsius,
   readReading,
+  readStandOff,
   type Sized,
   type Step,
   type Units,
@@ -55,7 +56,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
   const before = own.findLast((e) => e.kind === 'reading');
   const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
-  const gaugeId = chosenGauge === '' ? undefined : chosenGauge;
+  const gaugeId = chosenGauge === '' ? (step.verb === 'taper' ? usualOn(view) : undefined) : chosenGauge;
   const { kit, machine, live, readings, sized, advice, ends, gauges } = useSized(view, step, piece, state, gaugeId);
   const last = readings.at(-1);
   // the dial goes by the free end; what the other one reads has narrowed its limits
@@ -71,12 +72,12 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   // before release any size that was finished here may be read
   const [picked, setPicked] = useState<Characteristic>();
   const reading = useMemo(
-    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, chosenGauge),
-    [kit, view.plan, view.part, sized, picked, chosenGauge],
+    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, gaugeId ?? ''),
+    [kit, view.plan, view.part, sized, picked, gaugeId],
   );
   const lead = picked?.limits
     ? leadingDigits((picked.limits.max + picked.limits.min) / 2, gaugeUnits)
-    : measuring && advice.cold
+    : measuring && advice.cold && !sized?.standsOff
       ? leadingDigits(advice.expects.value, gaugeUnits)
       : '';
   const [text, setText] = useState(lead);
@@ -97,6 +98,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true }));
   };
   const typed = text !== '' && text !== lead;
+  const readAs = useCallback(
+    (typedText: string) =>
+      sized?.standsOff && !picked ? readStandOff(typedText, gaugeUnits) : readReading(typedText, gaugeUnits, reading?.limits ?? NOTHING),
+    [sized, picked, gaugeUnits, reading],
+  );
   const store = useCallback(async (work: () => Promise<void>) => {
     try {
       setRefused(undefined);
@@ -111,7 +117,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     void store(async () => {
       const line = { piece, step: step.id };
       if (reading && typed) {
-        const size = readReading(text, gaugeUnits, reading.limits);
+        const size = readAs(text);
         if (!size.ok) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
           return;
@@ -148,7 +154,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       await add({ ...line, kind: 'done' });
     });
-  }, [store, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where]);
+  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where]);
   useKeys(
     useMemo(
       () => ({
@@ -164,7 +170,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
-  const both = reading && typed ? readReading(text, gaugeUnits, reading.limits) : undefined;
+  const both = reading && typed ? readAs(text) : undefined;
   return (
     <main className="bench">
       <div>
@@ -219,7 +225,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               className="form-select"
               style={{ width: 190 }}
               aria-label="gauge"
-              value={chosenGauge}
+              value={gaugeId ?? ''}
               onChange={(e) => setChosenGauge(e.target.value)}>
               {gauges.map((g) => (
                 <option key={g.id} value={g.id}>
@@ -302,6 +308,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   );
 }
 
+const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
+
 interface Reading {
   readonly of: string;
   readonly limits: Limits;
@@ -317,8 +325,12 @@ function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Char
   return { of: id, limits, gauge: by?.id ?? 'none' };
 }
 
+/** What the gap between a taper’s gauge and its line is measured with. */
+const usualOn = ({ job, shop }: JobView): string | undefined => (job.issue?.kit ?? shop).gauges.find((g) => g.kind === 'caliper')?.id;
+
 /** What the pad asks for. */
 function whatOf(sized: Sized | undefined): string {
+  if (sized?.standsOff) return 'stands off,';
   if (sized?.kind === 'length') return 'length,';
   if (sized?.kind !== 'thread') return 'Ø';
   return sized.wire === undefined ? 'pitch Ø' : 'over wires,';
