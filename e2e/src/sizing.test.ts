@@ -1,10 +1,10 @@
-/* To size at the Bench by touch, 1024x768: a bore to a mate as measured, a 2A thread over wires in inches on a metric lathe, a fit by trial; the clock of a wait; with reloads and without a server. */
-import { blankJob, type Job, writeJobFile } from '@obra/core';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+/* To size at the Bench by touch, 1024x768: a bore to a mate as measured, a 2A thread over wires in inches on a metric lathe, a fit by trial, both ends of a slender seat, a taper by its gauge, a worn edge; the clock of a wait; with reloads and without a server. */
+import { blankJob, type Entry, issued, type Job, parseShop, plan, writeJobFile, writeSentence } from '@obra/core';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber } from './harness';
+import { demoUrl, freshPage, goTo, root, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;
@@ -289,6 +289,57 @@ it('a taper comes to size by how far its gauge stands off, with a caliper betwee
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await read('0', 'In.');
   expect(await violations(page)).toEqual([]);
+});
+
+it('an edge that the log shows worn is indexed before the next seat', async () => {
+  const shop = parseShop(JSON.parse(readFileSync(join(root, 'demo', 'shop.json'), 'utf8')));
+  if (!shop.ok) throw new Error('the demo shop does not parse');
+  const blank = blankJob('Fifty pins', 'mm');
+  const rows = [
+    { id: 's1', size: mm('19 h7'), length: mm('42') },
+    { id: 's2', size: mm('24'), length: mm('20') },
+  ];
+  const many: Job = { ...blank, pieces: 50, drawing: { ...blank.drawing, outside: rows } };
+  const [route] = plan(many, shop.value).routes;
+  if (!route) throw new Error('no route');
+  const job = issued(many, route, shop.value, '2026-11-02T08:00:00.000Z', '0.1.0');
+  const steps = route.setups.flatMap((s) => s.steps);
+  const lasts = Number(
+    /after (\d+) pieces?$/.exec(
+      plan(many, shop.value).findings.flatMap((f) => (f.code === 'worn-tip' ? [writeSentence(f.says, 'mm')] : []))[0] ?? '',
+    )?.[1],
+  );
+  const upTo = steps.slice(
+    0,
+    steps.findIndex((s) => s.verb === 'finish-turn' && s.gauge !== undefined),
+  );
+  const log = [
+    ...Array.from({ length: lasts }, (_, i) => steps.map((s) => [s.id, i + 1] as const)).flat(),
+    ...upTo.map((s) => [s.id, lasts + 1] as const),
+  ].map(([step, piece], i): Entry => ({
+    id: `w${String(i)}`,
+    at: new Date(Date.UTC(2026, 10, 2, 8) + 60_000 * i).toISOString(),
+    by: 'here',
+    piece,
+    step,
+    kind: 'done',
+  }));
+  const path = join(dir, 'worn.json');
+  writeFileSync(path, writeJobFile({ schema: 1, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
+  const other = await freshPage(browser, `${demoUrl()}/jobs`, 1024, 768);
+  ({ page } = other);
+  const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
+  await input?.uploadFile(path);
+  await sees(page, 'is in the list');
+  await goTo(page, demoUrl(), '/jobs/worn/bench', 'Index the tip');
+  await sees(page, 'fresh edge first');
+  await sees(page, 'go on with this edge');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await next();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await sees(page, 'first touch');
+  await other.close();
 });
 
 it('a wait has its clock, which a reload does not stop; before release what was passed over is read', async () => {

@@ -4,6 +4,7 @@ import { say } from '../quantity';
 import { machineOf } from '../shop';
 import type { Advice } from '../sizing';
 import { adviceAt, gaugeInHand, sizedAt } from './sized';
+import { freshFirst } from './edgeWear';
 import type { Plan } from './types';
 
 export interface BenchState {
@@ -30,7 +31,7 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const gauge = gaugeInHand(step, entries);
   const sized = sizedAt(step, plan, shop, machine, gauge);
   if (!sized) return { at, done, asks: [] };
-  const advice = adviceAt(step, sized, plan, shop, machine, entries, gauge);
+  const advice = freshFirst(adviceAt(step, sized, plan, shop, machine, entries, gauge), step, steps, live, entries);
   const asks: Finding[] =
     advice.next === 'ask'
       ? [

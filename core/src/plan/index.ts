@@ -1,5 +1,6 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState } from './benchState';
+export { WORN } from './edgeWear';
 export { endRead, type Ends } from './bothEnds';
 export { adviceAt, bothEndsAt, gaugesFor, type Sized, sizedAt } from './sized';
 export { begun, type Change, changesOf, nameOf } from './changes';

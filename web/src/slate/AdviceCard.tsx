@@ -73,7 +73,9 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
       ) : advice.next === 'ask' ? (
         <div className="large out">?</div>
       ) : (
-        <div className="large">{advice.next === 'wait' ? 'let it cool' : advice.cold ? 'measure now' : 'first touch'}</div>
+        <div className="large">
+          {advice.next === 'indexTip' ? 'fresh edge first' : advice.next === 'wait' ? 'let it cool' : advice.cold ? 'measure now' : 'first touch'}
+        </div>
       )}
       <div className="pair">
         {(advice.dial ?? advice.next === 'measure') && advice.cold && (

@@ -18,6 +18,7 @@ import {
   type Step,
   type Units,
   verbs,
+  WORN,
   write,
   writeExact,
   writeSentence,
@@ -140,6 +141,10 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       }
       if (sized && advice && wantsReading(advice)) {
         setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
+        return;
+      }
+      if (advice?.next === 'indexTip') {
+        await add({ ...line, kind: 'symptom', symptom: WORN.symptom, remedy: WORN.indexed });
         return;
       }
       if (sized && advice?.dial) {
@@ -272,6 +277,13 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
             skip this step
           </Button>
+          {advice?.next === 'indexTip' && (
+            <Button
+              variant="outline-light"
+              onClick={() => void store(() => add({ kind: 'symptom', symptom: WORN.symptom, remedy: WORN.kept, piece, step: step.id }))}>
+              go on with this edge
+            </Button>
+          )}
           {advice?.next === 'stop' && advice.chancePast > 0.5 && (
             <Button
               variant="outline-light"
@@ -340,6 +352,7 @@ function whatOf(sized: Sized | undefined): string {
 function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined): string {
   if (!sizing || !advice) return 'Next';
   if (typed) return 'Next: keep the reading';
+  if (advice.next === 'indexTip') return 'Next: edge indexed';
   if (advice.dial) return 'Next: cut taken';
   return wantsReading(advice) ? 'Next: type the reading' : 'Next: done';
 }
