@@ -84,6 +84,21 @@ const tapered = (): Job => {
   };
 };
 
+/** A journal whose shoulder has limits of its own. */
+const shouldered = (): Job => {
+  const job = blankJob('Shouldered journal', 'mm');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      outside: [
+        { id: 's1', size: mm('19 h7'), length: mm('30 +/-0.05') },
+        { id: 's2', size: mm('30'), length: mm('20') },
+      ],
+    },
+  };
+};
+
 /** A bearing seat far out of the jaws, with no centre to carry it. */
 const slender = (): Job => {
   const job = blankJob('Slender seat', 'mm');
@@ -105,7 +120,7 @@ beforeAll(async () => {
   server = await serve({ demo: true });
   ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
-  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered()].entries()) {
+  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered()].entries()) {
     const path = join(dir, `${String(i)}.json`);
     writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
@@ -288,6 +303,21 @@ it('a taper comes to size by how far its gauge stands off, with a caliper betwee
   await page.reload();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await read('0', 'In.');
+  expect(await violations(page)).toEqual([]);
+});
+
+it('a shoulder with limits of its own follows its diameter, by the depth gauge and the dial along the bed', async () => {
+  await toStep('sized-5', 'Finish-turn Ø18.979');
+  await read('18.990', 'Zero on the face');
+  await sees(page, 'measured, from the face before it, mm');
+  expect(await page.$eval('select[aria-label="gauge"]', (e) => (e as HTMLSelectElement).selectedOptions[0]?.textContent)).toMatch(/depth|caliper/);
+  await read('29.80', 'Dial');
+  expect(await said()).toMatch(/carriage|compound set along the bed/);
+  await next();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await page.reload();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await read('29.99', 'In.');
   expect(await violations(page)).toEqual([]);
 });
 

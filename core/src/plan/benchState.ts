@@ -3,7 +3,7 @@ import type { Finding } from '../finding';
 import { say } from '../quantity';
 import { machineOf } from '../shop';
 import type { Advice } from '../sizing';
-import { adviceAt, gaugeInHand, sizedAt } from './sized';
+import { adviceAt, gaugeInHand, sizedNow } from './sized';
 import { freshFirst } from './edgeWear';
 import type { Plan } from './types';
 
@@ -29,7 +29,7 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
   const entries = live.filter((e) => e.step === at.step && e.piece === at.piece);
   const machine = machineOf(shop, job.machine);
   const gauge = gaugeInHand(step, entries);
-  const sized = sizedAt(step, plan, shop, machine, gauge);
+  const sized = sizedNow(step, plan, shop, machine, entries, gauge);
   if (!sized) return { at, done, asks: [] };
   const advice = freshFirst(adviceAt(step, sized, plan, shop, machine, entries, gauge), step, steps, live, entries);
   const asks: Finding[] =

@@ -2,7 +2,7 @@ export { type Alternative, alternatives, provedAlternative, shapeOf } from './al
 export { type BenchState, benchState } from './benchState';
 export { WORN } from './edgeWear';
 export { endRead, type Ends } from './bothEnds';
-export { adviceAt, bothEndsAt, gaugesFor, type Sized, sizedAt } from './sized';
+export { adviceAt, bothEndsAt, gaugesFor, handGauge, type Sized, sizedAt, sizedNow } from './sized';
 export { begun, type Change, changesOf, nameOf } from './changes';
 export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';

@@ -7,6 +7,7 @@ import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
+import { depthGauge, ofShoulder, shoulderOf } from './shoulder';
 import { adviseStandingOff, type StandsOff, tapered } from './standsOff';
 import type { Plan } from './types';
 
@@ -65,6 +66,25 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   return undefined;
 }
 
+/** The size of a step that is brought in now: its diameter first, then how far its shoulder lies where the drawing limits that. */
+export function sizedNow(
+  step: Step,
+  plan: Plan,
+  shop: Shop,
+  machine: Machine | undefined,
+  entries: readonly Entry[],
+  gauge: string | undefined,
+): Sized | undefined {
+  const main = sizedAt(step, plan, shop, machine, gauge);
+  const shoulder = shoulderOf(step, plan.part, bothEndsAt(step, plan).setup, machine);
+  if (!shoulder || !main) return main ?? shoulder;
+  // once the shoulder is measured, the diameter stands as its own gauge showed it
+  const lengths = entries.some((e) => e.kind === 'reading' && e.of === shoulder.of);
+  const by = lengths ? gaugeInHand(step, ofShoulder(entries, shoulder, false)) : gauge;
+  const { next, chanceIn } = adviceAt(step, main, plan, shop, machine, entries, by);
+  return (next === 'stop' || next === 'changeGauge') && chanceIn >= 0.5 ? shoulder : main;
+}
+
 /** Over wires, or on the pitch line with a thread micrometer. @source infeed, common practice: the groove of the deepest cut is the tool's own, so the pitch diameter falls by twice the depth */
 function threadBy(gauge: Gauge, step: Step, plan: Plan): Sized | undefined {
   const row = (step.does[0] ?? '').split('.')[0] ?? '';
@@ -98,9 +118,11 @@ export const adviceAt = (
   plan: Plan,
   shop: Shop,
   machine: Machine | undefined,
-  entries: readonly Entry[],
+  log: readonly Entry[],
   gauge: string | undefined,
 ): Advice => {
+  const shoulder = shoulderOf(step, plan.part, bothEndsAt(step, plan).setup, machine);
+  const entries = shoulder ? ofShoulder(log, shoulder, sized.kind === 'depth') : log;
   const known = knownAt(step, sized, plan, shop, machine, gauge);
   const { setup, ends } = sized.kind === 'outside' ? bothEndsAt(step, plan) : {};
   const advice = ends
@@ -128,6 +150,13 @@ export function bothEndsAt(step: Step, plan: Plan): { readonly setup: Setup | un
 const betweenEnds = ({ end, gripped, support, carried }: Setup, part: Part): number | undefined =>
   end !== null && (carried === 'centres' || support.some((s) => s.kind === 'centre')) ? Math.abs(gripped[0] - faceOf(part, end)) : undefined;
 
+/** What a size is measured with: the gauge asked for where it can, else the one planned, else the shop's own for a length. */
+export function handGauge(step: Step, sized: Sized, shop: Shop, asked: string | undefined): Gauge | undefined {
+  if (sized.kind === 'depth') return depthGauge(shop, asked);
+  const found = shop.gauges.find((g) => g.id === (asked ?? step.gauge));
+  return found ?? (sized.standsOff ? shop.gauges.find((g) => g.kind === 'caliper') : undefined);
+}
+
 /** What is known at a step that is sized: lathe, gauge, edge, and how the work and tool give way. */
 export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machine: Machine | undefined, gauge: string | undefined): AdviseWith {
   const tool = shop.tools.find((t) => t.id === step.tool);
@@ -135,12 +164,12 @@ export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machin
   const kept = keptSpring(shop, machine, step.tool)?.mean;
   return {
     machine,
-    gauge: shop.gauges.find((g) => g.id === (gauge ?? step.gauge)),
+    gauge: handGauge(step, sized, shop, gauge),
     material: plan.part.material,
     nose: sized.kind === 'thread' ? THREAD_NOSE : mmOf(tool?.nose, 0.4),
     keen: tool?.grade === 'hss',
     // what lathe and tool give of their own adds to what the work gives
-    spring: own === undefined && kept === undefined ? undefined : (own ?? 0) + (kept ?? 0),
+    spring: sized.kind === 'depth' || (own === undefined && kept === undefined) ? undefined : (own ?? 0) + (kept ?? 0),
     kind: sized.kind,
     axis: sized.axis,
     settable: wayOf('settable', shop.ways, new Map()),

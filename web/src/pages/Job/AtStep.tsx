@@ -57,8 +57,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
   const before = own.findLast((e) => e.kind === 'reading');
   const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
-  const gaugeId = chosenGauge === '' ? (step.verb === 'taper' ? usualOn(view) : undefined) : chosenGauge;
-  const { kit, machine, live, readings, sized, advice, ends, gauges } = useSized(view, step, piece, state, gaugeId);
+  const asked = chosenGauge === '' ? undefined : chosenGauge;
+  const { kit, machine, live, readings, sized, advice, ends, inHand, gauges } = useSized(view, step, piece, state, asked);
   const last = readings.at(-1);
   // the dial goes by the free end; what the other one reads has narrowed its limits
   const cutBy = ends ? (readings.findLast((r) => endRead(r, ends) === 'free') ?? last) : last;
@@ -73,8 +73,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   // before release any size that was finished here may be read
   const [picked, setPicked] = useState<Characteristic>();
   const reading = useMemo(
-    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, gaugeId ?? ''),
-    [kit, view.plan, view.part, sized, picked, gaugeId],
+    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, inHand ?? ''),
+    [kit, view.plan, view.part, sized, picked, inHand],
   );
   const lead = picked?.limits
     ? leadingDigits((picked.limits.max + picked.limits.min) / 2, gaugeUnits)
@@ -85,8 +85,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   // of a slender row both ends are measured: after a cut the free one first, then the other
   const afterCut = live.slice(live.findLastIndex((e) => e.kind === 'cut') + 1);
   const freeRead = ends !== undefined && afterCut.some((e) => e.kind === 'reading' && endRead(e, ends) === 'free');
-  const [asked, setAsked] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
-  const where: keyof Ends = asked?.entries === own.length ? asked.at : freeRead ? 'held' : 'free';
+  const [pressed, setPressed] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
+  const where: keyof Ends = pressed?.entries === own.length ? pressed.at : freeRead ? 'held' : 'free';
   const [seen, setSeen] = useState({ entries: own.length, picked: picked?.id });
   if (seen.entries !== own.length || seen.picked !== picked?.id) {
     setSeen({ entries: own.length, picked: seen.entries === own.length ? picked?.id : undefined });
@@ -222,7 +222,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           </div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
-        <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === gaugeId)} onTold={store} />
+        <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (
           <div className="d-flex gap-3 align-items-center flex-wrap mt-2" style={{ fontSize: 16 }}>
@@ -230,7 +230,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               className="form-select"
               style={{ width: 190 }}
               aria-label="gauge"
-              value={gaugeId ?? ''}
+              value={inHand ?? ''}
               onChange={(e) => setChosenGauge(e.target.value)}>
               {gauges.map((g) => (
                 <option key={g.id} value={g.id}>
@@ -257,7 +257,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
                 variant="outline-light"
                 active={where === at}
                 aria-pressed={where === at}
-                onClick={() => setAsked({ at, entries: own.length })}>
+                onClick={() => setPressed({ at, entries: own.length })}>
                 {at} end, {writeWithUnit({ is: 'length', value: ends[at], step: 0.1 }, units)} from zero
               </Button>
             ))}
@@ -337,13 +337,11 @@ function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Char
   return { of: id, limits, gauge: by?.id ?? 'none' };
 }
 
-/** What the gap between a taper’s gauge and its line is measured with. */
-const usualOn = ({ job, shop }: JobView): string | undefined => (job.issue?.kit ?? shop).gauges.find((g) => g.kind === 'caliper')?.id;
-
 /** What the pad asks for. */
 function whatOf(sized: Sized | undefined): string {
   if (sized?.standsOff) return 'stands off,';
   if (sized?.kind === 'length') return 'length,';
+  if (sized?.kind === 'depth') return 'from the face before it,';
   if (sized?.kind !== 'thread') return 'Ø';
   return sized.wire === undefined ? 'pitch Ø' : 'over wires,';
 }

@@ -7,12 +7,13 @@ import {
   type Entry,
   type Gauge,
   gaugesFor,
+  handGauge,
   liveEntries,
   type Machine,
   machineOf,
   type Shop,
   type Sized,
-  sizedAt,
+  sizedNow,
   type Step,
 } from '@obra/core';
 import { useMemo } from 'react';
@@ -31,6 +32,8 @@ export interface AtSize {
   readonly advice: Advice | undefined;
   /** where it is measured, at both ends of the cut */
   readonly ends: Ends | undefined;
+  /** the gauge that it is measured with, where it can be */
+  readonly inHand: string | undefined;
   /** gauges that may be taken */
   readonly gauges: readonly Gauge[];
 }
@@ -42,13 +45,17 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
     const kit = job.issue?.kit ?? shop;
     const machine = machineOf(kit, job.machine);
     const live = liveEntries(log).filter((e) => e.piece === piece && e.step === step.id);
-    const readings = live.flatMap((e) => (e.kind === 'reading' ? [e] : []));
-    const sized = plan && sizedAt(step, plan, kit, machine, gauge);
+    const sized = plan && sizedNow(step, plan, kit, machine, live, gauge);
+    // the diameter of a step and how far its shoulder lies are two sizes
+    const readings = live.flatMap((e) =>
+      e.kind === 'reading' && (e.of === sized?.of || (sized?.kind !== 'depth' && !e.of.endsWith('.length'))) ? [e] : [],
+    );
     // another gauge in hand is another doubt, before anything is read with it
     const told = gauge === (readings.at(-1)?.gauge ?? step.gauge) ? state.advice : undefined;
     const advice = plan && sized ? (told ?? adviceAt(step, sized, plan, kit, machine, live, gauge)) : undefined;
     const ends = plan && sized ? bothEndsAt(step, plan).ends : undefined;
-    return { kit, machine, live, readings, sized, advice, ends, gauges: gaugesOf(kit, sized, step) };
+    const inHand = sized ? handGauge(step, sized, kit, gauge)?.id : gauge;
+    return { kit, machine, live, readings, sized, advice, ends, inHand, gauges: gaugesOf(kit, sized, step) };
   }, [plan, log, job, shop, step, piece, state.advice, gauge]);
 }
 
@@ -56,5 +63,5 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
 function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
   const threads = step.verb === 'thread' || step.verb === 'die';
   const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : sized ? gaugesFor[sized.kind] : [];
-  return kit.gauges.filter((g) => kinds.includes(g.kind) || g.id === step.gauge);
+  return kit.gauges.filter((g) => kinds.includes(g.kind) || (g.id === step.gauge && sized?.kind !== 'depth'));
 }
