@@ -1,7 +1,7 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, type Figure, length, say, temperature } from '../quantity';
-import { beliefOf, IS_WARM, LEAST, SET, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
+import { beliefOf, IS_WARM, LEAST, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
@@ -145,7 +145,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
     };
   const least = LEAST * sizing.nose;
   const because: Reason[] = [];
-  const radius = left / 2;
+  const radius = left / sidesOf(sizing);
   const whole = cutTo(sizing, belief, now, left, 1);
   const splits = radius / 2 >= 0.9 * least && chances(whole.after, wanted).chanceIn < AT_ONCE;
   const most = sizing.most ?? MOST;
@@ -254,7 +254,7 @@ function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts
     { now: towards * now.mean, dial: dial.value, takes: sizing.takes, share, back, towards },
     { step: 0.001, deviation: after.deviation },
   );
-  return { dial, expects, after, depth: Math.max(0, now.mean - after.mean) / 2 };
+  return { dial, expects, after, depth: Math.max(0, now.mean - after.mean) / sidesOf(sizing) };
 }
 
 /** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */

@@ -35,6 +35,9 @@ export interface Sizing {
 /** 1 where the cut makes the size smaller, -1 where it makes it larger: times this all sizes fall, and what is past lies below. */
 export const towardsOf = ({ kind }: Pick<Sizing, 'kind'>): 1 | -1 => (kind === 'bore' || kind === 'depth' ? -1 : 1);
 
+/** What a cut takes off the size for each mm that it is deep: both sides of a diameter, one of a length. */
+export const sidesOf = ({ kind }: Pick<Sizing, 'kind'>): 1 | 2 => (kind === 'length' || kind === 'depth' ? 1 : 2);
+
 /** Limits as the cut sees them. */
 export const towardsLimits = ({ wanted, kind }: Pick<Sizing, 'wanted' | 'kind'>): Limits =>
   towardsOf({ ...(kind && { kind }) }) === 1 ? wanted : { ...wanted, nominal: -wanted.nominal, max: -wanted.min, min: -wanted.max };
@@ -67,7 +70,8 @@ function priorsOf(sizing: Sizing): Priors {
     setting: SET * sizing.division * sizing.takes,
     uneven: UNEVEN,
     drift: DRIFT,
-    least: LEAST * sizing.nose,
+    // the estimator halves what comes off
+    least: (LEAST * sizing.nose * sidesOf(sizing)) / 2,
     before: [before, 0.5 * before],
   };
 }
