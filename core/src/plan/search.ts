@@ -76,7 +76,7 @@ export function* search(ctx: Context, layouts: readonly Layout[]): Generator<und
     if (!next || least(next) === Infinity) return undefined;
     if (whole(next)) return foundIn(next, ways);
     if (next.steps.length < next.layout.stages.length) addFloor(next);
-    else addSetup(next);
+    else addSetup(next, Math.min(...ways.map((w) => (whole(w) ? least(w) : Infinity))));
   }
 }
 
@@ -97,17 +97,18 @@ export function openFor(ctx: Context, stage: Stage): readonly HoldingChoice[] {
   return free.length > 0 ? free : stage.options.slice(0, 1);
 }
 
-/** The next setup of a way in the cheapest of its holdings. */
-function addSetup(way: Way): void {
+/** The next setup of a way in the cheapest of its holdings; those with which it would cost more than a way that is had already are not made. */
+function addSetup(way: Way, had: number): void {
   const { layout, ctx, setups } = way;
   const i = setups.length;
   const stage = layout.stages[i];
   if (!stage) return;
   const open = openFor(ctx, stage).map((held) => [held, weight(held)] as const);
   const ideal = way.steps[i] ?? 0;
+  const others = least(way) - (way.weights[i] ?? 0) - ideal;
   let best: MadeSetup | undefined;
   for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
-    if (best && w + ideal >= best.cost - EPS) break;
+    if (best && (w + ideal >= best.cost - EPS || others + w + ideal >= had - EPS)) break;
     const made = makeSetup(ctx, layout, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
     if (!best || made.cost < best.cost - EPS) best = made;
   }

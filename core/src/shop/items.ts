@@ -1,12 +1,20 @@
 import type { Bar, Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
 import { parseLength } from '../quantity';
 
+/** Cells are never changed once made: each is read once; nothing for those that cannot be read. */
+const readBefore = new WeakMap<Cell, number | undefined>();
+
 /** A cell of the shop in mm; `otherwise` when it cannot be read or is absent. */
 export function mmOf(cell: Cell | undefined, otherwise = 0): number {
   if (!cell) return otherwise;
-  if (/^\s*0*[.,]?0*\s*(mm|in|")?\s*$/.test(cell.text) && cell.text.trim() !== '') return 0;
-  const read = parseLength(cell.text, cell.units);
-  return read.ok ? read.value : otherwise;
+  if (!readBefore.has(cell)) readBefore.set(cell, readCell(cell));
+  return readBefore.get(cell) ?? otherwise;
+}
+
+function readCell({ text, units }: Cell): number | undefined {
+  if (/^\s*0*[.,]?0*\s*(mm|in|")?\s*$/.test(text) && text.trim() !== '') return 0;
+  const read = parseLength(text, units);
+  return read.ok ? read.value : undefined;
 }
 
 /** Speeds as a list; a stepless range as steps of a twentieth, which a dial shows well enough. */
