@@ -8,7 +8,7 @@ export { changedSinceIssue, issued } from './issue';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';
 export { readStandOff } from './standsOff';
 export { plan, planning } from './planning';
-export { lessonSaid, lessonsOf, sameLesson, type Shown, shownIn } from './lessons';
+export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, stringsIn } from './lessons';
 export { found, type JobRecord, recordOf } from './record';
 export { type Release, releaseOf } from './release';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';

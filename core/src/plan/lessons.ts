@@ -2,6 +2,7 @@ import { type Entry, type Job, type Lesson, liveEntries, type Shop } from '../do
 import { type Characteristic } from '../drawing';
 import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
+import { materialOf } from '../standards';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
 import { endRead } from './bothEnds';
 import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
@@ -101,10 +102,53 @@ export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): read
   });
 }
 
+/** Long strings that were told at a step: of which tool, in what, at which feed, mm a turn. */
+export interface Strings {
+  readonly tool: string;
+  readonly material: string;
+  readonly feed: number;
+  readonly evidence: string;
+}
+
+/** Where the record of a job tells of long strings. */
+export function stringsIn(plan: Plan, log: readonly Entry[]): readonly Strings[] {
+  const steps = new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
+  return liveEntries(log).flatMap((e): Strings[] => {
+    const step = e.kind === 'symptom' && e.symptom === 'strings' && e.step !== null ? steps.get(e.step) : undefined;
+    const feed = step?.figures['feed']?.value;
+    return step?.tool === undefined || feed === undefined ? [] : [{ tool: step.tool, material: plan.part.material, feed, evidence: e.id }];
+  });
+}
+
+/** Up to which feed a tool makes strings in a material, as far as was told. Proposals, until a person accepts them. */
+export function chipLessons(told: readonly Strings[], shop: Shop, at: string): readonly Lesson[] {
+  const groups = new Map<string, Strings[]>();
+  for (const s of told) groups.set(`${s.tool} ${s.material}`, [...(groups.get(`${s.tool} ${s.material}`) ?? []), s]);
+  return [...groups.values()].flatMap((of, nth): Lesson[] => {
+    const [first] = of;
+    if (!first) return [];
+    const made: Lesson = {
+      id: `chips-${String(nth)}`,
+      at,
+      says: '',
+      evidence: of.map((s) => s.evidence).slice(0, 40),
+      where: { tool: first.tool, material: first.material },
+      of: 'chips',
+      mean: tidy(Math.max(...of.map((s) => s.feed))),
+      deviation: 0,
+      count: of.length,
+      accepted: false,
+    };
+    return [{ ...made, says: writeSentence(lessonSaid(made, shop), 'mm') }];
+  });
+}
+
 /** A lesson in words: a spring as the share of the cut that stays on, where sizes land as a length. */
 export function lessonSaid({ of, where, mean, deviation }: Pick<Lesson, 'of' | 'where' | 'mean' | 'deviation'>, shop: Shop): Sentence {
   const machine = shop.machines.find((m) => m.id === where['machine'])?.name ?? where['machine'] ?? '';
   const tool = shop.tools.find((t) => t.id === where['tool'])?.name ?? where['tool'] ?? '';
+  if (of === 'chips')
+    return say`${tool} makes long strings in ${materialOf(where['material'] ?? '').name} at feeds up to ${{ is: 'feed', value: mean }}`;
   return of === 'spring'
     ? say`${machine} with ${tool} gives way by ${percent(mean)} % of the cut`
     : say`${machine} with ${tool} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`;
@@ -112,4 +156,4 @@ export function lessonSaid({ of, where, mean, deviation }: Pick<Lesson, 'of' | '
 
 /** Two lessons of the same lathe and tool about the same thing: the later one takes the place of the earlier. */
 export const sameLesson = (a: Lesson, b: Lesson): boolean =>
-  a.of === b.of && a.where['machine'] === b.where['machine'] && a.where['tool'] === b.where['tool'];
+  a.of === b.of && (['machine', 'tool', 'material'] as const).every((key) => a.where[key] === b.where[key]);

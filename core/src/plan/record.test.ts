@@ -1,9 +1,9 @@
 /* What the logbook keeps of a job, and what lathe and tools show by their readings. Seeded simulated lathes stand in for real ones. */
-import type { Entry, Job, Shop } from '../document';
+import type { Entry, Job, Lesson, Shop } from '../document';
 import { simulated, type Truth } from '../lathe';
 import { writeSentence } from '../quantity';
 import { demoJob, demoShop } from './demo.fixture';
-import { adviceAt, found, issued, lessonsOf, plan, recordOf, sizedAt, shownIn } from './index';
+import { adviceAt, chipLessons, found, issued, lessonSaid, lessonsOf, plan, recordOf, sameLesson, sizedAt, shownIn, stringsIn } from './index';
 
 const shop = demoShop();
 const axle: Job = { ...demoJob('sheave-axle'), pieces: 6 };
@@ -125,4 +125,28 @@ it('learns nothing from one cut, or from a job that was not given out', () => {
     .slice(0, 3);
   expect(shownIn(job, made, one)).toEqual([]);
   expect(shownIn(axle, made, worked(0.08))).toEqual([]);
+});
+
+it('long strings that were told become a lesson of the tool in that material, named at its next cut there (common practice: an insert breaks chips in a window)', () => {
+  const rough = made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'rough-turn');
+  if (!rough?.tool) throw new Error('nothing is roughed');
+  const feed = rough.figures['feed']?.value ?? NaN;
+  const told = [1, 2].map((piece): Entry => ({ ...line(piece, piece), step: rough.id, kind: 'symptom', symptom: 'strings', remedy: 'more feed' }));
+  const [lesson] = chipLessons(stringsIn(made, told), shop, at(9));
+  expect(lesson).toMatchObject({ of: 'chips', mean: feed, count: 2, where: { tool: rough.tool, material: made.part.material }, accepted: false });
+  expect(writeSentence(lesson ? lessonSaid(lesson, shop) : [], 'mm')).toMatch(/makes long strings in .* at feeds up to 0\.\d+ mm\/rev$/);
+  expect(stringsIn(made, [...told, { ...line(1, 5), kind: 'withdrawn', entry: told[0]?.id ?? '' }])).toHaveLength(1);
+  // what was told of another tool, material or a finer feed is another lesson
+  const other: Lesson | undefined = lesson && { ...lesson, where: { ...lesson.where, material: 'brass' } };
+  expect(lesson && other && sameLesson(lesson, other)).toBe(false);
+  expect(lesson && sameLesson(lesson, { ...lesson, mean: 0.5 })).toBe(true);
+  const reasons = (lessons: readonly Lesson[]) =>
+    plan(axle, { ...shop, lessons: [...lessons] })
+      .routes[0]?.setups.flatMap((s) => s.steps)
+      .find((s) => s.id === rough.id)
+      ?.because.flatMap((r) => (r.rule === 'chips' ? [writeSentence(r.says, 'mm')] : []))
+      .join('; ') ?? '';
+  expect(lesson && reasons([{ ...lesson, accepted: true }])).toContain('long strings were told of it here');
+  for (const none of [[], lesson ? [lesson] : [], lesson ? [{ ...lesson, accepted: true, mean: feed / 2 }] : []])
+    expect(reasons(none)).not.toContain('long strings were told');
 });

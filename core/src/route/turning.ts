@@ -81,6 +81,7 @@ export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, fro
       ...(tool.grade === 'carbide' && ctx.material.group === 'P'
         ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
         : []),
+      ...stringsKept(ctx, tool, feed.value, feature.id),
       ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
         ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
         : []),
@@ -205,6 +206,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
       mends: [],
     });
   const tolerance = limits.max - limits.min;
+  because.push(...stringsKept(ctx, tool, feed.value, feature.id));
   if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
   addStep(ctx, setup, {
     ...base,
@@ -232,6 +234,22 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
   });
   if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
+}
+
+/** A lesson that was kept: at such a feed this tool made long strings in this material. */
+function stringsKept({ shop, part }: Context, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
+  const kept = shop.lessons.find(
+    (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && feed <= l.mean + 1e-9,
+  );
+  return kept
+    ? [
+        reason(
+          'chips',
+          say`long strings were told of it here at feeds up to ${{ is: 'feed', value: kept.mean }}: more feed, or stop and clear them with a hook`,
+          row,
+        ),
+      ]
+    : [];
 }
 
 /** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */

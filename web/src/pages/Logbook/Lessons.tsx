@@ -24,7 +24,8 @@ export function Lessons({ shop, units, proposed, onKept, onRefused }: Props) {
       onRefused();
     }
   };
-  const sure = (l: Lesson) => `from ${String(l.count)} ${l.count === 1 ? 'size' : 'sizes'}`;
+  const sure = (l: Lesson) =>
+    l.of === 'chips' ? `told ${l.count === 1 ? 'once' : `${String(l.count)} times`}` : `from ${String(l.count)} ${l.count === 1 ? 'size' : 'sizes'}`;
   return (
     <section className="mt-4" aria-label="What was learned">
       <h2>What was learned</h2>

@@ -1,4 +1,17 @@
-import { found, type JobRecord, type Kept, lessonsOf, plan, recordOf, shownIn, writeMinutes } from '@obra/core';
+import {
+  chipLessons,
+  found,
+  type JobRecord,
+  type Kept,
+  type Lesson,
+  lessonsOf,
+  plan,
+  recordOf,
+  type Shop,
+  shownIn,
+  stringsIn,
+  writeMinutes,
+} from '@obra/core';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
@@ -41,10 +54,9 @@ export function Logbook() {
   const proposed = useMemo(
     () =>
       shop
-        ? lessonsOf(
-            lines.flatMap(({ kept: { stored, log } }) => (stored.job.issue ? shownIn(stored.job, plan(stored.job, shop.shop), log) : [])),
+        ? lessonsFrom(
+            lines.map(({ kept: of }) => of),
             shop.shop,
-            now(),
           )
         : [],
     [lines, shop],
@@ -190,4 +202,21 @@ function RecordLine({
       )}
     </>
   );
+}
+
+/** What the records of jobs that were given out show of lathe and tools. */
+function lessonsFrom(kept: readonly Kept[], shop: Shop): readonly Lesson[] {
+  const made = kept.flatMap(({ stored, log }) => (stored.job.issue ? [{ job: stored.job, plan: plan(stored.job, shop), log }] : []));
+  return [
+    ...lessonsOf(
+      made.flatMap((m) => shownIn(m.job, m.plan, m.log)),
+      shop,
+      now(),
+    ),
+    ...chipLessons(
+      made.flatMap((m) => stringsIn(m.plan, m.log)),
+      shop,
+      now(),
+    ),
+  ];
 }
