@@ -99,6 +99,22 @@ const shouldered = (): Job => {
   };
 };
 
+/** A thread that its ring is tried on. */
+const ringed = (): Job => {
+  const job = blankJob('Ringed stud', 'mm');
+  return {
+    ...job,
+    choices: [{ kind: 'method', id: 'm', of: 's1', method: 'single-point' }],
+    drawing: {
+      ...job.drawing,
+      outside: [
+        { id: 's1', size: mm('M12'), length: mm('25') },
+        { id: 's2', size: mm('20'), length: mm('30') },
+      ],
+    },
+  };
+};
+
 /** A bearing seat far out of the jaws, with no centre to carry it. */
 const slender = (): Job => {
   const job = blankJob('Slender seat', 'mm');
@@ -120,7 +136,7 @@ beforeAll(async () => {
   server = await serve({ demo: true });
   ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
-  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered()].entries()) {
+  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered(), ringed()].entries()) {
     const path = join(dir, `${String(i)}.json`);
     writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
@@ -310,7 +326,7 @@ it('a shoulder with limits of its own follows its diameter, by the depth gauge a
   await toStep('sized-5', 'Finish-turn Ø18.979');
   await read('18.990', 'Zero on the face');
   await sees(page, 'measured, from the face before it, mm');
-  expect(await page.$eval('select[aria-label="gauge"]', (e) => (e as HTMLSelectElement).selectedOptions[0]?.textContent)).toMatch(/depth|caliper/);
+  expect(await page.$eval('select[aria-label="gauge"]', (e) => e.selectedOptions[0]?.textContent)).toMatch(/depth|caliper/);
   await read('29.80', 'Dial');
   expect(await said()).toMatch(/carriage|compound set along the bed/);
   await next();
@@ -319,6 +335,24 @@ it('a shoulder with limits of its own follows its diameter, by the depth gauge a
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await read('29.99', 'In.');
   expect(await violations(page)).toEqual([]);
+});
+
+it('a thread that its ring does not go on is cut a little further, and tried again', async () => {
+  await toStep('sized-6', 'Thread');
+  await page.select('select[aria-label="gauge"]', 'ring');
+  await tap(page, 'does not go');
+  await sees(page, 'one more pass');
+  await sees(page, 'then try again');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await tap(page, 'pass taken');
+  await sees(page, 'does not go → 0.04 mm dialled');
+  await page.waitForFunction(() => !document.body.textContent.includes('one more pass'));
+  await tap(page, 'starts, tight');
+  await sees(page, 'one more pass');
+  await tap(page, 'pass taken');
+  await tap(page, 'gauge goes');
+  await sees(page, 'gauge goes');
 });
 
 it('an edge that the log shows worn is indexed before the next seat', async () => {

@@ -1,5 +1,6 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState } from './benchState';
+export { furtherByFeel } from './byFeel';
 export { WORN } from './edgeWear';
 export { endRead, type Ends } from './bothEnds';
 export { adviceAt, bothEndsAt, gaugesFor, handGauge, type Sized, sizedAt, sizedNow } from './sized';

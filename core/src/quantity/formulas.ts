@@ -476,6 +476,17 @@ export const formulas = {
   ),
   roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
   angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
+  furtherByFeel: define(
+    'share x tolerance of the pitch diameter / what one unit of the dial takes off it, and no less than is set',
+    'a little and try again, common practice',
+    {
+      share: ['ratio', 'share of the tolerance'],
+      tolerance: ['length', 'tolerance of the pitch diameter'],
+      takes: ['ratio', 'diameter taken by one unit of dial'],
+      settable: ['length', 'smallest settable move'],
+    },
+    ({ share, tolerance, takes, settable }) => tidy(Math.max(1, Math.round((share * tolerance) / takes / settable)) * settable),
+  ),
   standsOff: define(
     '(diameter - diameter at the line of the gauge) / taper',
     'how far still to go in is what is left of the diameter over the taper, common practice',

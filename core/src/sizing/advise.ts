@@ -56,6 +56,9 @@ export interface AdviseWith {
 /** Shares of a division that are set, by the way of the shop. */
 const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0.2 };
 
+/** The share of a division that is set, by the way of the shop; half where nothing is said. */
+export const dialShare = (way: string | undefined): number => SHARES[way ?? ''] ?? 0.5;
+
 /** Most that one pass of a thread takes towards its size, on radius, mm. @source infeed, common practice */
 const THREAD_PASS = 0.1;
 
@@ -75,7 +78,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     ...(at.kind === 'thread' && { most: THREAD_PASS }),
     division: mmOf(dial?.division, 0.02),
     // a readout is set to its last digit
-    settable: mmOf(dial?.readout) || (SHARES[at.settable ?? ''] ?? 0.5) * mmOf(dial?.division, 0.02),
+    settable: mmOf(dial?.readout) || dialShare(at.settable) * mmOf(dial?.division, 0.02),
     alpha: materialOf(at.material).alpha,
     bias: at.gauge ? mmOf(at.gauge.bias) : 0.002,
     repeat: at.gauge ? mmOf(at.gauge.repeat) : 0.002,

@@ -1,6 +1,6 @@
 export { type Advice, sizeAdvice } from './advice';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
-export { advise, type AdviseWith, adviseWith, lengthDial, eventsOf, sizingWith } from './advise';
+export { advise, type AdviseWith, adviseWith, dialShare, lengthDial, eventsOf, sizingWith } from './advise';
 export {
   afterCut,
   afterReading,

@@ -1,5 +1,6 @@
-import { type Entry, type Gauge, rowOf, type Step } from '@obra/core';
+import { dialSaid, type Entry, furtherByFeel, type Gauge, machineOf, rowOf, type Step, write, writeExact } from '@obra/core';
 import { Button } from 'react-bootstrap';
+import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
 
 /** How a fit feels as the mate is tried, from loose to not at all. */
@@ -25,6 +26,11 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
   const of = thread ? `${row}-thread` : (mate?.id ?? '');
   const told = live.filter((e) => (e.kind === 'trial' && e.mate === of) || e.kind === 'cut');
   const name = thread ? gauge.name : mate?.piece.trim() === '' ? 'the mate' : mate?.piece;
+  const kit = view.job.issue?.kit ?? view.shop;
+  const machine = machineOf(kit, view.job.machine);
+  const last = told.at(-1);
+  const further = thread && view.plan && last?.kind === 'trial' ? furtherByFeel(step, view.plan, kit, machine, last.feel) : undefined;
+  const dialUnits = (further && machine?.dials[further.axis]?.division.units) ?? view.units;
   return (
     <div className="line" role="group" aria-label={`Tried with ${name ?? ''}`}>
       <div className="quiet">
@@ -43,6 +49,30 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
           </Button>
         ))}
       </div>
+      {further && (
+        <div className="d-flex gap-2 align-items-center flex-wrap mt-2">
+          <span>
+            one more pass, <FigureNumber figure={further.dial} units={dialUnits} /> {write(further.dial, dialUnits).unit} further{' '}
+            {further.axis === 'compound' ? 'along the compound' : 'in'}, {dialSaid(further.dial, machine, further.axis)}; then try again
+          </span>
+          <Button
+            variant="outline-light"
+            style={{ minHeight: 48 }}
+            onClick={() =>
+              void onTold(() =>
+                view.add({
+                  kind: 'cut',
+                  axis: further.axis,
+                  dial: { text: writeExact(further.dial.value, 'mm'), units: 'mm' },
+                  piece,
+                  step: step.id,
+                }),
+              )
+            }>
+            pass taken
+          </Button>
+        </div>
+      )}
       {told.some((e) => e.kind === 'trial') && (
         <div className="past" aria-label="tried so far">
           {told.map((e) => (e.kind === 'trial' ? e.feel : e.kind === 'cut' ? `${e.dial.text} ${e.dial.units} dialled` : '')).join(' → ')}

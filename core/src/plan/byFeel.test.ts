@@ -1,0 +1,28 @@
+/* A thread tried with its ring. Tolerance of the pitch diameter: ISO 965-1, from memory 0.150 for M12x1.75-6g; along a compound at 29.5 degrees one unit takes 2 cos 29.5. */
+import { demoShop, jobOf } from './demo.fixture';
+import { furtherByFeel, plan } from './index';
+
+const shop = demoShop();
+const [machine] = shop.machines;
+const made = (infeed: string) => {
+  const own = { ...shop, ways: { ...shop.ways, infeed, thread: 'single-point' } };
+  const of = plan(jobOf('M12 x 25; 20 x 30'), own);
+  const step = of.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'thread');
+  if (!step) throw new Error('no thread');
+  return (feel: string) => furtherByFeel(step, of, own, machine, feel);
+};
+
+it('half of the tolerance where the ring does not go, a quarter where it starts tight, by what the dial can show; nothing once it goes', () => {
+  const along = made('flank');
+  const none = along('does not go');
+  expect(none?.axis).toBe('compound');
+  const exact = (0.5 * 0.15) / (2 * Math.cos((29.5 * Math.PI) / 180));
+  expect(Math.abs((none?.dial.value ?? 0) - exact)).toBeLessThan(0.006);
+  expect(along('starts, tight')?.dial.value).toBeLessThan(none?.dial.value ?? 0);
+  expect(along('starts, tight')?.dial.value).toBeGreaterThan(0);
+  expect(along('gauge goes')).toBeUndefined();
+  const straight = made('straight')('does not go');
+  expect(straight?.axis).toBe('cross');
+  // straight in, on a dial of the radius: a quarter of 0.150
+  expect(Math.abs((straight?.dial.value ?? 0) - 0.0375)).toBeLessThan(0.006);
+});
