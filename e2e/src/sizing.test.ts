@@ -115,6 +115,25 @@ const ringed = (): Job => {
   };
 };
 
+/** A long taper between centres, the tailstock set over. */
+const setOver = (): Job => {
+  const job = blankJob('Long taper', 'mm');
+  return {
+    ...job,
+    choices: [
+      { kind: 'method', id: 'c', of: 'carrying', method: 'centres' },
+      { kind: 'method', id: 's', of: 's1', method: 'set-over' },
+    ],
+    drawing: {
+      ...job.drawing,
+      outside: [
+        { id: 's1', size: mm('22 > 24'), length: mm('100') },
+        { id: 's2', size: mm('28'), length: mm('100') },
+      ],
+    },
+  };
+};
+
 /** A bearing seat far out of the jaws, with no centre to carry it. */
 const slender = (): Job => {
   const job = blankJob('Slender seat', 'mm');
@@ -136,7 +155,7 @@ beforeAll(async () => {
   server = await serve({ demo: true });
   ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
-  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered(), ringed()].entries()) {
+  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered(), ringed(), setOver()].entries()) {
     const path = join(dir, `${String(i)}.json`);
     writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
@@ -353,6 +372,23 @@ it('a thread that its ring does not go on is cut a little further, and tried aga
   await tap(page, 'pass taken');
   await tap(page, 'gauge goes');
   await sees(page, 'gauge goes');
+});
+
+it('a tailstock that is set over is tried by two collars, and moved by what they show', async () => {
+  await toStep('sized-7', 'Turn the taper');
+  await sees(page, 'Two collars turned at one setting');
+  await page.type('[aria-label="collar at the free end"]', '22.300');
+  await tap(page, 'keep both');
+  await sees(page, 'Collar at the held end');
+  await page.type('[aria-label="collar at the held end"]', '23.992');
+  await tap(page, 'keep both');
+  await page.waitForSelector('[data-testid="set-over"]');
+  // 0.002 too little on the millimetre, over 200 between the centres
+  expect(await page.$eval('[data-testid="set-over"]', (e) => e.textContent)).toMatch(/the tailstock 0\.20 mm further over; then collars again/);
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  // the gauge then speaks for the size
+  await read('15', 'Dial in, cross slide');
 });
 
 it('an edge that the log shows worn is indexed before the next seat', async () => {

@@ -1,6 +1,7 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState } from './benchState';
 export { furtherByFeel } from './byFeel';
+export { type Collars, collarsOf, setOverBy } from './collars';
 export { WORN } from './edgeWear';
 export { endRead, type Ends } from './bothEnds';
 export { adviceAt, bothEndsAt, gaugesFor, handGauge, type Sized, sizedAt, sizedNow } from './sized';

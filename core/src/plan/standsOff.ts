@@ -47,6 +47,8 @@ export function adviseStandingOff(taper: StandsOff, limits: Limits, entries: rea
   const { slope, line } = taper;
   const own = entries.flatMap((e): Entry[] => {
     if (e.kind !== 'reading') return [e];
+    // of its collars, which say how far the tailstock is set over
+    if (e.of.endsWith('.collar')) return [];
     const read = readStandOff(e.value.text, e.value.units);
     return read.ok ? [{ ...e, value: { text: String(tidy(line + read.value.mm * slope)), units: 'mm' } }] : [];
   });

@@ -476,6 +476,18 @@ export const formulas = {
   ),
   roughnessRead: define('as read, by comparison or instrument', 'comparison plate or roughness tester', { Ra: ['roughness', 'Ra'] }, ({ Ra }) => Ra),
   angleRead: define('as read', 'protractor, sine bar or the compound’s own setting', { angle: ['angle', 'angle to the axis'] }, ({ angle }) => angle),
+  taperBetween: define(
+    '(diameter at the held end - diameter at the free end) / distance between them',
+    'two collars turned at one setting, common practice',
+    { large: ['diameter', 'diameter at the held end'], small: ['diameter', 'diameter at the free end'], apart: ['length', 'distance'] },
+    ({ large, small, apart }) => (large - small) / apart,
+  ),
+  setOverBy: define(
+    'difference of the taper wanted and measured x length between centres / 2',
+    'geometry of a set-over tailstock',
+    { wanted: ['ratio', 'taper wanted'], is: ['ratio', 'taper measured'], between: ['length', 'between centres'] },
+    ({ wanted, is, between }) => (Math.abs(wanted - is) * between) / 2,
+  ),
   furtherByFeel: define(
     'share x tolerance of the pitch diameter / what one unit of the dial takes off it, and no less than is set',
     'a little and try again, common practice',

@@ -30,6 +30,7 @@ import { useKeys } from '../../app/keys';
 import { AdviceCard } from '../../slate';
 import { Back } from './Back';
 import { Clock } from './Clock';
+import { Collars } from './Collars';
 import { Feel } from './Feel';
 import { Pad } from './Pad';
 import { Release } from './Release';
@@ -84,9 +85,9 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const [text, setText] = useState(lead);
   // of a slender row both ends are measured: after a cut the free one first, then the other
   const afterCut = live.slice(live.findLastIndex((e) => e.kind === 'cut') + 1);
-  const freeRead = ends !== undefined && afterCut.some((e) => e.kind === 'reading' && endRead(e, ends) === 'free');
+  const isRead = (end: keyof Ends) => ends !== undefined && afterCut.some((e) => e.kind === 'reading' && endRead(e, ends) === end);
   const [pressed, setPressed] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
-  const where: keyof Ends = pressed?.entries === own.length ? pressed.at : freeRead ? 'held' : 'free';
+  const where: keyof Ends = pressed?.entries === own.length ? pressed.at : isRead('free') && !isRead('held') ? 'held' : 'free';
   const [seen, setSeen] = useState({ entries: own.length, picked: picked?.id });
   if (seen.entries !== own.length || seen.picked !== picked?.id) {
     setSeen({ entries: own.length, picked: seen.entries === own.length ? picked?.id : undefined });
@@ -223,6 +224,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
+        <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (
           <div className="d-flex gap-3 align-items-center flex-wrap mt-2" style={{ fontSize: 16 }}>
@@ -248,7 +250,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             </span>
           </div>
         )}
-        {ends && advice?.next !== 'cut' && advice?.next !== 'springCut' && (
+        {ends && (
           <div className="d-flex gap-2 align-items-center mt-2" role="group" aria-label="measured at" style={{ fontSize: 16 }}>
             <span className="quiet">measured at the</span>
             {(['free', 'held'] as const).map((at) => (

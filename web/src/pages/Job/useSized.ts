@@ -48,7 +48,7 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
     const sized = plan && sizedNow(step, plan, kit, machine, live, gauge);
     // the diameter of a step and how far its shoulder lies are two sizes
     const readings = live.flatMap((e) =>
-      e.kind === 'reading' && (e.of === sized?.of || (sized?.kind !== 'depth' && !e.of.endsWith('.length'))) ? [e] : [],
+      e.kind === 'reading' && (e.of === sized?.of || (sized?.kind !== 'depth' && !/\.(length|collar)$/.test(e.of))) ? [e] : [],
     );
     // another gauge in hand is another doubt, before anything is read with it
     const told = gauge === (readings.at(-1)?.gauge ?? step.gauge) ? state.advice : undefined;

@@ -1,0 +1,92 @@
+import { collarsOf, type Entry, parseLength, setOverBy, type Setup, type Step, write, writeSentence } from '@obra/core';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { FigureNumber } from '../../slate';
+import type { JobView } from './view';
+
+interface Props {
+  readonly view: JobView;
+  readonly step: Step;
+  readonly setup: Setup | undefined;
+  readonly piece: number;
+  readonly live: readonly Entry[];
+  readonly onTold: (work: () => Promise<void>) => Promise<void>;
+}
+
+/** Two collars turned at one setting try a tailstock that is set over: both measured, then how far it is still to go. */
+export function Collars({ view, step, setup, piece, live, onTold }: Props) {
+  const { units } = view;
+  const collars = collarsOf(step, view.plan?.part ?? view.part, setup);
+  const [typed, setTyped] = useState({ free: '', held: '' });
+  const [refused, setRefused] = useState<string>();
+  if (!collars) return null;
+  const by = setOverBy(collars, live);
+  const keep = () => {
+    for (const end of ['free', 'held'] as const) {
+      const read = parseLength(typed[end], units);
+      if (!read.ok) {
+        setRefused(`Collar at the ${end} end: ${writeSentence(read.problems[0]?.says ?? [], units)}.`);
+        return;
+      }
+    }
+    setRefused(undefined);
+    void onTold(async () => {
+      for (const end of ['free', 'held'] as const)
+        await view.add({
+          kind: 'reading',
+          of: collars.of,
+          value: { text: typed[end].trim(), units },
+          along: { text: String(collars[end]), units: 'mm' },
+          gauge: 'none',
+          piece,
+          step: step.id,
+        });
+      setTyped({ free: '', held: '' });
+    });
+  };
+  return (
+    <div className="line" role="group" aria-label="Two collars">
+      <div className="quiet">Two collars turned at one setting of the cross slide, the same cut, before the long finish; measure both</div>
+      <div className="d-flex gap-2 align-items-center flex-wrap mt-1">
+        {(['free', 'held'] as const).map((end) => (
+          <Form.Control
+            key={end}
+            style={{ width: 190, minHeight: 48 }}
+            inputMode="decimal"
+            autoComplete="off"
+            maxLength={14}
+            placeholder={`at ${write({ is: 'length', value: collars[end], step: 0.1 }, units).text}, ${end} end`}
+            aria-label={`collar at the ${end} end`}
+            value={typed[end]}
+            onChange={(e) => setTyped({ ...typed, [end]: e.target.value })}
+            onKeyDown={(e) => {
+              e.stopPropagation();
+              if (e.key === 'Enter') keep();
+            }}
+          />
+        ))}
+        <Button variant="outline-light" style={{ minHeight: 48 }} onClick={keep}>
+          keep both
+        </Button>
+      </div>
+      {refused !== undefined && (
+        <div className="out" role="alert">
+          {refused}
+        </div>
+      )}
+      {by && (
+        <div className="mt-1" data-testid="set-over">
+          taper <FigureNumber figure={by.taper} units={units} />, wanted {collars.slope.toFixed(5)}:{' '}
+          {by.move.value < 0.005 ? (
+            'the tailstock stands right'
+          ) : (
+            <>
+              the tailstock <FigureNumber figure={by.move} units={units} /> {write(by.move, units).unit} {by.further ? 'further over' : 'back'}; then
+              collars again
+            </>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
