@@ -384,7 +384,9 @@ it('a tailstock that is set over is tried by two collars, and moved by what they
   await tap(page, 'keep both');
   await page.waitForSelector('[data-testid="set-over"]');
   // 0.002 too little on the millimetre, over 200 between the centres
-  expect(await page.$eval('[data-testid="set-over"]', (e) => e.textContent)).toMatch(/the tailstock 0\.20 mm further over; then collars again/);
+  expect(await page.$eval('[data-testid="set-over"]', (e) => e.textContent)).toMatch(
+    /taper 0\.01800, wanted 0\.02000: the tailstock 0\.20 mm further over; then collars again/,
+  );
   expect(await crowded(page)).toEqual([]);
   expect(await violations(page)).toEqual([]);
   // the gauge then speaks for the size

@@ -53,7 +53,7 @@ export function setOverBy(collars: Collars, live: readonly Entry[]): SetOverBy |
   const [free, held] = [last(collars.free), last(collars.held)];
   if (free === undefined || held === undefined) return undefined;
   const apart = collars.held - collars.free;
-  const taper = figure('ratio', 'taperBetween', { large: held, small: free, apart });
+  const taper = figure('ratio', 'taperBetween', { large: held, small: free, apart }, { step: 0.00001 });
   // further over makes the taper steeper, whichever way it runs
   const further = Math.abs(collars.slope) > taper.value * Math.sign(collars.slope);
   return {
