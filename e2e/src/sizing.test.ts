@@ -371,7 +371,8 @@ it('a thread that its ring does not go on is cut a little further, and tried aga
   await sees(page, 'one more pass');
   await tap(page, 'pass taken');
   await tap(page, 'gauge goes');
-  await sees(page, 'gauge goes');
+  await page.waitForFunction(() => (document.querySelector('[aria-label="tried so far"]')?.textContent ?? '').endsWith('gauge goes'));
+  await page.waitForFunction(() => !document.body.textContent.includes('one more pass'));
 });
 
 it('a tailstock that is set over is tried by two collars, and moved by what they show', async () => {

@@ -132,3 +132,26 @@ describe('a bore by plug pins (gauge-class, common practice: n goes, the next do
     expect(inspect(bored, { ...startingShop(), gauges: [pins] }, [entry])[0]?.says).toBe(says);
   });
 });
+
+it('a size read at both ends of a cut is no better than the worse of them, until its own step cuts again (common practice)', () => {
+  let n = 0;
+  const line = (step: string) => ({ id: `b${String(++n)}`, at: '2026-11-25T10:00:00Z', by: 'x', piece: 1, step });
+  const at = (text: string, along: string): Entry => ({
+    ...line('finish-turn@a'),
+    kind: 'reading',
+    of: 'a.diameter',
+    value: mm(text),
+    along: mm(along),
+    gauge: 'mic-0-25',
+  });
+  const cut = (step: string): Entry => ({ ...line(step), kind: 'cut', axis: 'cross', dial: mm('0.02') });
+  const says = (...log: Entry[]) => inspect(part, startingShop(), log).find((v) => v.of === 'a.diameter')?.says;
+  // ISO 286-2: 20 h7 is 0 / -0.021
+  const [free, held] = [at('19.990', '3'), at('20.030', '27')];
+  expect(says(free)).toBe('in');
+  expect(says(free, held)).toBe('over');
+  expect(says(held, free)).toBe('over');
+  // a cut of another row does not forget the worse end; one of its own does
+  expect(says(held, cut('finish-turn@b'), free)).toBe('over');
+  expect(says(held, cut('finish-turn@a'), free)).toBe('in');
+});

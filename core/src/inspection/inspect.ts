@@ -53,9 +53,10 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
   const alpha = materialOf(part.material).alpha;
   const verdicts = new Map<string, Verdict>();
   // read at several places since the last cut: the worst of them stands
-  const placed = new Map<string, Map<string, Verdict>>();
+  const placed = new Map<string, { readonly at: string; readonly places: Map<string, Verdict> }>();
   for (const entry of liveEntries(log)) {
-    if (entry.kind === 'cut') placed.clear();
+    const at = `${entry.step ?? ''}/${String(entry.piece)}`;
+    if (entry.kind === 'cut') for (const [key, one] of placed) if (one.at === at) placed.delete(key);
     if (entry.kind !== 'reading') continue;
     const size = part.characteristics.find((c) => c.id === entry.of);
     const read = readingOf(size?.is ?? 'length', entry.value);
@@ -86,8 +87,8 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
     const says = saysOf(value.value, limits, deviation, shop);
     const key = `${entry.of}/${String(entry.piece)}`;
     const here: Verdict = { of: entry.of, piece: entry.piece, value, says };
-    const places = placed.get(key) ?? new Map<string, Verdict>();
-    placed.set(key, places.set(entry.along?.text ?? '', here));
+    const places = placed.get(key)?.places ?? new Map<string, Verdict>();
+    placed.set(key, { at, places: places.set(entry.along?.text ?? '', here) });
     verdicts.set(key, entry.along ? ([...places.values()].toSorted((a, b) => BADNESS[b.says] - BADNESS[a.says])[0] ?? here) : here);
   }
   return [...verdicts.values()];

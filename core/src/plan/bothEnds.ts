@@ -1,11 +1,11 @@
 import type { Entry } from '../document';
-import type { Limits, Part } from '../drawing';
+import type { Feature, Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
-import { faceOf, innerOf, mouthOf, rowOf, type Setup, type Step } from '../route';
+import { type End, faceOf, innerOf, mouthOf, rowOf, type Setup, type Step } from '../route';
 import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith } from '../sizing';
 
-/** Where a slender row is measured: z of each place from the zero face of its setup, mm. */
+/** Where a slender row is measured: how far each place lies from the zero face of its setup, mm. */
 export interface Ends {
   readonly free: number;
   readonly held: number;
@@ -25,9 +25,14 @@ export function endsOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | undef
   const long = Math.abs(row.near - row.far);
   const { max, min, nominal } = row.nearDiameter;
   if (long <= SLENDER * nominal && 2 * (step.figures['spring']?.value ?? 0) <= MUCH * (max - min)) return undefined;
-  const face = faceOf(part, setup.end);
-  const inset = Math.min(INSET, long / 4);
-  return { free: tidy(Math.abs(mouthOf(row, setup.end) - face) + inset), held: tidy(Math.abs(innerOf(row, setup.end) - face) - inset) };
+  return placesOf(row, part, setup.end);
+}
+
+/** Where a row is measured near its two edges, from the zero face of the end that is worked. */
+export function placesOf(row: Feature, part: Part, end: End): Ends {
+  const face = faceOf(part, end);
+  const inset = Math.min(INSET, Math.abs(row.near - row.far) / 4);
+  return { free: tidy(Math.abs(mouthOf(row, end) - face) + inset), held: tidy(Math.abs(innerOf(row, end) - face) - inset) };
 }
 
 /** Ends farther apart than this are asked about; two readings this near say the same, mm. @source judgement */

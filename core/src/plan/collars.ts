@@ -1,12 +1,11 @@
 import type { Entry } from '../document';
 import type { Part } from '../drawing';
 import { figure, type Figure, parseLength, tidy } from '../quantity';
-import { faceOf, innerOf, mouthOf, rowOf, type Setup, type Step } from '../route';
+import { rowOf, type Setup, type Step } from '../route';
+import { type Ends, placesOf } from './bothEnds';
 
 /** Two collars that try a set-over: how far each is measured from the zero face, and the taper that is wanted between them, diameter per length, growing towards the headstock. */
-export interface Collars {
-  readonly free: number;
-  readonly held: number;
+export interface Collars extends Ends {
   readonly slope: number;
   /** between the centres, mm */
   readonly between: number;
@@ -14,26 +13,14 @@ export interface Collars {
   readonly of: string;
 }
 
-/** So far from the ends of a taper its collars are measured, mm. @source common practice, clear of the edges */
-const INSET = 3;
-
 /** The collars of a taper that is turned with the tailstock set over. @source setover-test, common practice */
 export function collarsOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | undefined): Collars | undefined {
   const row = part.features.find((f) => f.id === rowOf(step.id));
   if (step.verb !== 'taper' || step.method !== 'set-over' || !row || !setup?.end) return undefined;
   const { end } = setup;
-  const [mouth, inner] = [mouthOf(row, end), innerOf(row, end)];
-  const long = Math.abs(mouth - inner);
+  const long = Math.abs(row.near - row.far);
   const [free, held] = end === 'right' ? [row.nearDiameter, row.farDiameter] : [row.farDiameter, row.nearDiameter];
-  const inset = Math.min(INSET, long / 4);
-  const out = Math.abs(mouth - faceOf(part, end));
-  return {
-    free: tidy(out + inset),
-    held: tidy(out + long - inset),
-    slope: tidy((held.nominal - free.nominal) / long),
-    between: part.length,
-    of: `${row.id}.collar`,
-  };
+  return { ...placesOf(row, part, end), slope: tidy((held.nominal - free.nominal) / long), between: part.length, of: `${row.id}.collar` };
 }
 
 export interface SetOverBy {

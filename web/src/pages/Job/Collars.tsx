@@ -76,7 +76,7 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
       )}
       {by && (
         <div className="mt-1" data-testid="set-over">
-          taper <FigureNumber figure={by.taper} units={units} />, wanted {collars.slope.toFixed(5)}:{' '}
+          taper <FigureNumber figure={by.taper} units={units} />, wanted {write({ is: 'ratio', value: collars.slope, step: 0.00001 }, units).text}:{' '}
           {by.move.value < 0.005 ? (
             'the tailstock stands right'
           ) : (
