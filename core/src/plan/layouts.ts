@@ -82,15 +82,14 @@ export function layoutsOf(ctx: Context): Layouts {
     askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
   const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
   const { variants, findings } = variantsOf(ctx);
+  const begun = variants.flatMap((own) => ends.map((first) => beginning(own, first)));
   // the usual ones first: what they cost soon rules the others out
   const all = [
-    ...variants.flatMap((own) =>
-      ends.flatMap((first) => [
-        ...chucked(own, first),
-        ...(started ? [] : [betweenCentres(own, first), onPlate(own, first)].filter((made) => 'stages' in made)),
-      ]),
-    ),
-    ...variants.flatMap((own) => ends.flatMap((first) => chucked(own, first, 'later'))),
+    ...begun.flatMap((begins) => [
+      ...chucked(begins, 'soon'),
+      ...(started ? [] : [betweenCentres(begins.ctx, begins.first), onPlate(begins.ctx, begins.first)].filter((made) => 'stages' in made)),
+    ]),
+    ...begun.flatMap((begins) => chucked(begins, 'later')),
   ];
   const like = all.filter((l) => l.name === asked);
   if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
@@ -116,14 +115,21 @@ interface Not {
   readonly why: Sentence;
 }
 
-/** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
-function chucked(ctx: Context, first: End, widest: 'soon' | 'later' = 'soon'): readonly Layout[] {
-  const where = wheresOf(ctx, first)[widest];
-  if (!where) return [];
+/** How a piece is first held in a chuck, whichever rows are turned there. */
+interface Beginning {
+  readonly ctx: Context;
+  readonly first: End;
+  readonly severing: Layout['making']['severing'];
+  readonly sheetOf: Layout['sheetOf'];
+  readonly weighed: readonly HoldingChoice[];
+  /** the holding that a person asked for */
+  readonly taken: HoldingChoice | undefined;
+}
+
+function beginning(ctx: Context, first: End): Beginning {
   const { part, bar, shop, started, chosen, job, machine } = ctx;
   const across = mmOf(bar.across);
   const severing = severingOf(ctx, across / 2);
-  const far = otherEnd(first);
   const typed = chosen.hold.get(`${first}-1`);
   const whole = way(ctx, 'bar') === 'whole';
   const sheetWith = (holding: Holding | undefined) =>
@@ -135,8 +141,16 @@ function chucked(ctx: Context, first: End, widest: 'soon' | 'later' = 'soon'): r
   const sheetOf = remembered((holding) => sheetWith(holdingOf(shop, holding)));
   const firstHeld = heldFirst(ctx, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
   const weighed = weighHoldings(firstHeld, shop);
+  return { ctx, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
+}
+
+/** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
+function chucked({ ctx, first, severing, sheetOf, weighed, taken }: Beginning, widest: 'soon' | 'later'): readonly Layout[] {
+  const where = wheresOf(ctx, first)[widest];
+  if (!where) return [];
+  const { part, shop, started } = ctx;
+  const far = otherEnd(first);
   const findings: Finding[] = [];
-  const taken = takeHolding(weighed, typed);
   const plain = reachOf(part.features, first, where);
   // of a piece already started the grip decides which rows lie in the jaws
   const reach = started ? reachBesideJaws(plain, part, started, sheetOf(taken?.holding ?? ''), findings) : plain;

@@ -45,19 +45,21 @@ export type Sentence = readonly (string | Quantity)[];
 /** Builds a Sentence from a template: say`stick-out ${length(79)} is ${ratio(4.2)} to 1`. */
 export function say(words: TemplateStringsArray, ...parts: readonly (string | number | Quantity | Sentence)[]): Sentence {
   const out: (string | Quantity)[] = [];
-  const push = (part: string | Quantity) => {
-    const last = out.at(-1);
-    if (typeof part === 'string' && typeof last === 'string') out[out.length - 1] = last + part;
-    else if (part !== '') out.push(part);
-  };
-  words.forEach((word, i) => {
-    push(word);
+  for (let i = 0; i < words.length; i++) {
+    append(out, words[i] ?? '');
     const part = parts[i];
-    if (part === undefined) return;
-    if (Array.isArray(part)) (part as Sentence).forEach(push);
-    else push(typeof part === 'number' ? String(part) : (part as string | Quantity));
-  });
+    if (part === undefined) continue;
+    if (Array.isArray(part)) for (const own of part as Sentence) append(out, own);
+    else append(out, typeof part === 'number' ? String(part) : (part as string | Quantity));
+  }
   return out;
+}
+
+function append(out: (string | Quantity)[], part: string | Quantity): void {
+  if (part === '') return;
+  const last = out.at(-1);
+  if (typeof part === 'string' && typeof last === 'string') out[out.length - 1] = last + part;
+  else out.push(part);
 }
 
 const quantity =

@@ -17,5 +17,5 @@ export function roundTo(value: number, step: number): number {
 
 /** Removes binary dust below 1e-9. */
 export function tidy(value: number): number {
-  return Number(value.toFixed(9));
+  return Math.abs(value) < 1e6 ? Math.round(value * 1e9) / 1e9 : Number(value.toFixed(9));
 }

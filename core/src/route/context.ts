@@ -102,6 +102,8 @@ export interface StepParts {
   readonly raises?: Region;
 }
 
+type Writable<T> = { -readonly [K in keyof T]: T[K] };
+
 /** Adds a step: its id from what it does, its region from what it sweeps. */
 export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void {
   const id = stepId(setup, parts.verb, parts.about);
@@ -111,24 +113,26 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
   const risk = riskOf(ctx, parts);
   if (risk) figures['risk'] = risk;
-  setup.steps.push({
+  // what it has is set, one by one: spreading what it may have is most of the cost of a step
+  const step: Writable<Step> = {
     id,
     verb: parts.verb,
     does: parts.does ?? [parts.about],
     says: parts.says,
-    ...(parts.method !== undefined && { method: parts.method }),
-    ...(parts.tool && { tool: parts.tool.id }),
-    ...(parts.gauge !== undefined && { gauge: parts.gauge }),
     because: [...(parts.because ?? []), ...slowed(setup, id, parts.figures['speed'])],
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
     passes: parts.passes ?? [],
-    ...(parts.limits && { limits: parts.limits }),
-    ...(parts.series && { series: parts.series }),
-    ...(parts.cut && { cut: parts.cut }),
     removes: [],
     after,
-  });
+  };
+  if (parts.method !== undefined) step.method = parts.method;
+  if (parts.tool) step.tool = parts.tool.id;
+  if (parts.gauge !== undefined) step.gauge = parts.gauge;
+  if (parts.limits) step.limits = parts.limits;
+  if (parts.series) step.series = parts.series;
+  if (parts.cut) step.cut = parts.cut;
+  setup.steps.push(step);
   setup.stock = after;
   const life = figures['life']?.value;
   if (parts.tool && life !== undefined) ctx.wear.set(parts.tool.id, (ctx.wear.get(parts.tool.id) ?? 0) + minutesInCut(figures['minutes']) / life);

@@ -60,8 +60,12 @@ function endsAtShoulder(part: Part, row: Feature, end: End): boolean {
 
 /** The name of the face that lies at a z, as the drawn lengths name it. */
 function faceAt(part: Part, z: number): string | undefined {
-  const named = new Set(part.distances.flatMap((d) => [d.a, d.b]));
-  return [...named].find((face) => Math.abs((part.faces[face] ?? Infinity) - z) < 1e-6);
+  const lies = (face: string) => Math.abs((part.faces[face] ?? Infinity) - z) < 1e-6;
+  for (const { a, b } of part.distances) {
+    if (lies(a)) return a;
+    if (lies(b)) return b;
+  }
+  return undefined;
 }
 
 function lineOf(step: Step, end: End, part: Part, machine: Machine, shop: Shop, chart: readonly CutLength[]): readonly LedgerLine[] {

@@ -1,4 +1,5 @@
 import polygonClipping, { type MultiPolygon, type Pair, type Polygon } from 'polygon-clipping';
+import { byColumns } from './columns';
 import { perimeter, type Region, ringArea, snap } from './region';
 
 /** Slivers thinner than this (area / perimeter, mm) are dropped. */
@@ -51,47 +52,44 @@ export function sameRegion(region: Region): Region {
 }
 
 function clipped(operation: Operation, a: Region, b: Region): Region {
-  const [left, right] = [forClipping(a), forClipping(b)];
-  if (operation === 'union') return fromClipping(polygonClipping.union(left.shape, right.shape));
-  if (apart(left.box, right.box)) return operation === 'intersection' ? [] : a;
-  if (operation === 'difference') return fromClipping(polygonClipping.difference(left.shape, right.shape));
+  if (operation === 'union') return fromClipping(polygonClipping.union(shapeOf(a), shapeOf(b)));
+  const box = boxOf(b);
+  if (apart(boxOf(a), box)) return operation === 'intersection' ? [] : a;
+  const told = byColumns(operation, a, b);
+  if (told) return told.filter(([outer]) => outer && isMetal(outer));
+  if (operation === 'difference') return fromClipping(polygonClipping.difference(shapeOf(a), shapeOf(b)));
   // what lies beyond the other's box cannot be in both: the costly step then sees only what may be
-  const near = left.shape.map((rings) => within(rings, right.box)).filter((rings) => rings.length > 0);
-  return near.length === 0 ? [] : fromClipping(polygonClipping.intersection(near, right.shape));
+  const near = shapeOf(a)
+    .map((rings) => within(rings, box))
+    .filter((rings) => rings.length > 0);
+  return near.length === 0 ? [] : fromClipping(polygonClipping.intersection(near, shapeOf(b)));
 }
 
 type Box = readonly [zMin: number, rMin: number, zMax: number, rMax: number];
 
-interface Clippable {
-  readonly shape: MultiPolygon;
-  readonly box: Box;
-}
+const boxes = new WeakMap<Region, Box>();
 
-/** Regions are never changed once made: each is turned into the clipper's shape once. */
-const known = new WeakMap<Region, Clippable>();
-
-function forClipping(region: Region): Clippable {
-  const before = known.get(region);
+function boxOf(region: Region): Box {
+  const before = boxes.get(region);
   if (before) return before;
   let [zMin, rMin, zMax, rMax] = [Infinity, Infinity, -Infinity, -Infinity];
-  const shape = region.map((rings) =>
-    rings.map((ring) => {
-      const points: Pair[] = new Array<Pair>(ring.length / 2);
+  for (const rings of region)
+    for (const ring of rings)
       for (let i = 0; i < ring.length; i += 2) {
         const [z, r] = [ring[i] ?? 0, ring[i + 1] ?? 0];
-        points[i / 2] = [z, r];
         if (z < zMin) zMin = z;
         if (z > zMax) zMax = z;
         if (r < rMin) rMin = r;
         if (r > rMax) rMax = r;
       }
-      return points;
-    }),
-  );
-  const made: Clippable = { shape, box: [zMin, rMin, zMax, rMax] };
-  known.set(region, made);
+  const made: Box = [zMin, rMin, zMax, rMax];
+  boxes.set(region, made);
   return made;
 }
+
+/** As the clipping package wants it. */
+const shapeOf = (region: Region): MultiPolygon =>
+  region.map((rings) => rings.map((ring) => Array.from({ length: ring.length / 2 }, (_, i): Pair => [ring[2 * i] ?? 0, ring[2 * i + 1] ?? 0])));
 
 const apart = (a: Box, b: Box): boolean => a[0] >= b[2] || b[0] >= a[2] || a[1] >= b[3] || b[1] >= a[3];
 
@@ -124,6 +122,8 @@ function within(rings: Polygon, box: Box): Polygon {
   return ring.length < 3 ? [] : [ring];
 }
 
+const isMetal = (outer: Float64Array): boolean => Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2;
+
 function fromClipping(result: MultiPolygon): Region {
   const kept: Float64Array[][] = [];
   for (const rings of result) {
@@ -136,7 +136,7 @@ function fromClipping(result: MultiPolygon): Region {
       return flat;
     });
     const outer = own[0];
-    if (outer && Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2) kept.push(own);
+    if (outer && isMetal(outer)) kept.push(own);
   }
   return kept;
 }

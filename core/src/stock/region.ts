@@ -7,7 +7,12 @@ export const snap = (value: number) => Math.round(value * GRID) / GRID;
 
 /** A region of one polygon from its points (z, r), snapped. */
 export function polygon(points: readonly (readonly [number, number])[]): Region {
-  return [[Float64Array.from(points.flatMap(([z, r]) => [snap(z), snap(r)]))]];
+  const ring = new Float64Array(2 * points.length);
+  points.forEach(([z, r], i) => {
+    ring[2 * i] = snap(z);
+    ring[2 * i + 1] = snap(r);
+  });
+  return [[ring]];
 }
 
 /** Between two z and two r. */

@@ -11,8 +11,19 @@ export interface Section {
 /** Longest stretch of a slope that is taken for a cylinder, mm. */
 const PIECE = 5;
 
+/** What was asked of a region last: a setup asks the same of the stock as it stands for cut after cut. */
+const asked = new WeakMap<Region, { readonly from: number; readonly to: number; readonly sections: readonly Section[] }>();
+
 /** The metal of a region along the axis as hollow cylinders, from left to right; slopes in short pieces; nothing where there is no metal. */
 export function sectionsOf(region: Region, from: number, to: number): readonly Section[] {
+  const before = asked.get(region);
+  if (before?.from === from && before.to === to) return before.sections;
+  const sections = cutAcross(region, from, to);
+  asked.set(region, { from, to, sections });
+  return sections;
+}
+
+function cutAcross(region: Region, from: number, to: number): readonly Section[] {
   const edges = edgesOf(region);
   const sloped = edges.filter(([z0, r0, z1, r1]) => Math.abs(z1 - z0) > 1e-6 && Math.abs(r1 - r0) > 1e-6);
   const corners = new Set([from, to, ...edges.map(([z0]) => z0).filter((z) => z > from && z < to)]);
