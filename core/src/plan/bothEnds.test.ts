@@ -51,8 +51,9 @@ describe('two sizes of one cut', () => {
 });
 
 /** A slender seat at the Bench, as its route wants it measured. */
-function atSeat(support: 'none' | 'centre') {
-  const shop = demoShop();
+function atSeat(support: 'none' | 'centre', edge: 'honed' | 'keen' = 'honed') {
+  const own = demoShop();
+  const shop = edge === 'honed' ? own : { ...own, tools: own.tools.map((t) => (t.kind === 'turn' ? { ...t, grade: 'hss' as const } : t)) };
   const job = {
     ...jobOf('16 h7 x 70; 24 x 20'),
     choices: [
@@ -115,8 +116,8 @@ describe('a slender seat at the Bench', () => {
     expect(ask(at('15.992', 'free'), at('15.991', 'held'))?.next).toBe('stop');
   });
 
-  it('ends farther apart than the tolerance: the pass again, then what would bring both in', () => {
-    const { at, dialled, ask } = atSeat('none');
+  it('ends farther apart than the tolerance: the pass again with a keen edge, then what would bring both in', () => {
+    const { at, dialled, ask } = atSeat('none', 'keen');
     const apart = [at('16.020', 'free'), at('15.995', 'held')];
     const again = ask(...apart);
     expect(again).toMatchObject({ next: 'springCut', dial: { value: 0 } });
@@ -124,6 +125,10 @@ describe('a slender seat at the Bench', () => {
     const still = ask(...apart, dialled('0'), at('16.014', 'free'), at('15.993', 'held'));
     expect(still?.next).toBe('stop');
     expect(words(still)).toContain('a centre or a follow rest');
+    // spring-cut, common practice: a honed insert rubs at the same setting
+    const honed = atSeat('none').ask(...apart);
+    expect(honed?.next).toBe('stop');
+    expect(words(honed)).toContain('a centre or a follow rest; else emery at the free end');
     const far = ask(at('16.7', 'free'), at('16.2', 'held'));
     expect(far?.next).toBe('ask');
     expect(ask(at('16.7', 'free'), at('16.2', 'held'), at('16.21', 'held'))?.next).not.toBe('ask');

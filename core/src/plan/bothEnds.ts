@@ -95,22 +95,16 @@ export function narrowed(wanted: Limits, differ: number): Limits | undefined {
 /** What is advised where one cut makes two sizes: each end is foretold by what it gave way before, and the free one aimed so that both lie in their limits. */
 export function adviseBothEnds(wanted: Limits, at: AtEnds, ends: Ends, known: AdviseWith, apart: number | undefined): Advice {
   const lastCut = at.free.findLast((e) => e.kind === 'cut');
-  const repeated = lastCut !== undefined && isZero(lastCut.dial.text);
+  // a honed edge rubs at the same setting
+  const again = known.keen === true && !(lastCut !== undefined && isZero(lastCut.dial.text));
   const now = adviseWith(narrowed(wanted, at.differ ?? 0) ?? wanted, at.free, known);
-  if (at.differ === undefined || !now.dial || now.dial.value === 0) return seenAtBothEnds(now, wanted, at, ends, apart, repeated);
+  if (at.differ === undefined || !now.dial || now.dial.value === 0) return seenAtBothEnds(now, wanted, at, ends, apart, again);
   const sizing = sizingWith(wanted, at.free, known);
   const [free, held] = [beliefOf(sizing), beliefOf(sizingWith(wanted, at.held, known))];
   const by = now.dial.value * sizing.takes;
   const after = sizeAfter(held, by).mean - sizeAfter(free, by).mean;
   const limits = narrowed(wanted, after);
-  return seenAtBothEnds(
-    limits ? adviseWith(limits, at.free, known) : now,
-    wanted,
-    limits ? { ...at, differ: tidy(after) } : at,
-    ends,
-    apart,
-    repeated,
-  );
+  return seenAtBothEnds(limits ? adviseWith(limits, at.free, known) : now, wanted, limits ? { ...at, differ: tidy(after) } : at, ends, apart, again);
 }
 
 function coldOf({ value, celsius }: Reading, alpha: number): number | undefined {
@@ -127,6 +121,7 @@ const NEAR = 3;
  * What is advised for the free end, seen for both: the other end is asked for before the last cut and before a size is let go; where the ends differ by more than the
  * tolerance no cut brings both in, and what would is said.
  * @param apart how far the tail centre and the jaws stand apart, mm; nothing without a centre
+ * @param again the edge is keen, and the pass was not made again yet
  */
 function seenAtBothEnds(
   advice: Advice,
@@ -134,7 +129,7 @@ function seenAtBothEnds(
   { differ, both, doubtful }: AtEnds,
   ends: Ends,
   apart: number | undefined,
-  repeated: boolean,
+  again: boolean,
 ): Advice {
   const tolerance = wanted.max - wanted.min;
   const last = advice.next === 'cut' || advice.next === 'springCut' || advice.next === 'stop' || advice.next === 'changeGauge';
@@ -171,7 +166,7 @@ function seenAtBothEnds(
     say`its ends differ by ${length(Math.abs(differ), 0.001)}, the tolerance is ${length(tolerance, 0.001)}: no cut along it brings both in`,
   );
   // what gave way at the free end comes off when the pass is made again
-  if (differ < 0 && !repeated && advice.cold && advice.cold.value + differ > wanted.min)
+  if (differ < 0 && again && advice.cold && advice.cold.value + differ > wanted.min)
     return {
       ...without(advice),
       next: 'springCut',

@@ -543,6 +543,17 @@ export const formulas = {
     },
     ({ now, dial, takes, share, back, towards }) => now - towards * (dial * takes * share + back),
   ),
+  forecastTouching: define(
+    'cold size now - what may come off, the edge drawn back until it about touches; a bore or depth grows by it',
+    'averaged over the springs that fit the readings: under those that leave the edge clear of the work nothing comes off',
+    {
+      now: ['diameter', 'cold size now'],
+      off: ['length', 'what may come off'],
+      dial: ['length', 'dial move'],
+      towards: ['count', '1 where the cut makes the size smaller, -1 where it makes it larger'],
+    },
+    ({ now, off, towards }) => now - towards * off,
+  ),
   expected: define(
     'cold size now - what the dial move takes off the diameter',
     'arithmetic',

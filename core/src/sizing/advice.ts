@@ -188,6 +188,20 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
         },
       ],
     };
+  if (next.dial.value === 0 && sizing.keen === false)
+    return {
+      ...base,
+      next: sizing.gaugeProves ? 'stop' : 'changeGauge',
+      expects: base.cold,
+      ...chances(now, wanted),
+      because: [
+        {
+          rule: 'spring-cut',
+          says: say`what is left, ${length(Math.max(0, left), 0.001)}, is less than a honed edge takes for certain, and at the same setting it rubs: a keen one touched on there, or emery`,
+          binds: [],
+        },
+      ],
+    };
   const advice = (cut: Cut): Omit<Advice, 'next' | 'because'> => ({
     ...base,
     dial: cut.dial,
@@ -200,7 +214,10 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   if (next.dial.value < 0)
     because.unshift({
       rule: 'spring-cut',
-      says: say`the work gives back more than is left: the dial a little out, come to from the same side, and the same pass again`,
+      says:
+        next.expects.formula === 'forecast'
+          ? say`the work gives back more than is left: the dial a little out, come to from the same side, and the same pass again`
+          : say`how far it gives way is not sure enough for what is left: the dial out until the edge about touches, come to from the same side, a light pass, and measure`,
       binds: [],
     });
   if (again)
@@ -209,7 +226,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
       says:
         sizing.keen === true
           ? say`once more at the same setting: what gave way comes off`
-          : say`once more at the same setting; a honed edge may rub instead of cut`,
+          : say`if its edge is keen, once more at the same setting: what gave way comes off; a honed one rubs, so emery`,
       binds: [],
     });
   return {
@@ -247,14 +264,19 @@ function cutTo(sizing: Sizing, belief: Belief, now: Forecast, left: number, cuts
     dial = figure('length', 'dialMove', { ...of, left: cuts * (shorter * sizing.takes * share + back) }, { step: stepOf(settable) });
     after = sizeAfter(belief, dial.value * sizing.takes);
   }
-  const towards = towardsOf(sizing);
-  const expects = figure(
-    quantityOf(sizing),
-    'forecast',
-    { now: towards * now.mean, dial: dial.value, takes: sizing.takes, share, back, towards },
-    { step: 0.001, deviation: after.deviation },
-  );
-  return { dial, expects, after, depth: Math.max(0, now.mean - after.mean) / sidesOf(sizing) };
+  return { dial, expects: foretold(sizing, belief, dial.value, after), after, depth: Math.max(0, now.mean - after.mean) / sidesOf(sizing) };
+}
+
+/** What is foretold of a cut, with its formula: another where some of the springs that fit leave the edge clear of the work. */
+function foretold(sizing: Sizing, before: Belief, dial: number, after: Forecast): Figure {
+  const now = sizeNow(before).mean;
+  const { share, back } = comesOff(before);
+  const [takes, towards] = [sizing.takes, towardsOf(sizing)];
+  const more = { step: 0.001, deviation: after.deviation };
+  const plain = Math.abs(now - dial * takes * share - back - after.mean) < 1e-6;
+  return plain
+    ? figure(quantityOf(sizing), 'forecast', { now: towards * now, dial, takes, share, back, towards }, more)
+    : figure(quantityOf(sizing), 'forecastTouching', { now: towards * now, off: now - after.mean, dial, towards }, more);
 }
 
 /** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */
@@ -270,15 +292,8 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
   if (reading?.kind === 'reading' && cut?.kind === 'cut') {
     // as it was foretold before the cut
     const before = beliefOf({ ...sizing, events: sizing.events.slice(0, -1) });
-    const { share, back } = comesOff(before);
     const now = sizeNow(belief);
-    const towards = towardsOf(sizing);
-    const expects = figure(
-      quantityOf(sizing),
-      'forecast',
-      { now: towards * sizeNow(before).mean, dial: cut.dial, takes: sizing.takes, share, back, towards },
-      { step: 0.001, deviation: now.deviation },
-    );
+    const expects = foretold(sizing, before, cut.dial, now);
     return {
       next: 'measure',
       kind,

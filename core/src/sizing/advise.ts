@@ -82,7 +82,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     alpha: materialOf(at.material).alpha,
     bias: at.gauge ? mmOf(at.gauge.bias) : 0.002,
     repeat: at.gauge ? mmOf(at.gauge.repeat) : 0.002,
-    ...(at.keen === true && { keen: true }),
+    ...(at.keen !== undefined && { keen: at.keen }),
     ...(at.spring !== undefined && at.spring > 0 && { spring: at.spring }),
     gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance),
     nose: at.nose,

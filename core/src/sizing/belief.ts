@@ -26,7 +26,7 @@ export interface Sizing {
   readonly repeat: number;
   readonly gaugeProves: boolean;
   readonly nose: number;
-  /** a keen edge: it takes what another would rub */
+  /** a keen edge takes what a honed one would rub; nothing where it is not known which it is */
   readonly keen?: boolean;
   /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
   readonly spring?: number;

@@ -139,16 +139,18 @@ function cutIn(priors: Priors, f: Filtered, by: number): Filtered {
   const s = f.spring;
   const [size = 0, edge = 0, bias = 0, drift = 0] = f.mean;
   const moved = edge - by + drift;
-  const now = (moved + s * size) / (1 + s);
+  // an edge drawn back clear of the work takes nothing
+  const clear = moved >= size;
+  const now = clear ? size : (moved + s * size) / (1 + s);
   const off = size - now;
   // under its least chip an edge rubs or digs: what comes off is anything between nothing and a little more
   const light = off > 0 && off / 2 < priors.least ? 0.35 * off * (1 - off / 2 / priors.least) : 0;
-  const uneven = priors.uneven ** 2 + light ** 2;
+  const uneven = clear ? 0 : priors.uneven ** 2 + light ** 2;
   const setting = priors.setting ** 2;
-  const k = 1 / (1 + s);
+  const k = clear ? 0 : 1 / (1 + s);
   // rows of the step: what the new state takes of the old
   const step: Matrix = [
-    [s * k, k, 0, k],
+    [1 - k, k, 0, k],
     [0, 1, 0, 1],
     [0, 0, 1, 0],
     [0, 0, 0, 1],

@@ -50,6 +50,47 @@ it('before the first cut says whether gauge and dial can do it, and what would',
   expect(because(ask([], h6, lathe('diameter', '0.002', 'mm')))).not.toContain('smallest move');
 });
 
+describe('less left than the next setting of the dial takes for certain (spring-cut, common practice)', () => {
+  const h8: Limits = { nominal: 20, max: 20, min: 19.967, from: 'class' };
+  const at = (keen: boolean | undefined): Advice =>
+    adviseWith(h8, [reading(20.12), cut(0.05), reading(20.02)], {
+      machine: lathe('radius', '0.02', 'mm'),
+      gauge: mic,
+      material: 'mild-steel',
+      nose: 0.4,
+      spring: 0.02,
+      keen,
+    });
+
+  it('a keen edge repeats at the same setting', () => {
+    expect(at(true)).toMatchObject({ next: 'springCut', dial: { value: 0 } });
+    expect(because(at(true))).toContain('once more at the same setting: what gave way comes off');
+  });
+
+  it('a honed one does not: it would rub', () => {
+    expect(at(false).next).toBe('stop');
+    expect(at(false).dial).toBeUndefined();
+    expect(because(at(false))).toContain('at the same setting it rubs: a keen one touched on there, or emery');
+  });
+
+  it('of an edge that nobody named both are said', () => {
+    expect(at(undefined).next).toBe('springCut');
+    expect(because(at(undefined))).toContain('if its edge is keen, once more');
+  });
+});
+
+it('where the spring is too unsure for what is left the edge is drawn back until it about touches, and nothing grows by it', () => {
+  const h8: Limits = { nominal: 20, max: 20, min: 19.967, from: 'class' };
+  const slender = { machine: lathe('radius', '0.02', 'mm'), gauge: mic, material: 'mild-steel', nose: 0.4, spring: 0.2, keen: true };
+  const advice = adviseWith(h8, [reading(20.35), cut(0.2), reading(20.03)], slender);
+  expect(advice.dial?.value).toBeLessThan(0);
+  expect(advice.chancePast).toBeLessThan(0.005);
+  expect(because(advice)).toContain('until the edge about touches');
+  // geometry: an edge clear of the work leaves its size as it was
+  expect(advice.expects.value).toBeLessThanOrEqual(20.03);
+  expect(advice.expects.formula).toBe('forecastTouching');
+});
+
 it.each([
   ['half', 0.01],
   ['whole', 0.02],
