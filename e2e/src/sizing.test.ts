@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, freshPage, goTo, root, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber } from './harness';
 import { crowded, violations } from './layout';
+import { mm, sizedJobs } from './sizedJobs';
 
 let browser: Browser;
 let page: Page;
@@ -15,147 +16,12 @@ let server: Served;
 let running = true;
 const dir = mkdtempSync(join(tmpdir(), 'obra-sizing-'));
 
-const mm = (text: string) => ({ text, units: 'mm' as const });
-const inch = (text: string) => ({ text, units: 'in' as const });
-
-/** A sleeve whose bore is fitted to a journal that was measured, and a stud with a 2A thread. */
-const sleeve = (): Job => {
-  const job = blankJob('Sleeve on its journal', 'mm');
-  return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      material: 'mild-steel',
-      outside: [{ id: 's1', size: mm('36'), length: mm('28') }],
-      boreRight: [{ id: 'h1', size: mm('22'), length: mm('through') }],
-      mates: [
-        {
-          id: 'm1',
-          of: 'h1',
-          piece: 'journal',
-          want: mm('clearance 0.03 +/-0.01'),
-          measured: { readings: [mm('21.984'), mm('21.986')], gauge: 'mic-0-25' },
-        },
-      ],
-    },
-  };
-};
-const stud = (): Job => {
-  const job = blankJob('Stud', 'in');
-  return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      material: 'mild-steel',
-      outside: [
-        { id: 's1', size: inch('3/4-10 UNC-2A'), length: inch('3/4') },
-        { id: 's2', size: inch('1'), length: inch('1-1/2') },
-      ],
-    },
-  };
-};
-const spindle = (): Job => {
-  const job = blankJob('Spindle to its bearing', 'mm');
-  return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('20 k6'), length: mm('24') },
-        { id: 's2', size: mm('26'), length: mm('30') },
-      ],
-      mates: [{ id: 'm1', of: 's1', piece: 'bearing', want: mm('trial: wants a push') }],
-    },
-  };
-};
-
-/** A taper that its socket is tried on. */
-const tapered = (): Job => {
-  const job = blankJob('Tapered arbor', 'mm');
-  return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('Morse 2'), length: mm('50') },
-        { id: 's2', size: mm('25'), length: mm('30') },
-      ],
-    },
-  };
-};
-
-/** A journal whose shoulder has limits of its own. */
-const shouldered = (): Job => {
-  const job = blankJob('Shouldered journal', 'mm');
-  return {
-    ...job,
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('19 h7'), length: mm('30 +/-0.05') },
-        { id: 's2', size: mm('30'), length: mm('20') },
-      ],
-    },
-  };
-};
-
-/** A thread that its ring is tried on. */
-const ringed = (): Job => {
-  const job = blankJob('Ringed stud', 'mm');
-  return {
-    ...job,
-    choices: [{ kind: 'method', id: 'm', of: 's1', method: 'single-point' }],
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('M12'), length: mm('25') },
-        { id: 's2', size: mm('20'), length: mm('30') },
-      ],
-    },
-  };
-};
-
-/** A long taper between centres, the tailstock set over. */
-const setOver = (): Job => {
-  const job = blankJob('Long taper', 'mm');
-  return {
-    ...job,
-    choices: [
-      { kind: 'method', id: 'c', of: 'carrying', method: 'centres' },
-      { kind: 'method', id: 's', of: 's1', method: 'set-over' },
-    ],
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('22 > 24'), length: mm('100') },
-        { id: 's2', size: mm('28'), length: mm('100') },
-      ],
-    },
-  };
-};
-
-/** A bearing seat far out of the jaws, with no centre to carry it. */
-const slender = (): Job => {
-  const job = blankJob('Slender seat', 'mm');
-  return {
-    ...job,
-    choices: [{ kind: 'hold', id: 'hold-right-1', setup: 'right-1', holding: 'three-jaw', support: [] }],
-    drawing: {
-      ...job.drawing,
-      outside: [
-        { id: 's1', size: mm('16 h7'), length: mm('70') },
-        { id: 's2', size: mm('24'), length: mm('20') },
-      ],
-    },
-  };
-};
-
 beforeAll(async () => {
   browser = await sharedBrowser();
   server = await serve({ demo: true });
   ({ page, complaints, close } = await freshPage(browser, `${server.url}/jobs`));
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
-  for (const [i, job] of [sleeve(), stud(), spindle(), slender(), tapered(), shouldered(), ringed(), setOver()].entries()) {
+  for (const [i, job] of sizedJobs.entries()) {
     const path = join(dir, `${String(i)}.json`);
     writeFileSync(path, writeJobFile({ schema: 1, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
@@ -339,6 +205,23 @@ it('a taper comes to size by how far its gauge stands off, with a caliper betwee
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await read('0', 'In.');
   expect(await violations(page)).toEqual([]);
+});
+
+it('a bored taper goes by its plug, and grows towards it', async () => {
+  await toStep('sized-8', 'Bore');
+  await sees(page, 'Blue on the gauge first');
+  await sees(page, 'measured, stands off, mm');
+  expect(await page.$$eval('select[aria-label="gauge"] option', (all) => all.map((o) => o.textContent).join())).not.toContain('telescoping');
+  await read('8', 'Dial towards you, cross slide');
+  // 8 mm off at 4 on 40 are 0.8 on the diameter
+  const dial = Number(await page.$eval('[data-testid="advice"] .huge button', (e) => e.textContent));
+  expect(dial).toBeGreaterThan(0.3);
+  expect(dial).toBeLessThan(0.42);
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await next();
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
+  await read('0', 'In.');
 });
 
 it('a shoulder with limits of its own follows its diameter, by the depth gauge and the dial along the bed', async () => {

@@ -41,10 +41,11 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   const of = step.does[0] ?? '';
   const size = (id: string) => plan.part.characteristics.find((c) => c.id === id);
   if (step.verb === 'thread' || step.verb === 'die') return by && step.verb === 'thread' ? threadBy(by, step, plan) : undefined;
-  if (step.verb === 'taper') {
-    const row = plan.part.features.find((f) => f.id === rowOf(step.id));
+  const row = plan.part.features.find((f) => f.id === rowOf(step.id));
+  if (step.verb === 'taper' || (step.verb === 'bore' && row?.form === 'taper')) {
     const taper = step.method === 'form' || !row ? undefined : tapered(row);
-    return taper && { kind: 'outside', limits: taper.limits, of: `${rowOf(step.id)}.taper`, axis: 'cross', standsOff: taper };
+    const kind = step.verb === 'bore' ? 'bore' : 'outside';
+    return taper && { kind, limits: taper.limits, of: `${rowOf(step.id)}.taper`, axis: 'cross', standsOff: taper };
   }
   if (step.gauge === undefined) return undefined;
   if (step.verb === 'finish-turn') {
@@ -154,7 +155,8 @@ const betweenEnds = ({ end, gripped, support, carried }: Setup, part: Part): num
 export function handGauge(step: Step, sized: Sized, shop: Shop, asked: string | undefined): Gauge | undefined {
   if (sized.kind === 'depth') return depthGauge(shop, asked);
   const found = shop.gauges.find((g) => g.id === (asked ?? step.gauge));
-  return found ?? (sized.standsOff ? shop.gauges.find((g) => g.kind === 'caliper') : undefined);
+  if (!sized.standsOff) return found;
+  return found?.kind === 'caliper' || found?.kind === 'depth' ? found : (shop.gauges.find((g) => g.kind === 'caliper') ?? found);
 }
 
 /** What is known at a step that is sized: lathe, gauge, edge, and how the work and tool give way. */

@@ -6,6 +6,18 @@ import { benchState, issued, plan, readStandOff, sizedAt } from './index';
 
 const shop = demoShop();
 const mm = (text: string) => ({ text, units: 'mm' as const });
+/** A sleeve with a taper bored into its right end. */
+const sleeve = (size: string, long: string): Job => {
+  const blank = blankJob('Sleeve', 'mm');
+  return {
+    ...blank,
+    drawing: {
+      ...blank.drawing,
+      outside: [{ id: 's1', size: mm('40'), length: mm('60') }],
+      boreRight: [{ id: 'b1', size: mm(size), length: mm(long) }],
+    },
+  };
+};
 const job = (size: string, long: string): Job => {
   const blank = blankJob('Taper', 'mm');
   return {
@@ -20,13 +32,13 @@ const job = (size: string, long: string): Job => {
   };
 };
 
-function atTaper(of: Job) {
+function atTaper(of: Job, id = 's1') {
   const [route] = plan(of, shop).routes;
   if (!route) throw new Error('no route');
   const out = issued(of, route, shop, '2026-11-02T08:00:00.000Z', '0.1.0');
   const made = plan(out, shop);
   const steps = made.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
-  const step = steps.find((s) => s.verb === 'taper');
+  const step = steps.find((s) => s.does[0]?.startsWith(id) && (s.verb === 'taper' || s.verb === 'bore'));
   if (!step) throw new Error('no taper');
   let n = 0;
   const line = (own: string) => ({ id: `t${String(++n)}`, at: '2026-11-02T08:00:00.000Z', by: 'here', piece: 1, step: own });
@@ -34,7 +46,7 @@ function atTaper(of: Job) {
   const read = (text: string, units: 'mm' | 'in' = 'mm'): Entry => ({
     ...line(step.id),
     kind: 'reading',
-    of: 's1.taper',
+    of: `${id}.taper`,
     value: { text, units },
     gauge: 'caliper',
   });
@@ -83,6 +95,31 @@ describe('a Morse 2 taper by its gauge', () => {
     const past = ask(read('8'), cut('0.1'), read('-2'));
     expect(past?.next).toBe('stop');
     expect(past?.chancePast).toBeGreaterThan(0.9);
+  });
+});
+
+describe('a 1:10 taper bored by its plug', () => {
+  const { read, cut, ask, sized, takes } = atTaper(sleeve('25 > 21', '40'), 'b1');
+
+  it('is too small by what the plug stands off: the bore grows towards its line', () => {
+    expect(sized).toMatchObject({ kind: 'bore', axis: 'cross', standsOff: { line: 25, towards: -1 } });
+    expect(sized?.standsOff?.slope).toBeCloseTo(0.1, 9);
+    const far = ask(read('8'));
+    // 8 mm off at 1:10 are 0.8 on the diameter; 25 within 0.2 by its general limits (ISO 2768 m) takes it in one cut
+    expect(far?.next).toBe('cut');
+    expect((far?.dial?.value ?? 0) * takes).toBeGreaterThan(0.6);
+    expect((far?.dial?.value ?? 0) * takes).toBeLessThan(0.85);
+    expect(Math.abs(far?.expects.value ?? 9)).toBeLessThan(1);
+    const near = ask(read('8'), cut('0.2'), read('4'));
+    expect((near?.dial?.value ?? 0) * takes).toBeGreaterThan(0.2);
+    expect((near?.dial?.value ?? 0) * takes).toBeLessThan(0.45);
+  });
+
+  it('is in where the plug is on its line, and past saving where it goes by it', () => {
+    expect(ask(read('8'), cut('0.4'), read('0'))).toMatchObject({ next: 'stop' });
+    expect(ask(read('8'), cut('0.4'), read('0'))?.chanceIn).toBeGreaterThan(0.9);
+    // 0.3 over its middle at -3
+    expect(ask(read('8'), cut('0.4'), read('-3'))?.chancePast).toBeGreaterThan(0.9);
   });
 });
 

@@ -11,6 +11,8 @@ export interface StandsOff {
   readonly slope: number;
   /** diameter at the line of the gauge, mm */
   readonly line: number;
+  /** 1 outside, by a ring; -1 in a bore, by a plug: what it stands off is what the bore is too small by */
+  readonly towards: 1 | -1;
 }
 
 /** What a gauge of a taper may stand off its line by where no limits are drawn, mm. @source common practice, half a millimetre either way */
@@ -18,14 +20,19 @@ const EITHER_WAY = 0.5;
 /** How truly a gauge seats on a taper that is wiped clean, mm along it, one deviation. @source judgement */
 const SEATS = 0.05;
 
-/** The taper of a row and the limits of its diameter at the line. */
+/** The taper of a row and the limits of its diameter at the line, where it is largest. */
 export function tapered(row: Feature): (StandsOff & { readonly limits: Limits }) | undefined {
   const slope = row.slope ?? 0;
-  if (row.form !== 'taper' || row.side !== 'outside' || !(slope > 0)) return undefined;
+  if (row.form !== 'taper' || !(slope > 0)) return undefined;
   const at = row.nearDiameter.nominal < row.farDiameter.nominal ? row.farDiameter : row.nearDiameter;
   const half = row.taper === undefined && at.max - at.min > 1e-6 ? (at.max - at.min) / 2 : EITHER_WAY * slope;
   const line = (at.max + at.min) / 2;
-  return { slope, line, limits: { nominal: tidy(line), max: tidy(line + half), min: tidy(line - half), from: 'typed' } };
+  return {
+    slope,
+    line,
+    towards: row.side === 'outside' ? 1 : -1,
+    limits: { nominal: tidy(line), max: tidy(line + half), min: tidy(line - half), from: 'typed' },
+  };
 }
 
 /** How far a gauge stands off, as typed: 0 on its line, negative where it goes past it. */
@@ -44,20 +51,20 @@ const MOST = 200;
 
 /** What to dial from how far the gauge stands off: what is left of the diameter is that times the taper. @source taper-from-gauge, common practice */
 export function adviseStandingOff(taper: StandsOff, limits: Limits, entries: readonly Entry[], known: AdviseWith): Advice {
-  const { slope, line } = taper;
+  const { slope, line, towards } = taper;
   const own = entries.flatMap((e): Entry[] => {
     if (e.kind !== 'reading') return [e];
     // of its collars, which say how far the tailstock is set over
     if (e.of.endsWith('.collar')) return [];
     const read = readStandOff(e.value.text, e.value.units);
-    return read.ok ? [{ ...e, value: { text: String(tidy(line + read.value.mm * slope)), units: 'mm' } }] : [];
+    return read.ok ? [{ ...e, value: { text: String(tidy(line + towards * read.value.mm * slope)), units: 'mm' } }] : [];
   });
   const advice = adviseWith(limits, own, { ...known, gauge: known.gauge && seatedOn(known.gauge, slope) });
   const off = (size: Figure): Figure =>
     figure(
       'length',
       'standsOff',
-      { size: size.value, line, slope },
+      { size: size.value, line, slope, towards },
       { step: 0.01, ...(size.deviation !== undefined && { deviation: size.deviation / slope }) },
     );
   const { next, kind, dial, cold, chanceIn, chanceShort, chancePast, because } = advice;

@@ -500,10 +500,15 @@ export const formulas = {
     ({ share, tolerance, takes, settable }) => tidy(Math.max(1, Math.round((share * tolerance) / takes / settable)) * settable),
   ),
   standsOff: define(
-    '(diameter - diameter at the line of the gauge) / taper',
+    '(diameter - diameter at the line of the gauge) / taper; of a bore (diameter at the line - diameter) / taper',
     'how far still to go in is what is left of the diameter over the taper, common practice',
-    { size: ['diameter', 'diameter'], line: ['diameter', 'diameter at the line'], slope: ['ratio', 'diameter per length'] },
-    ({ size, line, slope }) => (size - line) / slope,
+    {
+      size: ['diameter', 'diameter'],
+      line: ['diameter', 'diameter at the line'],
+      slope: ['ratio', 'diameter per length'],
+      towards: ['count', '1 outside, -1 in a bore'],
+    },
+    ({ size, line, slope, towards }) => (towards * (size - line)) / slope,
   ),
   coldSize: define(
     'reading - reading x alpha x (temperature - 20)',

@@ -206,6 +206,15 @@ function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void
             ),
           ]
         : []),
+      ...(row.form === 'taper'
+        ? [
+            reason(
+              'taper-from-gauge',
+              say`proved by blue on its plug or its mate before size; then how far that stands off is what is left over the taper`,
+              row.id,
+            ),
+          ]
+        : []),
       ...left,
       ...(row.through === true || row.met === true
         ? []

@@ -62,6 +62,8 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
 /** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too. */
 function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
   const threads = step.verb === 'thread' || step.verb === 'die';
-  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : sized ? gaugesFor[sized.kind] : [];
-  return kit.gauges.filter((g) => kinds.includes(g.kind) || (g.id === step.gauge && sized?.kind !== 'depth'));
+  // of a taper the gap between its gauge and the line is measured
+  const own = sized?.standsOff ? 'depth' : sized?.kind;
+  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : own ? gaugesFor[own] : [];
+  return kit.gauges.filter((g) => kinds.includes(g.kind) || (g.id === step.gauge && own !== 'depth'));
 }
