@@ -45,8 +45,8 @@ export interface Truth {
 }
 
 export interface SimulatedLathe {
-  /** Dials in by so much (dial units, always from the same side unless reversed) and takes a cut. */
-  readonly cut: (dial: number, reversed?: boolean) => void;
+  /** Dials in by so much (dial units) and takes a cut; `left` is the share of the backlash that was not taken out, 0 where it was come to from the same side. */
+  readonly cut: (dial: number, left?: number) => void;
   /** A cut at the setting as it stands. */
   readonly springCut: () => void;
   /** What the gauge shows now, at the free end where nothing is said. */
@@ -93,10 +93,10 @@ export function simulated(of: Truth): SimulatedLathe {
     cuts++;
   };
   return {
-    cut: (dial, reversed = false) => {
+    cut: (dial, left = 0) => {
       const before = dialled;
       dialled += dial * of.takes;
-      const moved = dialled - before + cyclicAt(dialled) - cyclicAt(before) + of.sticks * random.normal() - (reversed ? of.backlash : 0);
+      const moved = dialled - before + cyclicAt(dialled) - cyclicAt(before) + of.sticks * random.normal() - left * of.backlash;
       edge -= moved;
       take();
     },

@@ -77,6 +77,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     ...(at.kind !== undefined && { kind: at.kind }),
     ...(at.kind === 'thread' && { most: THREAD_PASS }),
     division: mmOf(dial?.division, 0.02),
+    ...(mmOf(dial?.backlash) > 0 && { backlash: mmOf(dial?.backlash) }),
     // a readout is set to its last digit
     settable: mmOf(dial?.readout) || dialShare(at.settable) * mmOf(dial?.division, 0.02),
     alpha: materialOf(at.material).alpha,

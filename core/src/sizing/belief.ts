@@ -17,6 +17,8 @@ export interface Sizing {
   readonly takes: number;
   /** mm, one division of the dial */
   readonly division: number;
+  /** of the slide, mm */
+  readonly backlash?: number;
   /** smallest move that is set, mm; half a division where nothing is said */
   readonly settable?: number;
   /** millionths a degree */
@@ -46,6 +48,8 @@ export const towardsLimits = ({ wanted, kind }: Pick<Sizing, 'wanted' | 'kind'>)
 export const LEAST = 1 / 3;
 /** How well a dial is set and followed, in divisions. @source common practice */
 export const SET = 0.04;
+/** How truly a hand takes the backlash out where it turns back and comes to a setting again, as a share of it. @source judgement: backed off a turn, it is nearly all of it */
+const TAKEN_OUT = 0.02;
 /** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
 const SPRING = 0.06;
 const FACTOR = 2;
@@ -68,6 +72,7 @@ function priorsOf(sizing: Sizing): Priors {
     bias: sizing.bias,
     repeat: Math.max(sizing.repeat, 1e-4),
     setting: SET * sizing.division * sizing.takes,
+    reversal: TAKEN_OUT * (sizing.backlash ?? 0) * sizing.takes,
     uneven: UNEVEN,
     drift: DRIFT,
     // the estimator halves what comes off

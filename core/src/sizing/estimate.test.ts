@@ -8,6 +8,7 @@ const priors: Priors = {
   bias: 0.006,
   repeat: 0.008,
   setting: 0.004,
+  reversal: 0,
   uneven: 0.003,
   drift: 0.001,
   least: 0,
@@ -84,7 +85,18 @@ it.each(Array.from({ length: 20 }, (_, i) => i + 1))('history %d: forecast as by
 });
 
 describe('closed forms', () => {
-  const exact: Priors = { spring: 0.25, factor: 1.000001, bias: 0, repeat: 1e-6, setting: 0, uneven: 0, drift: 0, least: 0, before: [0, 0] };
+  const exact: Priors = {
+    spring: 0.25,
+    factor: 1.000001,
+    bias: 0,
+    repeat: 1e-6,
+    setting: 0,
+    reversal: 0,
+    uneven: 0,
+    drift: 0,
+    least: 0,
+    before: [0, 0],
+  };
   const quiet: Truth = {
     seed: 1,
     takes: 1,
@@ -152,8 +164,16 @@ describe('closed forms', () => {
   it('reversed without coming from the same side, the backlash is missing from the cut', () => {
     const [same, back] = [simulated(quiet), simulated(quiet)];
     same.cut(0.5);
-    back.cut(0.5, true);
+    back.cut(0.5, 1);
     expect(back.truth() - same.truth()).toBeCloseTo(0.1 / 1.25, 9);
+  });
+
+  it('a setting that is turned back to is less sure by what is left of the backlash; one that is gone on to is not', () => {
+    const known = (reversal: number) => believed({ ...exact, reversal, spring: 0.01, before: [1, 0] }, 30, [{ kind: 'read', size: 30, doubt: 0 }]);
+    const after = (reversal: number, by: number) => sizeAfter(known(reversal), by);
+    expect(after(0.004, 0.1).deviation).toBeCloseTo(after(0, 0.1).deviation, 9);
+    // the whole of it reaches the size but for the spring: 0.004 / 1.01
+    expect(after(0.004, -0.005).deviation).toBeCloseTo(0.004 / 1.01, 4);
   });
 
   it('warm work reads over, by alpha times the size for each degree, and cools as e to the minus time (Newton; ISO 1 for 20 C)', () => {

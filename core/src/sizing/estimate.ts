@@ -18,6 +18,8 @@ export interface Priors {
   readonly repeat: number;
   /** how truly a dial is set and followed, one deviation */
   readonly setting: number;
+  /** what of the backlash a hand leaves in where it turns back and comes to a setting again, one deviation */
+  readonly reversal: number;
   /** how unevenly an edge cuts, one deviation, and how far it draws back in a cut */
   readonly uneven: number;
   readonly drift: number;
@@ -146,7 +148,7 @@ function cutIn(priors: Priors, f: Filtered, by: number): Filtered {
   // under its least chip an edge rubs or digs: what comes off is anything between nothing and a little more
   const light = off > 0 && off / 2 < priors.least ? 0.35 * off * (1 - off / 2 / priors.least) : 0;
   const uneven = clear ? 0 : priors.uneven ** 2 + light ** 2;
-  const setting = priors.setting ** 2;
+  const setting = priors.setting ** 2 + (by < 0 ? priors.reversal ** 2 : 0);
   const k = clear ? 0 : 1 / (1 + s);
   // rows of the step: what the new state takes of the old
   const step: Matrix = [

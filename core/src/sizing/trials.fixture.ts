@@ -34,6 +34,7 @@ const stiff = [
   { name: 'slender', spring: 0.2 },
 ] as const;
 const ALPHA = 11.5;
+const BACKLASH = 0.1;
 
 export function trial(seed: number): Trial {
   const random = randomFrom(seed * 7919 + 13);
@@ -51,7 +52,7 @@ export function trial(seed: number): Trial {
     cyclic: 0.001 * random.even(),
     turn: 4,
     sticks: 0.04 * dial.division * takes,
-    backlash: 0.1,
+    backlash: BACKLASH,
     // the lathe is not quite what the plan takes it for
     spring: stiffness.spring * Math.exp(0.7 * random.normal()),
     leastDepth: 0.04 + 0.08 * random.even(),
@@ -73,6 +74,7 @@ export function trial(seed: number): Trial {
       wanted,
       takes,
       division: dial.division,
+      backlash: BACKLASH,
       alpha: ALPHA,
       bias: gauge.bias,
       repeat: gauge.repeat,
@@ -121,6 +123,7 @@ const BETWEEN = 4;
 /** Follows the advice to its end. */
 export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => void): Ended {
   const { lathe, told } = one;
+  const hand = randomFrom(seed + 101);
   const events: Event[] = [];
   firstPass(one, seed);
   events.push(reads(lathe));
@@ -137,7 +140,8 @@ export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => vo
     const by = dial.value * told.takes;
     const forecast = sizeAfter(beliefOf({ ...told, events }), by);
     const before = sizeAfter(beliefOf({ ...told, events: events.filter((e) => e.kind === 'reading').slice(-1) }), by);
-    lathe.cut(dial.value);
+    // dialled out, a hand does not take all of the backlash out
+    lathe.cut(dial.value, dial.value < 0 ? 0.02 * Math.abs(hand.normal()) : 0);
     const central = (of: typeof forecast) => of.quantile(0.95) - of.quantile(0.05);
     seen?.({ at: forecast.below(lathe.truth()), width: central(forecast), priorWidth: central(before), of: one.of });
     events.push({ kind: 'cut', dial: dial.value });
