@@ -36,7 +36,9 @@ export function crowded(page: Page): Promise<readonly string[]> {
     }
     function look(of: Element, text: string, rect: DOMRect): void {
       if (rect.width < 1 || rect.height < 1) return;
-      let [left, right, top, bottom] = [rect.left, rect.right, rect.top, rect.bottom];
+      // set tighter than its font: the ink lies in the line that it is given
+      const tighter = Math.max(0, rect.height - (parseFloat(getComputedStyle(of).lineHeight) || rect.height)) / 2;
+      let [left, right, top, bottom] = [rect.left, rect.right, rect.top + tighter, rect.bottom - tighter];
       for (let up: Element | null = of; up; up = up.parentElement) {
         const s = getComputedStyle(up);
         if (s.overflowX === 'visible' && s.overflowY === 'visible') continue;

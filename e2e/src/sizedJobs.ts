@@ -71,8 +71,8 @@ const tapered = (): Job => {
 };
 
 /** A journal whose shoulder has limits of its own. */
-const shouldered = (): Job => {
-  const job = blankJob('Shouldered journal', 'mm');
+const shouldered = (title: string): Job => {
+  const job = blankJob(title, 'mm');
   return {
     ...job,
     drawing: {
@@ -149,4 +149,15 @@ const bored = (): Job => {
   };
 };
 
-export const sizedJobs: readonly Job[] = [sleeve(), stud(), spindle(), slender(), tapered(), shouldered(), ringed(), setOver(), bored()];
+export const sizedJobs: readonly Job[] = [
+  sleeve(),
+  stud(),
+  spindle(),
+  slender(),
+  tapered(),
+  shouldered('Shouldered journal'),
+  ringed(),
+  setOver(),
+  bored(),
+  shouldered('Journal cut under'),
+];

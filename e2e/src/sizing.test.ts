@@ -164,7 +164,7 @@ it('a bearing seat is sized hot on a springy bar: what the work gave back is rec
   expect(promised).toBeGreaterThan(16.2);
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-  await sees(page, 'measured at both ends of the cut');
+  await sees(page, 'Measured at both ends of the cut');
   await page.reload();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   // a tenth stays on: the work gave way; warm it reads 0.004 over (11.7 millionths a degree, 22 degrees)
@@ -237,6 +237,19 @@ it('a shoulder with limits of its own follows its diameter, by the depth gauge a
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await read('29.99', 'In.');
   expect(await violations(page)).toEqual([]);
+});
+
+it('a journal cut under its limit: what can still be done is said, and the piece may be let go', async () => {
+  await toStep('sized-9', 'Finish-turn Ø18.979');
+  await read('18.970', 'past saving by turning');
+  // ISO 286-2: 19 h8 is 0 / -0.033
+  await sees(page, 'It still is 19 h8');
+  await sees(page, 'Another piece:');
+  await sees(page, 'scrap piece 1');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await page.reload();
+  await sees(page, 'It still is 19 h8');
 });
 
 it('a thread that its ring does not go on is cut a little further, and tried again', async () => {

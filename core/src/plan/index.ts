@@ -13,6 +13,7 @@ export { plan, planning } from './planning';
 export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, stringsIn } from './lessons';
 export { found, type JobRecord, recordOf } from './record';
 export { type Release, releaseOf } from './release';
+export { stillToBeDone } from './pastLimit';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export type { Plan } from './types';
 export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';

@@ -8,6 +8,7 @@ import {
   parseLength,
   parseSize,
   readCelsius,
+  stillToBeDone,
   type Units,
   writeSentence,
 } from '@obra/core';
@@ -21,7 +22,7 @@ import { useUnits } from '../app/units';
 import { useTitle } from '../app/useTitle';
 import { useShop } from '../data/session';
 import { LatheEditor, limitsSaid } from '../fields';
-import { AdviceCard } from '../slate';
+import { AdviceCard, StillToBeDone } from '../slate';
 
 const Asked = z.object({
   what: z.enum(['outside', 'bore', 'length']),
@@ -143,15 +144,18 @@ export function DialQuestion() {
         </main>
         <aside className="slate" aria-label="Answer" style={{ flex: 1, width: 'auto', padding: '24px 32px', fontSize: 18 }}>
           {advice && 'limits' in answer ? (
-            <AdviceCard
-              advice={advice}
-              wanted={answer.limits}
-              units={units}
-              machine={machine}
-              {...(asked.what === 'length' && { axis: lengthDial(machine, answer.limits.max - answer.limits.min) })}
-              huge="huge"
-              last={{ text: asked.measured, celsius: answer.celsius }}
-            />
+            <>
+              <AdviceCard
+                advice={advice}
+                wanted={answer.limits}
+                units={units}
+                machine={machine}
+                {...(asked.what === 'length' && { axis: lengthDial(machine, answer.limits.max - answer.limits.min) })}
+                huge="huge"
+                last={{ text: asked.measured, celsius: answer.celsius }}
+              />
+              <StillToBeDone ways={stillToBeDone({ kind: asked.what, limits: answer.limits }, advice)} units={units} />
+            </>
           ) : (
             <p className="m-0">{'says' in answer ? answer.says : ''}</p>
           )}

@@ -1,5 +1,6 @@
 import { type Advice, dialSaid, type Limits, type Machine, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
 import { FigureNumber } from './FigureNumber';
+import { sentenceCase } from './sentenceCase';
 
 interface Props {
   readonly advice: Advice;
@@ -132,5 +133,3 @@ const under2 = ({ instead, kind }: Advice, wanted: Limits): number => {
   const { value, deviation = 0 } = instead.expects;
   return kind === 'bore' || kind === 'depth' ? value + 2 * deviation - wanted.max : wanted.min - (value - 2 * deviation);
 };
-
-const sentenceCase = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

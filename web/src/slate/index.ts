@@ -3,3 +3,5 @@ export { Big } from './Big';
 export { Checks } from './Checks';
 export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';
+export { StillToBeDone } from './StillToBeDone';
+export { sentenceCase } from './sentenceCase';

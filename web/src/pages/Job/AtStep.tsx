@@ -1,21 +1,14 @@
 import {
-  type Advice,
   type BenchState,
-  boreGaugeFor,
   type Characteristic,
   endRead,
   type Ends,
-  gaugeFor,
-  type Limits,
-  type Part,
-  type Shop,
   leadingDigits,
-  parseLength,
   readCelsius,
   readReading,
   readStandOff,
-  type Sized,
   type Step,
+  stillToBeDone,
   type Units,
   verbs,
   WORN,
@@ -27,11 +20,13 @@ import {
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';
-import { AdviceCard } from '../../slate';
+import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
 import { Back } from './Back';
 import { Clock } from './Clock';
 import { Collars } from './Collars';
 import { Feel } from './Feel';
+import { MeasuredAt } from './MeasuredAt';
+import { inUnits, nextLabel, NOTHING, readingAt, speedAndFeed, wantsReading, whatOf, writeBoth } from './measuring';
 import { Pad } from './Pad';
 import { Release } from './Release';
 import { Settings } from './Settings';
@@ -54,7 +49,7 @@ function keptUnits(otherwise: Units): Units {
 }
 
 export function AtStep({ view, step, piece, state }: AtStepProps) {
-  const { log, add, units, job, open } = view;
+  const { log, add, units, job, open, plan } = view;
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
   const before = own.findLast((e) => e.kind === 'reading');
   const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
@@ -175,6 +170,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
+  const past = advice?.next === 'stop' && advice.chancePast > 0.5;
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
   const both = reading && typed ? readAs(text) : undefined;
   return (
@@ -217,9 +213,10 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
           </div>
         )}
-        {bothEnds && (advice?.next === 'measure' || advice?.next === 'stop') && (
+        <StillToBeDone ways={plan && sized && advice ? stillToBeDone(sized, advice, { step, plan, job }) : []} units={units} />
+        {bothEnds && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
           <div className="quiet" style={{ fontSize: 16 }}>
-            {writeSentence(bothEnds.says, units)}
+            {sentenceCase(writeSentence(bothEnds.says, units))}
           </div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
@@ -250,21 +247,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             </span>
           </div>
         )}
-        {ends && (
-          <div className="d-flex gap-2 align-items-center mt-2" role="group" aria-label="measured at" style={{ fontSize: 16 }}>
-            <span className="quiet">measured at the</span>
-            {(['free', 'held'] as const).map((at) => (
-              <Button
-                key={at}
-                variant="outline-light"
-                active={where === at}
-                aria-pressed={where === at}
-                onClick={() => setPressed({ at, entries: own.length })}>
-                {at} end, {writeWithUnit({ is: 'length', value: ends[at], step: 0.1 }, units)} from zero
-              </Button>
-            ))}
-          </div>
-        )}
+        {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
         {step.cautions.length > 0 && (
           <div className="line quiet" style={{ fontSize: 16 }}>
             {step.cautions.map((c) => (
@@ -286,7 +269,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
               go on with this edge
             </Button>
           )}
-          {advice?.next === 'stop' && advice.chancePast > 0.5 && (
+          {past && (
             <Button
               variant="outline-light"
               onClick={() =>
@@ -320,56 +303,4 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       />
     </main>
   );
-}
-
-const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
-
-interface Reading {
-  readonly of: string;
-  readonly limits: Limits;
-  readonly gauge: string;
-}
-
-/** What a reading typed now is of: the size picked before release, with the gauge that suits it, else the size of the step. */
-function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Characteristic | undefined, gauge: string): Reading | undefined {
-  if (!picked?.limits) return sized && { of: sized.of, limits: sized.limits, gauge: gauge === '' ? 'none' : gauge };
-  const { limits, of, id } = picked;
-  const inside = part.features.some((f) => f.id === of && f.side !== 'outside');
-  const by = (inside ? boreGaugeFor : gaugeFor)(kit, limits.nominal, limits.max - limits.min);
-  return { of: id, limits, gauge: by?.id ?? 'none' };
-}
-
-/** What the pad asks for. */
-function whatOf(sized: Sized | undefined): string {
-  if (sized?.standsOff) return 'stands off,';
-  if (sized?.kind === 'length') return 'length,';
-  if (sized?.kind === 'depth') return 'from the face before it,';
-  if (sized?.kind !== 'thread') return 'Ø';
-  return sized.wire === undefined ? 'pitch Ø' : 'over wires,';
-}
-
-/** What the one big key does now, in words. */
-function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined): string {
-  if (!sizing || !advice) return 'Next';
-  if (typed) return 'Next: keep the reading';
-  if (advice.next === 'indexTip') return 'Next: edge indexed';
-  if (advice.dial) return 'Next: cut taken';
-  return wantsReading(advice) ? 'Next: type the reading' : 'Next: done';
-}
-
-/** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
-const wantsReading = (advice: Advice): boolean =>
-  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
-
-const speedAndFeed = (step: Step, units: Units): string =>
-  [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
-
-function writeBoth(mm: number, units: Units): string {
-  const one = (u: Units) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, u);
-  return `${one(units)}, ${one(units === 'mm' ? 'in' : 'mm')}`;
-}
-
-function inUnits(text: string, from: Units, to: Units): string {
-  const read = parseLength(text, from);
-  return read.ok ? write({ is: 'length', value: read.value, step: 0.001 }, to).text : text;
 }

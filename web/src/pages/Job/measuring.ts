@@ -1,0 +1,70 @@
+import {
+  type Advice,
+  boreGaugeFor,
+  type Characteristic,
+  gaugeFor,
+  type Limits,
+  parseLength,
+  type Part,
+  type Shop,
+  type Sized,
+  type Step,
+  type Units,
+  write,
+  writeWithUnit,
+} from '@obra/core';
+
+/* The words of a step that is measured, and what a reading is of. */
+
+/** Where nothing is limited. */
+export const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
+
+interface Reading {
+  readonly of: string;
+  readonly limits: Limits;
+  readonly gauge: string;
+}
+
+/** What a reading typed now is of: the size picked before release, with the gauge that suits it, else the size of the step. */
+export function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Characteristic | undefined, gauge: string): Reading | undefined {
+  if (!picked?.limits) return sized && { of: sized.of, limits: sized.limits, gauge: gauge === '' ? 'none' : gauge };
+  const { limits, of, id } = picked;
+  const inside = part.features.some((f) => f.id === of && f.side !== 'outside');
+  const by = (inside ? boreGaugeFor : gaugeFor)(kit, limits.nominal, limits.max - limits.min);
+  return { of: id, limits, gauge: by?.id ?? 'none' };
+}
+
+/** What the pad asks for. */
+export function whatOf(sized: Sized | undefined): string {
+  if (sized?.standsOff) return 'stands off,';
+  if (sized?.kind === 'length') return 'length,';
+  if (sized?.kind === 'depth') return 'from the face before it,';
+  if (sized?.kind !== 'thread') return 'Ø';
+  return sized.wire === undefined ? 'pitch Ø' : 'over wires,';
+}
+
+/** What the one big key does now, in words. */
+export function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined): string {
+  if (!sizing || !advice) return 'Next';
+  if (typed) return 'Next: keep the reading';
+  if (advice.next === 'indexTip') return 'Next: edge indexed';
+  if (advice.dial) return 'Next: cut taken';
+  return wantsReading(advice) ? 'Next: type the reading' : 'Next: done';
+}
+
+/** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
+export const wantsReading = (advice: Advice): boolean =>
+  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
+
+export const speedAndFeed = (step: Step, units: Units): string =>
+  [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
+
+export function writeBoth(mm: number, units: Units): string {
+  const one = (u: Units) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, u);
+  return `${one(units)}, ${one(units === 'mm' ? 'in' : 'mm')}`;
+}
+
+export function inUnits(text: string, from: Units, to: Units): string {
+  const read = parseLength(text, from);
+  return read.ok ? write({ is: 'length', value: read.value, step: 0.001 }, to).text : text;
+}
