@@ -151,6 +151,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   const most = sizing.most ?? MOST;
   const cuts = radius > 2 * most ? Math.ceil(radius / most) : splits ? 2 : 1;
   const next = cuts === 1 ? whole : cutTo(sizing, belief, now, left, cuts);
+  const touches = next.dial.value < 0 && next.expects.formula === 'forecastTouching';
   if (cuts === 2) because.push({ rule: 'leave-real-cuts', says: say`first of two like cuts; measure before the second`, binds: [] });
   else if (cuts > 2)
     because.push({
@@ -158,13 +159,17 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
       says: say`${length(left)} to ${towardsOf(sizing) === 1 ? 'come off' : 'go'}${quantityOf(sizing) === 'diameter' ? ' on diameter' : ''}: in ${cuts} cuts`,
       binds: [],
     });
-  else if (next.depth < least)
-    because.push({
-      rule: 'least-depth',
-      says: say`${length(next.depth, 0.001)} deep is less than a third of the ${length(sizing.nose)} nose: it may rub instead of cut`,
-      binds: [],
-    });
-  else because.push({ rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] });
+  // an edge that about touches cuts nothing yet that could be too light
+  else if (!touches)
+    because.push(
+      next.depth < least
+        ? {
+            rule: 'least-depth',
+            says: say`${length(next.depth, 0.001)} deep is less than a third of the ${length(sizing.nose)} nose: it may rub instead of cut`,
+            binds: [],
+          }
+        : { rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] },
+    );
   if (Math.abs(celsius - 20) >= IS_WARM)
     because.push({
       rule: 'hot-reads-big',
@@ -214,10 +219,9 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   if (next.dial.value < 0)
     because.unshift({
       rule: 'spring-cut',
-      says:
-        next.expects.formula === 'forecast'
-          ? say`the work gives back more than is left: the dial a little out, come to from the same side, and the same pass again`
-          : say`how far it gives way is not sure enough for what is left: the dial out until the edge about touches, come to from the same side, a light pass, and measure`,
+      says: touches
+        ? say`how far it gives way is not sure enough for what is left: the dial out until the edge about touches, come to from the same side, a light pass, and measure`
+        : say`the work gives back more than is left: the dial a little out, come to from the same side, and the same pass again`,
       binds: [],
     });
   if (again)
