@@ -214,7 +214,7 @@ describe('what to do next', () => {
   });
 
   it('says so when a cut is too light to cut, and when the size is past', () => {
-    expect(because(ask([reading(25.05)]))).toContain('may rub instead of cut');
+    expect(because(ask([reading(25.12)]))).toContain('may rub instead of cut');
     const under = ask([reading(24.98)]);
     expect(under.next).toBe('stop');
     expect(because(under)).toContain('past saving by turning');
