@@ -19,3 +19,6 @@ export const innerOf = (feature: Feature, end: End): number => (end === 'right' 
 
 /** The row that an end of the part ends in. */
 export const rowAt = (rows: readonly Feature[], end: End): Feature | undefined => (end === 'right' ? rows[0] : rows.at(-1));
+
+/** How long a row is, mm. */
+export const longOf = (row: Feature): number => Math.abs(row.near - row.far);

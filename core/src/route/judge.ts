@@ -5,6 +5,7 @@ import { diameter, length, say, spindleSpeed, type Sentence } from '../quantity'
 import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
 import { setOver } from '../standards';
 import { outsideOf } from '../stock';
+import { longOf } from './ends';
 import { comesBefore, type OrderRule, placed, type SetupFacts } from './rules';
 import type { Route, Setup, Step } from './types';
 import { verbs } from './verbs.table';
@@ -183,7 +184,7 @@ function judgeTravel(step: Step, setup: Setup, part: Part, machine: Machine, bro
   if (step.verb !== 'taper' || step.method !== 'set-over') return;
   const row = part.features.find((f) => f.id === step.does[0]?.split('.')[0]);
   if (!row) return;
-  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(1e-9, Math.abs(row.near - row.far));
+  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(1e-9, longOf(row));
   const offset = setOver(part.length, slope);
   if (setup.carried !== 'centres')
     broken('setover-test', step.id, say`set over with the work in a chuck`, say`only between centres does the work follow the tailstock`);

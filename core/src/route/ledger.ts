@@ -3,7 +3,7 @@ import { type CutLength, type Feature, type Part, toleranceChart, widestOf } fro
 import { type Figure, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { boundsOf } from '../stock';
-import { type End, faceOf, innerOf, letterOf, mouthOf, otherEnd } from './ends';
+import { type End, faceOf, innerOf, letterOf, mouthOf, otherEnd, longOf } from './ends';
 import { QUILL_LESS } from './holes';
 import type { LedgerLine, Setup, Step } from './types';
 
@@ -124,7 +124,7 @@ function lineOf(step: Step, end: End, part: Part, machine: Machine, shop: Shop, 
   }
   if (holes.has(step.verb) || step.verb === 'centre-drill') return holeLine(step, end, row, machine, chartTo);
   if (row && (step.verb === 'thread' || step.verb === 'die')) {
-    const usable = row.usable ?? Math.abs(row.near - row.far);
+    const usable = row.usable ?? longOf(row);
     return [{ step: step.id, says: say`full threads to here`, from, set: set(Math.abs(mouthOf(row, end) - zero) + usable) }];
   }
   return [];

@@ -5,7 +5,7 @@ import { angle, diameter, figure, length, say, type Sentence, tidy } from '../qu
 import { mmOf } from '../shop';
 import { combine, rectangle, type Region } from '../stock';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
-import { type End, inward, mouthOf } from './ends';
+import { type End, inward, mouthOf, longOf } from './ends';
 import { taperWay } from './tapers';
 import type { Verb } from './verbs.table';
 
@@ -73,7 +73,7 @@ function cutWindow(
 /** Tapers by the compound, arcs and balls by hand or form tool, after their envelope is roughed. */
 export function shapeRow(ctx: Context, setup: SetupDraft, row: Feature): void {
   const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal, row.across?.nominal ?? 0);
-  const long = Math.abs(row.near - row.far);
+  const long = longOf(row);
   // its chamfers are cut by steps of their own
   const [first, last] = row.form === 'taper' ? [row.chamferNear ?? 0, row.chamferFar ?? 0] : [0, 0];
   const sweeps = spareIn(ctx, row.near - first, row.far + last, -1, widest / 2 + 5);
@@ -227,7 +227,7 @@ export function knurlUnder(ctx: Context, row: Feature): number {
   return over ? tidy(row.nearDiameter.nominal - (over.diameter?.nominal ?? row.nearDiameter.nominal)) : 0;
 }
 
-const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - Math.abs(row.near - row.far)) < 1e-6;
+const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - longOf(row)) < 1e-6;
 
 /** A common knurling wheel, mm, half its width in at first; and a yield where none is known, N/mm2. @source knurl-blank, common practice */
 const KNURL_WIDTH = 4;

@@ -4,6 +4,7 @@ import { angle, diameter, length, say, type Sentence } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { compoundTravel, setOver } from '../standards';
 import { type Context, reason, type SetupDraft, way } from './context';
+import { longOf } from './ends';
 
 export type TaperMethod = 'compound' | 'set-over' | 'form';
 
@@ -27,7 +28,7 @@ const COMPOUND = 60;
  */
 export function taperWay(ctx: Context, setup: SetupDraft, row: Feature): TaperWay {
   const half = settingOf(row);
-  const long = Math.abs(row.near - row.far);
+  const long = longOf(row);
   const travel = compoundTravel(long, half);
   const compound = mmOf(ctx.machine.dials.compound?.travel, COMPOUND);
   const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(long, 1e-9);

@@ -1,15 +1,16 @@
-import { bestFeed, edgeOf, finishFeed, finishOf, limitedAt, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '../cutting';
+import { bestFeed, edgeOf, finishFeed, limitedAt, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, type Figure, say, tidy } from '../quantity';
-import { gaugeFor, mmOf, proves } from '../shop';
+import { mmOf } from '../shop';
 import { turned, turnedToShoulder } from '../stock';
 import { emeried, emery, fittedOne, workLimits } from './beside';
 import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, faceOf, innerOf, inward, mouthOf } from './ends';
-import { choiceId } from './choices';
 import { bindingReason, freshEdge, overLimit, rubs } from './cutChecks';
+import { dialReasons, readingReasons, stringsKept } from './finishReasons';
+import { chosenGauge } from './gaugeChoice';
 import { springOf, weakestIn } from './spring';
 
 /** Left on a shoulder for finishing, mm. @source common practice */
@@ -236,45 +237,6 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
   if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
 }
 
-/** A lesson that was kept: at such a feed this tool made long strings in this material. */
-function stringsKept({ shop, part }: Context, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
-  const kept = shop.lessons.find(
-    (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && feed <= l.mean + 1e-9,
-  );
-  return kept
-    ? [
-        reason(
-          'chips',
-          say`long strings were told of it here at feeds up to ${{ is: 'feed', value: kept.mean }}: more feed, or stop and clear them with a hook`,
-          row,
-        ),
-      ]
-    : [];
-}
-
-/** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */
-const SLENDER = 4;
-
-/** Where a gauge stands on a finished row, and on what. @source both-ends, crests: common practice */
-function readingReasons(feature: Feature, tolerance: number, long: number, feed: number, nose: number, spring: number) {
-  // how far the crests of the feed stand over the middle of the surface, on diameter
-  const crests = feed <= nose ? (2 * finishOf(feed, nose).Rt) / 1000 : 0;
-  return [
-    ...(long > SLENDER * feature.nearDiameter.nominal || 2 * spring > tolerance / 4
-      ? [reason('both-ends', say`measured at both ends of the cut: the free end gives way more than the held one`, feature.id)]
-      : []),
-    ...(crests > tolerance / 8
-      ? [
-          reason(
-            'crests',
-            say`the feed leaves crests of ${length(crests, 0.001)} on diameter, and a micrometer reads those: the same feed for the cut that is measured and the last`,
-            feature.id,
-          ),
-        ]
-      : []),
-  ];
-}
-
 /** The radius that a nose leaves where a row runs against a larger one and no relief or radius is drawn, mm; 0 where it runs free. */
 function cornerOfNose({ part }: Context, end: End, feature: Feature, nose: number): number {
   const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
@@ -283,86 +245,4 @@ function cornerOfNose({ part }: Context, end: End, feature: Feature, nose: numbe
   const behind = part.features.find((f) => f.side === 'outside' && f.id !== feature.id && Math.abs(mouthOf(f, end) - z) < 1e-6);
   const deep = behind ? behind.nearDiameter.nominal / 2 - feature.nearDiameter.nominal / 2 : 0;
   return deep > 2 * nose ? nose : 0;
-}
-
-/** What the cross dial counts, and whether its smallest step is fine enough for a tolerance. @source diameter-dial, fine-infeed, common practice */
-function dialReasons(ctx: Context, feature: Feature, tolerance: number): readonly ReturnType<typeof reason>[] {
-  const { cross } = ctx.machine.dials;
-  const division = mmOf(cross?.division);
-  if (!cross || !(division > 0)) return [];
-  const step = (division / 2) * (cross.reads === 'diameter' ? 1 : 2);
-  return [
-    reason(
-      'diameter-dial',
-      cross.reads === 'diameter'
-        ? say`the cross dial counts on diameter: dial all of what is to come off`
-        : say`the cross dial counts on radius: dial half of what is to come off the diameter`,
-      feature.id,
-    ),
-    ...(step > tolerance / 4 + 1e-9
-      ? [
-          reason(
-            'fine-infeed',
-            say`half a division is ${length(step, 0.001)} on diameter, more than a quarter of the tolerance: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
-            feature.id,
-          ),
-        ]
-      : []),
-  ];
-}
-
-function chosenGauge(ctx: Context, id: string, feature: Feature) {
-  const limits = feature.nearDiameter;
-  const tolerance = limits.max - limits.min;
-  const asked = ctx.chosen.use.get(id)?.flatMap((item) => ctx.shop.gauges.filter((g) => g.id === item))[0];
-  const best = gaugeFor(ctx.shop, limits.nominal, tolerance);
-  const gauge = asked ?? best;
-  if (!gauge) {
-    ctx.toGet.push({
-      what: say`a gauge that reaches ${length(limits.nominal)}`,
-      how: 'buy',
-      holdsUp: [id],
-      instead: { says: say`the mate itself as a gauge, tried on`, costs: figure('time', 'minutesByHand', { handling: 5 }) },
-    });
-    ctx.findings.push({
-      code: 'no-gauge',
-      about: id,
-      severity: 'caution',
-      says: say`no gauge of the shop reaches ${diameter(limits.nominal)}`,
-      why: say`a size that is not measured is not known`,
-      mends: [],
-    });
-    return undefined;
-  }
-  if (proves(gauge, tolerance)) return gauge;
-  const better = best && best.id !== gauge.id && proves(best, tolerance) ? best : undefined;
-  if (!better)
-    ctx.toGet.push({
-      what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`,
-      how: 'buy',
-      holdsUp: [id],
-      instead: {
-        says: say`${gauge.name}, set on a standard near the size`,
-        costs: figure('time', 'riskOfSize', { tolerance, bias: mmOf(gauge.bias), repeat: mmOf(gauge.repeat), spring: 0 }, { step: 0.1 }),
-      },
-    });
-  ctx.findings.push({
-    code: 'gauge-too-coarse',
-    about: id,
-    severity: 'caution',
-    says: say`${gauge.name} cannot prove a tolerance of ${length(tolerance, 0.001)} on ${diameter(limits.nominal)}`,
-    why: say`resolution to a fifth, doubt to a quarter of the tolerance`,
-    mends: better
-      ? [
-          {
-            says: say`measure with ${better.name}`,
-            to: 'job',
-            edits: [
-              { op: 'put', at: `choices/#${choiceId('gauge', id)}`, value: { kind: 'use', id: choiceId('gauge', id), step: id, item: better.id } },
-            ],
-          },
-        ]
-      : [],
-  });
-  return gauge;
 }

@@ -1,0 +1,73 @@
+import { finishOf } from '../cutting';
+import type { Tool } from '../document';
+import type { Feature } from '../drawing';
+import { length, say } from '../quantity';
+import { mmOf } from '../shop';
+import { type Context, reason } from './context';
+
+/* What a cut that is measured is told: where and how it is read, what its dial counts, what was learned of its chips. */
+
+/** A lesson that was kept: at such a feed this tool made long strings in this material. */
+export function stringsKept({ shop, part }: Context, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
+  const kept = shop.lessons.find(
+    (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && feed <= l.mean + 1e-9,
+  );
+  return kept
+    ? [
+        reason(
+          'chips',
+          say`long strings were told of it here at feeds up to ${{ is: 'feed', value: kept.mean }}: more feed, or stop and clear them with a hook`,
+          row,
+        ),
+      ]
+    : [];
+}
+
+/** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */
+const SLENDER = 4;
+
+/** Where a gauge stands on a finished row, and on what. @source both-ends, crests: common practice */
+export function readingReasons(feature: Feature, tolerance: number, long: number, feed: number, nose: number, spring: number) {
+  // how far the crests of the feed stand over the middle of the surface, on diameter
+  const crests = feed <= nose ? (2 * finishOf(feed, nose).Rt) / 1000 : 0;
+  return [
+    ...(long > SLENDER * feature.nearDiameter.nominal || 2 * spring > tolerance / 4
+      ? [reason('both-ends', say`measured at both ends of the cut: the free end gives way more than the held one`, feature.id)]
+      : []),
+    ...(crests > tolerance / 8
+      ? [
+          reason(
+            'crests',
+            say`the feed leaves crests of ${length(crests, 0.001)} on diameter, and a micrometer reads those: the same feed for the cut that is measured and the last`,
+            feature.id,
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** What the cross dial counts, and whether its smallest step is fine enough for a tolerance. @source diameter-dial, fine-infeed, common practice */
+export function dialReasons(ctx: Context, feature: Feature, tolerance: number): readonly ReturnType<typeof reason>[] {
+  const { cross } = ctx.machine.dials;
+  const division = mmOf(cross?.division);
+  if (!cross || !(division > 0)) return [];
+  const step = (division / 2) * (cross.reads === 'diameter' ? 1 : 2);
+  return [
+    reason(
+      'diameter-dial',
+      cross.reads === 'diameter'
+        ? say`the cross dial counts on diameter: dial all of what is to come off`
+        : say`the cross dial counts on radius: dial half of what is to come off the diameter`,
+      feature.id,
+    ),
+    ...(step > tolerance / 4 + 1e-9
+      ? [
+          reason(
+            'fine-infeed',
+            say`half a division is ${length(step, 0.001)} on diameter, more than a quarter of the tolerance: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
+            feature.id,
+          ),
+        ]
+      : []),
+  ];
+}
