@@ -155,6 +155,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
   for (const step of taken.setups.flatMap((s) => s.steps)) {
     if (step.verb !== 'thread' && step.verb !== 'die') continue;
     const row = step.does[0] ?? '';
+    if (now.part.features.some((f) => f.id === row && f.side !== 'outside')) continue;
     const method = step.verb === 'thread' ? 'die' : 'single-point';
     out.push({
       kind: 'thread',

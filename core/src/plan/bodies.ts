@@ -118,6 +118,7 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   const depth = leastRadius(step);
   const clear = topOf(setup, step) + APPROACH;
   const row = part.features.find((f) => f.id === (step.does[0] ?? '').split('.')[0]);
+  if (step.verb === 'thread' && row && row.side !== 'outside') return [];
   if (step.verb === 'taper' && row) {
     const ends = (
       [

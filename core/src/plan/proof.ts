@@ -128,7 +128,8 @@ function nearJaws(setup: Setup, step: Step, tool: Tool, part: Part, contacts: re
 
 /** A boring bar against the hole that it enters. @source bar-enters, common practice */
 function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
-  if (step.verb !== 'bore' || tool.kind !== 'bore') return [];
+  const bar = tool.kind === 'bore' || (tool.kind === 'thread' && tool.shank !== undefined);
+  if ((step.verb !== 'bore' && step.verb !== 'thread') || !bar) return [];
   const shank = mmOf(tool.shank);
   const before = setup.steps[setup.steps.indexOf(step) - 1]?.after ?? setup.before;
   const { left, right } = boundsOf(step.after);

@@ -2,7 +2,7 @@ import type { Shop } from '../document';
 import { type Feature, type Limits, type Part, threadOf } from '../drawing';
 import type { Finding } from '../finding';
 import { angle, diameter, length, say } from '../quantity';
-import { toolForThread } from '../route';
+import { cuts, toolForThread } from '../route';
 import { boreGaugeFor, doubtOf, gaugeFor, mmOf, proves } from '../shop';
 import { flankHalf } from '../standards';
 
@@ -33,14 +33,14 @@ function ofThread(f: Feature, shop: Shop): readonly Finding[] {
   if (!thread) return [];
   const bought = toolForThread(shop, thread.internal ? 'tap' : 'die', thread);
   const flank = flankHalf(thread.family);
-  const single = shop.tools.some((t) => t.kind === 'thread' && Math.abs(mmOf(t.angle, 60) - 2 * flank) < 0.6);
+  const single = shop.tools.some((t) => t.kind === 'thread' && cuts(t, thread) && (t.shank !== undefined) === thread.internal);
   const about = `${f.id}.thread`;
   if (!bought && !single)
     return [
       check(
         'thread-no-tool',
         about,
-        say`the shop has neither a ${thread.internal ? 'tap' : 'die'} for ${thread.designation} nor a threading tool of ${angle(2 * flank)}`,
+        say`the shop has neither a ${thread.internal ? 'tap' : 'die'} for ${thread.designation} nor a threading ${thread.internal ? 'bar' : 'tool'} of ${angle(2 * flank)}`,
         say`buy or grind one before this part is begun`,
       ),
     ];

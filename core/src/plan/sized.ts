@@ -40,8 +40,9 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   const by = shop.gauges.find((g) => g.id === (gauge ?? step.gauge));
   const of = step.does[0] ?? '';
   const size = (id: string) => plan.part.characteristics.find((c) => c.id === id);
-  if (step.verb === 'thread' || step.verb === 'die') return by && step.verb === 'thread' ? threadBy(by, step, plan) : undefined;
   const row = plan.part.features.find((f) => f.id === rowOf(step.id));
+  if (step.verb === 'thread' || step.verb === 'die')
+    return by && step.verb === 'thread' && row?.side === 'outside' ? threadBy(by, step, plan) : undefined;
   if (step.verb === 'taper' || (step.verb === 'bore' && row?.form === 'taper')) {
     const taper = step.method === 'form' || !row ? undefined : tapered(row);
     const kind = step.verb === 'bore' ? 'bore' : 'outside';

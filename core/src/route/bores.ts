@@ -10,6 +10,7 @@ import { checkDepth, drillHole, oneDrill } from './holes';
 import { spareIn } from './shapes';
 import { alreadyMade } from './started';
 import { tapRow } from './tapping';
+import { cutThread, singlePointed } from './threading';
 
 /** What a boring bar is left to take, on diameter, mm. @source drill-bore-ream, common practice */
 const TO_BORE = 1;
@@ -94,6 +95,12 @@ function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: num
   const tapped = thread !== undefined && drilledTo >= row.nearDiameter.min - 1e-6;
   if (!tapped && Math.max(row.nearDiameter.max, widest) > drilledTo + 1e-6 && !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06))
     bore(ctx, setup, row, drilledTo);
+  if (thread && singlePointed(ctx, row, Math.max(drilledTo, row.nearDiameter.nominal))) {
+    // the bar starts clean in a chamfer
+    mouth(ctx, setup, row);
+    cutThread(ctx, setup, row);
+    return;
+  }
   if (thread) tapRow(ctx, setup, row, thread, drilledTo || coreOf(row));
   mouth(ctx, setup, row);
 }

@@ -13,11 +13,28 @@ import { type BarOut, giveOfBar } from './toolSpring';
 
 /** Lead of a machine reamer, mm. @source drill-bore-ream, common practice: a 45 degree lead and a short taper */
 const REAMER_LEAD = 1.5;
+/** A bar may be as thick as this share of the hole that it enters. @source bar-enters, common practice: chips want room */
+export const ENTERS = 0.7;
+
 /** The stoutest bar that leaves chips their room in a hole, else the slimmest there is. @source bar-enters, common practice */
 function stoutest(ctx: Context, hole: number): Tool | undefined {
   const shank = (t: Tool) => mmOf(t.shank, mmOf(t.size, 0));
   const bars = ctx.shop.tools.filter((t) => t.kind === 'bore').toSorted((a, b) => shank(b) - shank(a));
-  return bars.find((t) => shank(t) <= 0.7 * hole + 1e-6) ?? bars.at(-1);
+  return bars.find((t) => shank(t) <= ENTERS * hole + 1e-6) ?? bars.at(-1);
+}
+
+/** A bar that stands out too far for its thickness is told. @source common practice, 4 of steel */
+export function barTooSlender(ctx: Context, id: string, tool: Tool, out: number): void {
+  const shank = mmOf(tool.shank, mmOf(tool.size, 0));
+  if (shank <= 0 || out / shank <= 4) return;
+  ctx.findings.push({
+    code: 'bar-too-slender',
+    about: id,
+    severity: 'caution',
+    says: say`${tool.name} reaches ${length(out)} on a shank of ${length(shank)}: ${tidy(Math.round((10 * out) / shank) / 10)} to 1`,
+    why: say`a steel boring bar is good to 4, a carbide one to 6 or 7`,
+    mends: [],
+  });
 }
 
 /** Bores, or reams, one row of a hole that stands at `from` on diameter, mm. */
@@ -27,19 +44,10 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
   const tool =
     verb === 'ream'
       ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
-      : needTool(ctx, id, 'bore', say`boring bar under ${length(0.7 * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
+      : needTool(ctx, id, 'bore', say`boring bar under ${length(ENTERS * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
   const { limits, because: left } = workLimits(ctx, row);
   const out = Math.abs(row.far - faceOf(ctx.part, setup.end));
-  const shank = tool ? mmOf(tool.shank, mmOf(tool.size, 0)) : 0;
-  if (verb === 'bore' && shank > 0 && out / shank > 4)
-    ctx.findings.push({
-      code: 'bar-too-slender',
-      about: id,
-      severity: 'caution',
-      says: say`${tool?.name ?? ''} reaches ${length(out)} on a shank of ${length(shank)}: ${tidy(Math.round((10 * out) / shank) / 10)} to 1`,
-      why: say`a steel boring bar is good to 4, a carbide one to 6 or 7`,
-      mends: [],
-    });
+  if (verb === 'bore' && tool) barTooSlender(ctx, id, tool, out);
   const gauge = limits.from === 'general' ? undefined : boreGaugeFor(ctx.shop, limits.nominal, limits.max - limits.min);
   const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
   const window = spareIn(
@@ -101,7 +109,9 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
       : {
           speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
           feed: figure('feed', 'feedByHand', { asked: 0.08 }),
-          ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
+          ...((row.form === 'cylinder' || row.form === 'thread') && {
+            to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
+          }),
           minutes: byHand(3 + longOf(row) / 15),
         },
     sweeps: window,
@@ -168,7 +178,9 @@ function boring(
       depth,
       passes,
       most: limited.binding.most,
-      ...(row.form === 'cylinder' && { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }) }),
+      ...((row.form === 'cylinder' || row.form === 'thread') && {
+        to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
+      }),
       force: load.force,
       power: load.power,
       passive,

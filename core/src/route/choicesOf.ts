@@ -73,6 +73,6 @@ export const choicesAbout = (step: Step, job: Job): readonly Choice[] =>
   );
 
 function methodOf({ verb, method }: Step): string | undefined {
-  const methods: Readonly<Record<string, string>> = { thread: 'single-point', die: 'die', 'part-off': 'part', 'saw-off': 'saw' };
+  const methods: Readonly<Record<string, string>> = { thread: 'single-point', die: 'die', tap: 'tap', 'part-off': 'part', 'saw-off': 'saw' };
   return method ?? methods[verb];
 }

@@ -14,7 +14,7 @@ export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TO
 export { besideDog, type Gripping, grippingOf, type Reach, reachedByBoth, reachOf } from './reach';
 export { type Severing, severingOf } from './sever';
 export { gripDiameter, reachBesideJaws, startedSheet } from './started';
-export { toolForThread } from './threadTools';
+export { cuts, toolForThread } from './threadTools';
 export { chartOf, FINEST, withLengths } from './ledger';
 export type { LayoutName, LedgerLine, Pass, Route, Setup, Step } from './types';
 export { besideLathe, threads, type Verb, verbs } from './verbs.table';

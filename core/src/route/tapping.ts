@@ -3,8 +3,8 @@ import type { Feature } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, length, say } from '../quantity';
 import { addStep, byHand, type Context, lacks, reason, type SetupDraft, stepId, way } from './context';
-import { groovesOf } from './edges';
 import { longOf } from './ends';
+import { groovesOf } from './threading';
 import { toolForThread } from './threadTools';
 
 /** Taps a row that was drilled, or bored, to `core` on diameter, mm. */

@@ -1,6 +1,6 @@
 import type { Shop, Tool } from '../document';
-import type { DrawnThread } from '../standards';
-import { readExternalThread, readInternalThread } from '../standards';
+import { mmOf } from '../shop';
+import { type DrawnThread, flankHalf, readExternalThread, readInternalThread } from '../standards';
 
 /** A die or a tap of the shop that makes this thread: family, diameter and pitch; its class is its maker's. */
 export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThread | undefined): Tool | undefined {
@@ -13,3 +13,10 @@ export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThre
     return family === thread.family && Math.abs(nominal - thread.nominal) < 1e-6 && Math.abs(pitch - thread.pitch) < 1e-6;
   });
 }
+
+/** A threading tool that is ground to the angle of a thread. */
+export const cuts = (tool: Tool, thread: DrawnThread): boolean => Math.abs(mmOf(tool.angle, 60) - 2 * flankHalf(thread.family)) < 0.6;
+
+/** Threading bars of the shop for an inside thread: those with a shank, the stoutest first. */
+export const insideBars = (shop: Shop, thread: DrawnThread): readonly Tool[] =>
+  shop.tools.filter((t) => t.kind === 'thread' && t.shank !== undefined && cuts(t, thread)).toSorted((a, b) => mmOf(b.shank) - mmOf(a.shank));

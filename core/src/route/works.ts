@@ -8,12 +8,13 @@ import { makeHole } from './bores';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { coolDown } from './cool';
 import type { Making } from './draft';
-import { chamferInner, chamferMouth, cutThread, dieFor, undercut } from './edges';
+import { chamferInner, chamferMouth, undercut } from './edges';
 import { faceOf, innerOf, inward, mouthOf } from './ends';
 import { centreDrill } from './holes';
 import { supportsIn, type Work } from './inBestOrder';
 import { cornerKept, detailsOf, detailStep, drawnCentre, knurlUnder, shapeEdges, shapeRow } from './shapes';
 import { alreadyMade } from './started';
+import { cutThread, dieFor } from './threading';
 import { finishTurn, roughTurn } from './turning';
 
 /* The pieces of work that a setup is made of, in the order of an ordinary job; the best order is looked for afterwards. */

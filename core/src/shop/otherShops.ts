@@ -166,6 +166,7 @@ const midTools = (): Shop['tools'] => [
   edge('groove', 'grooving blade 1.3', 'hss', { id: 'groove-1-3', width: mm(1.3), reach: mm(4) }),
   edge('part', 'parting blade 3', 'hss', { id: 'blade-3', width: mm(3), reach: mm(28), body: mm(16) }),
   edge('thread', 'threading tool 60°', 'carbide', { id: 'thread-60', angle: angled(60), nose: mm(0.1) }),
+  edge('thread', 'threading bar 60°', 'carbide', { id: 'thread-bar-12', angle: angled(60), nose: mm(0.1), shank: mm(12), reach: mm(36) }),
   edge('bore', 'boring bar 5', 'carbide', { id: 'bar-5', shank: mm(5), nose: mm(0.2), reach: mm(20) }),
   edge('bore', 'boring bar 8', 'carbide', { id: 'bar-8', shank: mm(8), nose: mm(0.2), reach: mm(32) }),
   edge('bore', 'boring bar 12', 'carbide', { id: 'bar-12', shank: mm(12), nose: mm(0.4), reach: mm(48) }),

@@ -49,7 +49,7 @@ export const LEAST = 1 / 3;
 /** How well a dial is set and followed, in divisions. @source common practice */
 export const SET = 0.04;
 /** How truly a hand takes the backlash out where it turns back and comes to a setting again, as a share of it. @source judgement: backed off a turn, it is nearly all of it */
-const TAKEN_OUT = 0.02;
+const TAKEN_OUT = 0.01;
 /** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
 const SPRING = 0.06;
 const FACTOR = 2;

@@ -141,7 +141,7 @@ export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => vo
     const forecast = sizeAfter(beliefOf({ ...told, events }), by);
     const before = sizeAfter(beliefOf({ ...told, events: events.filter((e) => e.kind === 'reading').slice(-1) }), by);
     // dialled out, a hand does not take all of the backlash out
-    lathe.cut(dial.value, dial.value < 0 ? 0.02 * Math.abs(hand.normal()) : 0);
+    lathe.cut(dial.value, dial.value < 0 ? 0.01 * Math.abs(hand.normal()) : 0);
     const central = (of: typeof forecast) => of.quantile(0.95) - of.quantile(0.05);
     seen?.({ at: forecast.below(lathe.truth()), width: central(forecast), priorWidth: central(before), of: one.of });
     events.push({ kind: 'cut', dial: dial.value });

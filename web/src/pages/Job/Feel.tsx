@@ -21,11 +21,14 @@ interface Props {
 export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
   const row = rowOf(step.id);
   const mate = view.job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row && /^trial/i.test(m.want.text.trim()));
-  const thread = (step.verb === 'thread' || step.verb === 'die') && step.method !== 'begun' && (gauge?.kind === 'ring' || gauge?.kind === 'nut');
+  // an inside thread is tried with its plug, or with what screws into it
+  const inside = step.verb === 'thread' && view.part.features.some((f) => f.id === row && f.side !== 'outside');
+  const thread =
+    inside || ((step.verb === 'thread' || step.verb === 'die') && step.method !== 'begun' && (gauge?.kind === 'ring' || gauge?.kind === 'nut'));
   if (!thread && (mate === undefined || (step.verb !== 'finish-turn' && step.verb !== 'bore'))) return null;
   const of = thread ? `${row}-thread` : (mate?.id ?? '');
   const told = live.filter((e) => (e.kind === 'trial' && e.mate === of) || e.kind === 'cut');
-  const name = thread ? gauge.name : mate?.piece.trim() === '' ? 'the mate' : mate?.piece;
+  const name = thread ? (gauge?.name ?? 'its screw or a plug') : mate?.piece.trim() === '' ? 'the mate' : mate?.piece;
   const kit = view.job.issue?.kit ?? view.shop;
   const machine = machineOf(kit, view.job.machine);
   const last = told.at(-1);
@@ -53,7 +56,8 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
         <div className="d-flex gap-2 align-items-center flex-wrap mt-2">
           <span>
             one more pass, <FigureNumber figure={further.dial} units={dialUnits} /> {write(further.dial, dialUnits).unit} further{' '}
-            {further.axis === 'compound' ? 'along the compound' : 'in'}, {dialSaid(further.dial, machine, further.axis)}; then try again
+            {further.axis === 'compound' ? 'along the compound' : inside ? 'towards you' : 'in'}, {dialSaid(further.dial, machine, further.axis)};
+            then try again
           </span>
           <Button
             variant="outline-light"

@@ -10,18 +10,21 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const like = tool ? shop.tools.filter((t) => t.kind === tool.kind) : [];
   const about = choicesAbout(step, job);
   const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, value });
+  const inside = view.part.features.some((f) => f.id === rowOf(step.id) && f.side !== 'outside');
   const methods =
-    step.verb === 'thread' || step.verb === 'die'
-      ? threads
-      : step.verb === 'part-off' || step.verb === 'saw-off'
-        ? severs
-        : step.verb === 'taper'
-          ? tapers
-          : [];
+    step.verb === 'tap' || (step.verb === 'thread' && inside)
+      ? insideThreads
+      : step.verb === 'thread' || step.verb === 'die'
+        ? threads
+        : step.verb === 'part-off' || step.verb === 'saw-off'
+          ? severs
+          : step.verb === 'taper'
+            ? tapers
+            : [];
   const row = step.does[0] ?? '';
   // why this way and not the other: the reasons of both sides
   const asked =
-    step.verb === 'thread' || step.verb === 'die'
+    (step.verb === 'thread' && !inside) || step.verb === 'die'
       ? 'thread'
       : step.verb === 'part-off' || step.verb === 'saw-off'
         ? 'severing'
@@ -106,6 +109,10 @@ const threads = [
   { verb: 'thread', method: 'single-point', words: 'single point' },
   { verb: 'die', method: 'die', words: 'die' },
   { verb: 'begun', method: 'begun', words: 'begun, then die' },
+] as const;
+const insideThreads = [
+  { verb: 'thread', method: 'single-point', words: 'single point' },
+  { verb: 'tap', method: 'tap', words: 'tap' },
 ] as const;
 const severs = [
   { verb: 'part-off', method: 'part', words: 'part off' },

@@ -11,6 +11,7 @@ import {
   liveEntries,
   type Machine,
   machineOf,
+  rowOf,
   type Shop,
   type Sized,
   sizedNow,
@@ -55,15 +56,16 @@ export function useSized(view: JobView, step: Step, piece: number, state: BenchS
     const advice = plan && sized ? (told ?? adviceAt(step, sized, plan, kit, machine, live, gauge)) : undefined;
     const ends = plan && sized ? bothEndsAt(step, plan).ends : undefined;
     const inHand = sized ? handGauge(step, sized, kit, gauge)?.id : gauge;
-    return { kit, machine, live, readings, sized, advice, ends, inHand, gauges: gaugesOf(kit, sized, step) };
+    const inside = plan?.part.features.some((f) => f.id === rowOf(step.id) && f.side !== 'outside') === true;
+    return { kit, machine, live, readings, sized, advice, ends, inHand, gauges: gaugesOf(kit, sized, step, inside) };
   }, [plan, log, job, shop, step, piece, state.advice, gauge]);
 }
 
-/** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too. */
-function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step): readonly Gauge[] {
+/** The gauges that this step may be measured with: those that give a number for its size; a thread's ring and nut too, inside its plug. */
+function gaugesOf(kit: Shop, sized: Sized | undefined, step: Step, inside: boolean): readonly Gauge[] {
   const threads = step.verb === 'thread' || step.verb === 'die';
   // of a taper the gap between its gauge and the line is measured
   const own = sized?.standsOff ? 'depth' : sized?.kind;
-  const kinds: readonly Gauge['kind'][] = threads ? ['ring', 'nut', ...gaugesFor.thread] : own ? gaugesFor[own] : [];
+  const kinds: readonly Gauge['kind'][] = threads ? (inside ? ['threadPlug'] : ['ring', 'nut', ...gaugesFor.thread]) : own ? gaugesFor[own] : [];
   return kit.gauges.filter((g) => kinds.includes(g.kind) || (g.id === step.gauge && own !== 'depth'));
 }
