@@ -63,6 +63,8 @@ await press(page, 'readings of Sheave axle');
 await shot('logbook');
 await goTo(page, server.url, '/handbook/fits?d=25+H7/g6', 'most clearance');
 await press(page, 'pin');
+// shown at once, stored a moment later
+await new Promise((resolve) => setTimeout(resolve, 500));
 await goTo(page, server.url, '/handbook/threads', 'pitch diameter');
 await shot('handbook-threads');
 await goTo(page, server.url, '/handbook/change-gears?p=1.75&screw=8+tpi&wheels=20+30+35+40+50+63+80+100', 'pitch it cuts');

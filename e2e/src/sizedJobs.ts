@@ -149,6 +149,22 @@ const bored = (): Job => {
   };
 };
 
+/** The nut of a stern gland: an inside thread that no tap of the shop makes. */
+const gland = (): Job => {
+  const job = blankJob('Gland nut', 'mm');
+  return {
+    ...job,
+    drawing: {
+      ...job.drawing,
+      outside: [{ id: 's1', size: mm('36'), length: mm('25') }],
+      boreRight: [
+        { id: 'h1', size: mm('M24x1.5'), length: mm('15') },
+        { id: 'h2', size: mm('16'), length: mm('through') },
+      ],
+    },
+  };
+};
+
 export const sizedJobs: readonly Job[] = [
   sleeve(),
   stud(),
@@ -160,4 +176,5 @@ export const sizedJobs: readonly Job[] = [
   setOver(),
   bored(),
   shouldered('Journal cut under'),
+  gland(),
 ];

@@ -271,6 +271,19 @@ it('a thread that its ring does not go on is cut a little further, and tried aga
   await page.waitForFunction(() => !document.body.textContent.includes('one more pass'));
 });
 
+it('an inside thread is cut with its bar, towards you, and tried with what screws into it', async () => {
+  await toStep('sized-10', 'Thread');
+  await sees(page, 'Along the compound from zero, each pass to');
+  await sees(page, 'Tried with its screw or a plug');
+  await tap(page, 'starts, tight');
+  await sees(page, 'one more pass');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await tap(page, 'pass taken');
+  await tap(page, 'gauge goes');
+  await page.waitForFunction(() => (document.querySelector('[aria-label="tried so far"]')?.textContent ?? '').endsWith('gauge goes'));
+});
+
 it('a tailstock that is set over is tried by two collars, and moved by what they show', async () => {
   await toStep('sized-7', 'Turn the taper');
   await sees(page, 'Two collars turned at one setting');

@@ -1,5 +1,5 @@
 import { type Step, type Units, write, writeSentence } from '@obra/core';
-import { FigureNumber } from '../../slate';
+import { FigureNumber, sentenceCase } from '../../slate';
 
 /** Steps that are not sized by measuring: the few numbers to set. */
 export function Settings({ step, units }: { readonly step: Step; readonly units: Units }) {
@@ -60,17 +60,15 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
       )}
       {step.series && (
         <div className="line" style={{ fontSize: 18 }}>
-          <span className="quiet">{sentence(writeSentence(step.series.says, units))} </span>
+          <span className="quiet">{sentenceCase(writeSentence(step.series.says, units))} </span>
           <span className="fig">{step.series.figures.map((f) => write(f, units).text).join(' · ')}</span>
         </div>
       )}
       <div className="line">
         {step.because.slice(0, step.series ? 1 : 3).map((r) => (
-          <div key={r.rule}>{writeSentence(r.says, units)}</div>
+          <div key={r.rule}>{sentenceCase(writeSentence(r.says, units))}</div>
         ))}
       </div>
     </>
   );
 }
-
-const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
