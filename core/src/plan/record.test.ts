@@ -118,6 +118,16 @@ it('learns how lathe and tool give way, within what six sizes can tell, and name
   const open = { ...kept, lessons: kept.lessons.map((l) => ({ ...l, accepted: false })) };
   expect(adviceAt(step, sized, made, open, machine, [first], undefined)).toEqual(without);
   expect(issued(axle, route, kept, at(0), '0').issue?.kit.lessons).toHaveLength(2);
+  // where sizes landed is named at the next finish with that lathe and tool: on an h7 of 0.021 it leaves too little
+  const lands = (of: Shop) =>
+    (plan(axle, of).routes[0]?.setups ?? [])
+      .flatMap((s) => s.steps)
+      .filter((s) => s.verb === 'finish-turn' && s.gauge !== undefined)
+      .flatMap((s) => s.because.flatMap((r) => (r.rule === 'lesson' ? [writeSentence(r.says, 'mm')] : [])));
+  expect(lands(kept)[0]).toMatch(
+    /^this lathe and tool landed 0\.\d+ mm over the middle, give or take 0\.\d+ mm, kept from 6 sizes: more than this tolerance of 0\.021 mm leaves/,
+  );
+  expect(lands(open)).toEqual([]);
 });
 
 it('learns nothing from one cut, or from a job that was not given out', () => {

@@ -23,6 +23,23 @@ export function stringsKept({ shop, part }: Context, tool: Tool, feed: number, r
     : [];
 }
 
+/** A lesson that was kept: how near to the middle this lathe and tool land, against the tolerance that is asked of them. */
+export function landsKept({ shop, machine }: Context, tool: Tool, tolerance: number, row: string): readonly ReturnType<typeof reason>[] {
+  const kept = shop.lessons.findLast((l) => l.of === 'held' && l.accepted && l.where['machine'] === machine.id && l.where['tool'] === tool.id);
+  if (!kept) return [];
+  const { mean, deviation, count } = kept;
+  const [off, give] = [length(Math.abs(mean), 0.001), length(2 * deviation, 0.001)];
+  const landed = say`this lathe and tool landed ${off} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${give}, kept from ${count} sizes`;
+  const wide = Math.abs(mean) + 2 * deviation > tolerance / 2;
+  return [
+    reason(
+      'lesson',
+      wide ? say`${landed}: more than this tolerance of ${length(tolerance, 0.001)} leaves; finer settings, or emery at the end` : landed,
+      row,
+    ),
+  ];
+}
+
 /** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */
 const SLENDER = 4;
 

@@ -9,7 +9,7 @@ import { cornerKept } from './shapes';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, faceOf, innerOf, inward, mouthOf } from './ends';
 import { bindingReason, freshEdge, overLimit, rubs } from './cutChecks';
-import { dialReasons, readingReasons, stringsKept } from './finishReasons';
+import { dialReasons, landsKept, readingReasons, stringsKept } from './finishReasons';
 import { chosenGauge } from './gaugeChoice';
 import { springOf, weakestIn } from './spring';
 
@@ -208,6 +208,7 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     });
   const tolerance = limits.max - limits.min;
   because.push(...stringsKept(ctx, tool, feed.value, feature.id));
+  if (two) because.push(...landsKept(ctx, tool, tolerance, feature.id));
   if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
   addStep(ctx, setup, {
     ...base,

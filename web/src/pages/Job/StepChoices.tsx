@@ -7,7 +7,10 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const { job, shop, open } = view;
   if (job.issue) return null;
   const tool = shop.tools.find((t) => t.id === step.tool);
-  const like = tool ? shop.tools.filter((t) => t.kind === tool.kind) : [];
+  // a threading bar cuts no outside thread
+  const like = tool
+    ? shop.tools.filter((t) => t.kind === tool.kind && (t.kind !== 'thread' || (t.shank === undefined) === (tool.shank === undefined)))
+    : [];
   const about = choicesAbout(step, job);
   const put = (value: Choice): Edit => ({ op: 'put', at: `choices/#${value.id}`, value });
   const inside = view.part.features.some((f) => f.id === rowOf(step.id) && f.side !== 'outside');
