@@ -72,15 +72,15 @@ describe('the Shop page', () => {
   });
 
   it('adds, copies and takes out a tool; the copy is ready to be named', async () => {
-    await press(page, 'Tools 33');
+    await press(page, 'Tools 34');
     await press(page, 'add a tool');
-    await sees(page, 'Tools 34');
+    await sees(page, 'Tools 35');
     await page.keyboard.type('old boring bar');
     await page.keyboard.press('Enter');
     await sees(page, 'it wants a nose radius');
     await press(page, 'delete old boring bar');
     await sees(page, 'old boring bar is taken out; undo puts it back');
-    await sees(page, 'Tools 33');
+    await sees(page, 'Tools 34');
   });
 
   it('reads an insert and offers what it says', async () => {
