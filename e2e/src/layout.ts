@@ -37,7 +37,8 @@ export function crowded(page: Page): Promise<readonly string[]> {
     function look(of: Element, text: string, rect: DOMRect): void {
       if (rect.width < 1 || rect.height < 1) return;
       // set tighter than its font: the ink lies in the line that it is given
-      const tighter = Math.max(0, rect.height - (parseFloat(getComputedStyle(of).lineHeight) || rect.height)) / 2;
+      const { lineHeight, fontSize } = getComputedStyle(of);
+      const tighter = Math.max(0, rect.height - Math.max(parseFloat(lineHeight) || rect.height, parseFloat(fontSize))) / 2;
       let [left, right, top, bottom] = [rect.left, rect.right, rect.top + tighter, rect.bottom - tighter];
       for (let up: Element | null = of; up; up = up.parentElement) {
         const s = getComputedStyle(up);

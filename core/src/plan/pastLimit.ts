@@ -28,7 +28,9 @@ const WALL = 1.5;
 function pastBy({ kind, limits, standsOff }: Past, advice: Advice): number | undefined {
   if (advice.next !== 'stop' || advice.chancePast <= 0.5 || !advice.cold) return undefined;
   const size = standsOff ? standsOff.line + standsOff.towards * advice.cold.value * standsOff.slope : advice.cold.value;
-  return kind === 'bore' || kind === 'depth' ? size - limits.max : limits.min - size;
+  const by = kind === 'bore' || kind === 'depth' ? size - limits.max : limits.min - size;
+  // read within its limits, and past them only by what is believed of its gauge: it is measured again first
+  return by > 0 ? by : undefined;
 }
 
 /**
@@ -89,7 +91,7 @@ function looserClass(
 ): { readonly name: string; readonly max: number; readonly min: number } | undefined {
   if (from !== 'class') return undefined;
   const own = letterOf(nominal, max, min, bore);
-  for (let grade = own?.grade ?? 99; own && grade <= LOOSEST; grade++) {
+  for (let grade = (own?.grade ?? LOOSEST) + 1; own && grade <= LOOSEST; grade++) {
     const name = `${own.letter}${String(grade)}`;
     const of = toleranceClass(nominal, name);
     const at = of && { max: tidy(nominal + of.upper), min: tidy(nominal + of.lower) };
