@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -87,5 +88,22 @@ describe('what the page asks the server', () => {
     expect(await (await fetch(`${offering}/api/demo/shop.json`)).json()).toEqual({ obra: 'shop' });
     expect((await fetch(`${bare}/api/demo/shop.json`)).status).toBe(404);
     expect((await fetch(`${bare}/api/other`)).status).toBe(404);
+  });
+});
+
+describe('what cannot be answered', () => {
+  it.each(['/%E0%A4%A', '/assets/%c0%ae.js', '/api/demo/%'])('%s is said without a path or a stack', async (path) => {
+    const response = await fetch(bare + path);
+    expect(response.status).toBeGreaterThanOrEqual(400);
+    expect(await response.text()).not.toMatch(/ at |node_modules|[\\/](?:src|tmp|work)/);
+  });
+
+  it.each(['seven', '-1', '70000', '4173x'])('PORT %s is said in one sentence', (port) => {
+    const done = spawnSync(process.execPath, ['--import', 'tsx', join(__dirname, 'main.ts')], {
+      env: { ...process.env, PORT: port },
+      encoding: 'utf8',
+    });
+    expect(done.status).toBe(1);
+    expect(done.stderr.trim()).toBe(`PORT is “${port}”; it wants a number from 0 to 65535.`);
   });
 });

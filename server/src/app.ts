@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
@@ -65,6 +65,18 @@ export function makeApp(options: Options): Express {
       return;
     }
     response.set('Cache-Control', 'no-cache').sendFile(join(options.web, 'index.html'));
+  });
+  // what goes wrong is said without a path or a stack
+  app.use((error: unknown, _request: Request, response: Response, next: NextFunction) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const status = typeof error === 'object' && error !== null && 'status' in error && typeof error.status === 'number' ? error.status : 500;
+    response
+      .status(status)
+      .type('text')
+      .send(status === 404 ? 'not found' : status < 500 ? 'this address cannot be read' : 'the server could not answer');
   });
   return app;
 }

@@ -21,8 +21,26 @@ function listen(port: number, last: number): Promise<Server> {
   });
 }
 
-const wanted = Number(process.env['PORT'] ?? 4173);
-const server = await listen(wanted, wanted === 0 ? 0 : wanted + 20);
+/** Ends with one sentence; nothing listens yet. */
+function refuse(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
+}
+
+const asked = process.env['PORT'] ?? '4173';
+const wanted = /^\d{1,5}$/.test(asked.trim()) ? Number(asked) : NaN;
+if (!(wanted >= 0 && wanted <= 65535)) refuse(`PORT is “${asked}”; it wants a number from 0 to 65535.`);
+const last = wanted === 0 ? 0 : Math.min(wanted + 20, 65535);
+const server = await listen(wanted, last).catch((cause: unknown) => {
+  const { code } = cause as NodeJS.ErrnoException;
+  return refuse(
+    code === 'EADDRINUSE'
+      ? `Ports ${String(wanted)} to ${String(last)} are all taken; give another with PORT.`
+      : code === 'EACCES'
+        ? `Port ${String(wanted)} may not be used here; give another with PORT.`
+        : `The server could not listen on port ${String(wanted)} (${code ?? 'unknown'}).`,
+  );
+});
 const address = server.address();
 console.log(`Obra is at http://localhost:${String(typeof address === 'object' && address ? address.port : wanted)}/`);
 

@@ -5,6 +5,7 @@ import { mutate } from 'swr';
 import { App } from './app/App';
 import { keepOffline } from './app/keepOffline';
 import { prepare } from './data/config';
+import { watchLeaving } from './data/session';
 
 const root = document.getElementById('root');
 if (root) {
@@ -22,5 +23,6 @@ if (root) {
     if (!opening) show();
     else if (filled) void mutate(() => true);
   });
+  watchLeaving();
   keepOffline();
 }

@@ -1,11 +1,22 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeSentence } from '../quantity';
-import { blankDrawing, blankJob, migrate, parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob } from './index';
+import {
+  blankDrawing,
+  blankJob,
+  migrate,
+  parseBackupText,
+  parseEntry,
+  parseJob,
+  parseJobFile,
+  parseJobText,
+  parseShop,
+  parseStoredJob,
+} from './index';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
 const mm = (text: string) => ({ text, units: 'mm' });
-const envelope = { schema: 1, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
+const envelope = { schema: 2, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
 const says = (parsed: ReturnType<typeof parseJobText>) => (parsed.ok ? '' : writeSentence(parsed.problems[0]?.says ?? [], 'mm'));
 
 /** Every kind of row, detail, relation, choice and entry that the format knows, also those that no screen writes yet. */
@@ -97,6 +108,8 @@ const entries = [
   { ...line, kind: 'reading', of: 's1.diameter', value: mm('25.318'), along: mm('10'), gauge: 'mic', celsius: 34 },
   { ...line, kind: 'dialled', readings: [mm('0.01'), mm('0.03')] },
   { ...line, kind: 'trial', mate: 'm1', feel: 'slides' },
+  { ...line, kind: 'accepted', of: 's1.diameter', gauge: 'mic', why: 'in by this gauge, within its doubt' },
+  { ...line, kind: 'reading', of: 's1.diameter', value: mm('25.318'), gauge: 'mic', sure: true },
   { ...line, kind: 'done' },
   { ...line, kind: 'skipped', why: 'by eye' },
   { ...line, kind: 'timer', says: 'cooling', until: envelope.saved },
@@ -121,7 +134,7 @@ describe('the stored format', () => {
   it('reads a job from a file, a stored record and a bare job alike', () => {
     const file = { obra: 'job', ...envelope, job: everything, log: entries };
     for (const from of [file, { ...envelope, job: everything }, everything]) expect(parseJob(from)).toEqual({ ok: true, value: everything });
-    expect(parseJobFile(file)).toMatchObject({ ok: true, value: { revision: 3, log: { length: 13 } } });
+    expect(parseJobFile(file)).toMatchObject({ ok: true, value: { revision: 3, log: { length: 15 } } });
     expect(parseStoredJob({ ...envelope, job: everything }).ok).toBe(true);
   });
 
@@ -165,7 +178,7 @@ describe('files from elsewhere', () => {
     ['of another kind', 'ISO-10303-21;', 'this is not a job file; a job file is JSON text'],
     ['a list', '[1, 2]', 'this is not a job file'],
     ['a shop', JSON.stringify({ obra: 'shop', shop: {} }), 'this file holds a shop, not a job'],
-    ['of a later version', text.replace('"schema":1', '"schema":9'), 'this was written by a later Obra (version 9'],
+    ['of a later version', text.replace('"schema":2', '"schema":9'), 'this was written by a later Obra (version 9'],
     ['without its log', text.replace(',"log":[]', ''), 'log'],
   ])('%s', (_, content, sentence) => {
     expect(says(parseJobText(content))).toContain(sentence);
@@ -173,6 +186,25 @@ describe('files from elsewhere', () => {
 });
 
 describe('migration', () => {
+  const old = join(__dirname, 'fixtures', 'schema-1');
+  const files = (dir: string) =>
+    readdirSync(dir)
+      .filter((name) => name.endsWith('.json'))
+      .map((name) => [name, JSON.parse(readFileSync(join(dir, name), 'utf8')) as Record<string, unknown>] as const);
+
+  it.each([...files(old), ...files(join(old, 'open'))])('takes %s, written as version 1', (_, raw) => {
+    expect(raw['schema']).toBe(1);
+    const parsed = raw['obra'] === 'shop' ? parseShop(raw) : parseJobFile(raw);
+    expect(parsed.ok ? [] : parsed.problems).toEqual([]);
+  });
+
+  it('takes a backup of version 1, the files in it too', () => {
+    const [job] = files(old).flatMap(([, raw]) => (raw['obra'] === 'job' ? [raw] : []));
+    const backup = { obra: 'backup', schema: 1, saved: envelope.saved, shops: [], jobs: [job] };
+    const parsed = parseBackupText(JSON.stringify(backup));
+    expect(parsed.ok && parsed.value.jobs[0]?.schema).toBe(2);
+  });
+
   it('brings an old record up version by version', () => {
     const steps = {
       1: (raw: Record<string, unknown>) => ({ ...raw, two: true }),

@@ -1,5 +1,6 @@
 
 import * as z from 'zod'
+import { SCHEMA } from './migrate'
 const thing = z.strictObject                        // an unknown key is told, never silently dropped
 
 // ── words ────────────────────────────────────────────────────────────────────────────────────────
@@ -118,9 +119,12 @@ const line = { id: Id, at: Moment, by: Id, piece: z.int().min(1), step: StepId.n
 export const Entry = z.discriminatedUnion('kind', [
   thing({ ...line, kind: z.literal('zero'), axis, face: Ref, edge: z.enum(['right', 'left', 'point']).exactOptional() }),
   thing({ ...line, kind: z.literal('cut'), axis, dial: Cell, celsius: z.number().exactOptional(), told: Told.exactOptional() }),
-  thing({ ...line, kind: z.literal('reading'), of: Ref, value: Cell, along: Cell.exactOptional(), gauge: Id, celsius: z.number().exactOptional() }),
+  thing({ ...line, kind: z.literal('reading'), of: Ref, value: Cell, along: Cell.exactOptional(), gauge: Id, celsius: z.number().exactOptional(),
+    sure: z.literal(true).exactOptional() }),                              // sure: it surprised, was asked about, and stands
   thing({ ...line, kind: z.literal('dialled'), readings: z.array(Cell).min(2) }),
   thing({ ...line, kind: z.literal('trial'), mate: Id, feel: z.string() }),
+  /** Taken as it is by this gauge, though its doubt leaves the limits open. */
+  thing({ ...line, kind: z.literal('accepted'), of: Ref, gauge: Id, why: z.string() }),
   thing({ ...line, kind: z.literal('done') }),
   thing({ ...line, kind: z.literal('skipped'), why: z.string() }),
   thing({ ...line, kind: z.literal('timer'), says: z.string(), until: Moment }),
@@ -132,10 +136,11 @@ export const Entry = z.discriminatedUnion('kind', [
 ])
 
 // ── stored and exchanged ─────────────────────────────────────────────────────────────────────────
-const envelope = { schema: z.literal(1), id: Id, revision: z.int().min(1), saved: Moment, by: Id }
+const envelope = { schema: z.literal(SCHEMA), id: Id, revision: z.int().min(1), saved: Moment, by: Id }
 export const StoredJob = thing({ ...envelope, job: Job })
 export const StoredShop = thing({ ...envelope, shop: Shop })
 export const JobFile = thing({ obra: z.literal('job'), ...envelope, job: Job, log: z.array(Entry),
+  unread: z.array(z.unknown()).exactOptional(),                          // entries that could not be read, carried as they are
   photos: z.record(Id, z.string()).exactOptional() })                     // photos as data URLs, in files only
 export const ShopFile = thing({ obra: z.literal('shop'), ...envelope, shop: Shop })
-export const Backup = thing({ obra: z.literal('backup'), schema: z.literal(1), saved: Moment, shops: z.array(ShopFile), jobs: z.array(JobFile) })
+export const Backup = thing({ obra: z.literal('backup'), schema: z.literal(SCHEMA), saved: Moment, shops: z.array(ShopFile), jobs: z.array(JobFile) })

@@ -2,7 +2,18 @@ export { liveEntries } from './live';
 export { blankDrawing, blankJob, blankRow } from './blank';
 export { migrate, SCHEMA } from './migrate';
 export { parseBackupText } from './parseBackup';
-export { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob, parseStoredShop } from './parse';
+export {
+  parseEntry,
+  parseJob,
+  parseJobFile,
+  parseJobText,
+  parseShop,
+  parseShopItem,
+  parseStoredJob,
+  parseStoredShop,
+  type Salvage,
+  salvageShop,
+} from './parse';
 export { fileSchemas } from './schemas';
 export type {
   Backup,

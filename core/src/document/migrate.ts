@@ -1,10 +1,19 @@
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 1;
+export const SCHEMA = 2;
 
 type Raw = Record<string, unknown>;
 
-/** `migrations[n]` brings a record of version n to n + 1. Empty until there is a second version. */
-const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {};
+/** A backup holds whole files, each with a version of its own. */
+const within = (raw: Raw, key: string): Raw =>
+  Array.isArray(raw[key])
+    ? { [key]: raw[key].map((file: unknown) => (typeof file === 'object' && file !== null ? migrate(file as Raw) : file)) }
+    : {};
+
+/** `migrations[n]` brings a record of version n to n + 1. */
+const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
+  // 2 only adds: entries that could not be read, a reading that was asked about, a size accepted within its gauge's doubt
+  1: (raw) => (raw['obra'] === 'backup' ? { ...raw, ...within(raw, 'jobs'), ...within(raw, 'shops') } : raw),
+};
 
 /** Brings a record of an earlier version up to date, one version at a time; a record without a version is of this one. */
 export function migrate(raw: Raw, steps = migrations, to: number = SCHEMA): Raw {

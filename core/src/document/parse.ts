@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { type Parsed, say } from '../quantity';
+import { type Parsed, say, type Sentence } from '../quantity';
 import * as d from './document';
 import { migrate, SCHEMA } from './migrate';
 import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
@@ -100,4 +100,35 @@ export function parseText<T>(text: string, what: string, parse: (raw: unknown) =
     };
   }
   return parse(raw);
+}
+
+const items = { machines: d.Machine, holdings: d.Holding, tools: d.Tool, gauges: d.Gauge, bars: d.Bar, lessons: d.Lesson } as const;
+
+/** One line of a list of the shop: what the stored format takes, so that nothing is kept that could not be read again. Never throws. */
+export const parseShopItem = (list: keyof typeof items, raw: unknown): Parsed<unknown> => parseWith(items[list], 'the shop', raw);
+
+export interface Salvage {
+  readonly shop: Shop;
+  /** what could not be read, as it is, and why */
+  readonly out: readonly { readonly list: string; readonly raw: unknown; readonly says: Sentence }[];
+}
+
+/** What can be read of a shop that cannot be read whole: every line by itself; undefined where there is no shop in it at all. Never throws. */
+export function salvageShop(raw: unknown): Salvage | undefined {
+  const held = isRecord(raw) && isRecord(raw['shop']) ? raw['shop'] : raw;
+  if (!isRecord(held) || !Object.keys(items).some((list) => Array.isArray(held[list]))) return undefined;
+  const out: Salvage['out'][number][] = [];
+  const lists = Object.fromEntries(
+    Object.entries(items).map(([list, schema]) => [
+      list,
+      (Array.isArray(held[list]) ? (held[list] as unknown[]) : []).filter((item) => {
+        const read = parseWith(schema, isRecord(item) && typeof item['name'] === 'string' ? item['name'] : list, item);
+        if (!read.ok) out.push({ list, raw: item, says: read.problems[0]?.says ?? say`it cannot be read` });
+        return read.ok;
+      }),
+    ]),
+  );
+  const ways = isRecord(held['ways']) ? Object.entries(held['ways']).filter(([, way]) => typeof way === 'string') : [];
+  const shop = parseShop({ ...lists, ways: Object.fromEntries(ways) });
+  return shop.ok ? { shop: shop.value, out } : undefined;
 }

@@ -6,11 +6,11 @@ import { midShop } from '../shop';
 import { type Kept, restoring, united, writeBackup } from './index';
 
 const saved = '2026-11-02T08:00:00.000Z';
-const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 1, id, revision: 1, saved, by: 'here', job });
+const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 2, id, revision: 1, saved, by: 'here', job });
 const entry = (id: string): Entry => ({ id, at: saved, by: 'here', piece: 1, step: 'load@right', kind: 'done' });
 const kept = (id: string, entries: readonly string[], job?: Job): Kept => ({ stored: stored(id, job), log: entries.map(entry) });
 const shop: Shop = midShop();
-const storedShop = (of: Shop): StoredShop => ({ schema: 1, id: 'shop', revision: 3, saved, by: 'here', shop: of });
+const storedShop = (of: Shop): StoredShop => ({ schema: 2, id: 'shop', revision: 3, saved, by: 'here', shop: of });
 let n = 0;
 const newId = () => `copy-${String(++n)}`;
 const read = (text: string) => {
@@ -73,7 +73,7 @@ it.each([
   ['[]', 'this is not a backup'],
   ['{"obra":"job"}', 'this file holds a job, not a backup'],
   ['{"obra":"backup","schema":9}', 'this was written by a later Obra'],
-  ['{"obra":"backup","schema":1}', 'a backup, at'],
+  ['{"obra":"backup","schema":2}', 'a backup, at'],
 ])('“%s” is told apart', (text, says) => {
   const parsed = parseBackupText(text);
   expect(parsed.ok ? '' : writeSentence(parsed.problems[0]?.says ?? [], 'mm')).toContain(says);

@@ -6,6 +6,8 @@ import { say, type Sentence } from '../quantity';
 export interface Kept {
   readonly stored: StoredJob;
   readonly log: readonly Entry[];
+  /** entries that could not be read, as they are */
+  readonly unread?: readonly unknown[];
 }
 
 /** Everything of a browser in one file: jobs with their logs, and the shop. Plain JSON, indented. */
@@ -15,16 +17,20 @@ export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredSh
     schema: SCHEMA,
     saved,
     shops: [{ obra: 'shop', ...shop }],
-    jobs: jobs.map(({ stored, log }) => ({ obra: 'job', ...stored, log: [...log] })),
+    jobs: jobs.map(({ stored, log, unread = [] }) => ({ obra: 'job', ...stored, log: [...log], ...(unread.length > 0 && { unread: [...unread] }) })),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }
 
 /** What taking a backup in would do: nothing here is overwritten, entries are united by their ids. */
 export interface Restore {
+  /** when the backup was written: nothing in it can be later */
+  readonly saved: string;
   /** jobs that come in, as they are or as a copy under another id */
   readonly jobs: readonly { readonly id: string; readonly job: StoredJob['job'] }[];
   readonly entries: readonly { readonly job: string; readonly entry: Entry }[];
+  /** entries that could not be read, as they are */
+  readonly unread: readonly { readonly job: string; readonly raws: readonly unknown[] }[];
   /** shops that bring something the one here lacks */
   readonly shops: readonly Shop[];
   /** in words, a line for each thing that changes or stays */
@@ -33,6 +39,7 @@ export interface Restore {
 
 /** Lays a backup beside what is here. @param newId makes an id for a copy */
 export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string): Restore {
+  // grows by what comes in: a backup may hold two jobs of one id
   const known = new Map(here.map((k) => [k.stored.id, k]));
   const jobs: Restore['jobs'][number][] = [];
   const entries: Restore['entries'][number][] = [];
@@ -43,6 +50,7 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
     if (!own) {
       jobs.push({ id: file.id, job: file.job });
       entries.push(...file.log.map((entry) => ({ job: file.id, entry })));
+      known.set(file.id, { stored: file, log: file.log });
       says.push(say`${name}: comes in, with ${entriesOf(file.log.length)} of the Bench`);
       continue;
     }
@@ -53,9 +61,20 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
       if (more.length > 0) says.push(say`${name}: ${entriesOf(more.length)} of the Bench ${more.length === 1 ? 'comes' : 'come'} in`);
       continue;
     }
-    // the one here stands; the other comes in beside it, with the whole of its record
+    // the one here stands; the other comes in beside it, with the whole of its record. Taken in before, that copy is here already
+    const copied = (k: Kept) => k.stored.id !== file.id && same(plainly(k.stored.job), plainly(file.job));
+    const twin = [...known.values()].find(copied);
+    if (twin) {
+      const there = new Set(twin.log.map((e) => e.id));
+      const lacks = file.log.filter((e) => !there.has(e.id));
+      entries.push(...lacks.map((entry) => ({ job: twin.stored.id, entry })));
+      if (lacks.length + more.length > 0) says.push(say`${name}: ${entriesOf(Math.max(lacks.length, more.length))} of the Bench come in`);
+      continue;
+    }
     const id = newId();
-    jobs.push({ id, job: { ...file.job, name: `${name} (from the backup)`.slice(0, 200) } });
+    const job = { ...file.job, name: `${name} (from the backup)` };
+    jobs.push({ id, job });
+    known.set(id, { stored: { ...file, id, job }, log: file.log });
     entries.push(...file.log.map((entry) => ({ job: id, entry })));
     says.push(
       say`${name}: differs from the one here, which stays; the backup’s comes in as a copy${more.length > 0 ? `, ${entriesOf(more.length)} in both` : ''}`,
@@ -67,13 +86,19 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
   if (came > 0) says.push(say`the shop: ${came} ${came === 1 ? 'item comes' : 'items come'} in`);
   if (stayed.length > 0)
     says.push(say`the shop: ${stayed.slice(0, 6).join(', ')}${stayed.length > 6 ? ' and others' : ''} differ and stay as they are here`);
+  const unread = backup.jobs.flatMap((file) => (file.unread === undefined ? [] : [{ job: file.id, raws: file.unread }]));
   return {
+    saved: backup.saved,
+    unread,
     jobs,
     entries,
     shops: merged.filter((m) => m.came > 0).map((m) => m.shop),
     says: says.length > 0 ? says : [say`everything in it is here already`],
   };
 }
+
+/** A job without what copies of it are called by. */
+const plainly = (job: StoredJob['job']): StoredJob['job'] => ({ ...job, name: job.name.replace(/(?: \((?:imported|from the backup)\))+$/, '') });
 
 const entriesOf = (n: number): string => `${String(n)} ${n === 1 ? 'entry' : 'entries'}`;
 

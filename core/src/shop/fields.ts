@@ -1,6 +1,6 @@
-import type { Cell } from '../document';
+import { type Cell, parseShopItem } from '../document';
 import { type Parsed, parseDegrees, parseLength, say, type Sentence, type Units } from '../quantity';
-import type { ShopField, ShopItem } from './tables';
+import { type ShopField, type ShopItem, shopTables } from './tables';
 
 type Tree = Readonly<Record<string, unknown>>;
 
@@ -53,17 +53,27 @@ export function withField<T extends ShopItem>(item: T, field: ShopField, text: s
     return field.optional === true ? done(item, field, undefined) : fail(say`cannot be left empty`);
   }
   const read = valueOf(field, typed, units, at(item, field.key));
-  return read.ok ? done(item, field, read.value) : fail(read.problems[0]?.says ?? say`not understood`);
+  if (!read.ok) return fail(read.problems[0]?.says ?? say`not understood`);
+  const whole = done(item, field, read.value);
+  // whatever the sentences above do not name: nothing is let in that could not be read again
+  const list = shopTables.find((t) => t.fields.includes(field))?.list;
+  const kept = whole.ok && list ? parseShopItem(list, whole.value) : undefined;
+  return kept?.ok === false ? fail(say`that cannot be kept (${kept.problems[0]?.at ?? ''})`) : whole;
 }
+
+/** Most characters of a text: a name, a note, what an insert is called. */
+const room = (field: ShopField): number => (field.key === 'note' ? 4000 : field.key === 'insert' ? 20 : field.key === 'size' ? 200 : 120);
+/** Most of a number in a list: no lathe turns or feeds so fast, no chip is so deep. */
+const MOST = 1e6;
+const MOST_OF_A_CHIP = 1000;
 
 function valueOf(field: ShopField, typed: string, units: Units, before: unknown): Parsed<unknown> {
   const fail = (says: Sentence): Parsed<unknown> => ({ ok: false, problems: [{ at: field.key, says }] });
   const ok = (value: unknown): Parsed<unknown> => ({ ok: true, value });
   switch (field.is) {
     case 'text':
-      return ok(
-        isCell(before) && before.text === typed ? before : isCell(before) || field.key === 'size' ? cellOf(typed, units) : typed.slice(0, 120),
-      );
+      if (typed.length > room(field)) return fail(say`${typed.length} characters; there is room for ${room(field)}`);
+      return ok(isCell(before) && before.text === typed ? before : isCell(before) || field.key === 'size' ? cellOf(typed, units) : typed);
     case 'length':
       return isCell(before) && before.text === typed ? ok(before) : lengthOf(typed, units, field.zero === true);
     case 'degrees': {
@@ -73,7 +83,8 @@ function valueOf(field: ShopField, typed: string, units: Units, before: unknown)
     case 'number':
     case 'whole': {
       const value = numberOf(typed);
-      if (!(value > 0) || value > 1e9) return fail(say`more than zero, in ${field.unit ?? 'numbers'}`);
+      if (!(value > 0)) return fail(say`more than zero, in ${field.unit ?? 'numbers'}`);
+      if (value > 1e9) return fail(say`at most ${1e9}, in ${field.unit ?? 'numbers'}`);
       return field.is === 'whole' && !Number.isInteger(value) ? fail(say`a whole number`) : ok(value);
     }
     case 'numbers':
@@ -81,15 +92,18 @@ function valueOf(field: ShopField, typed: string, units: Units, before: unknown)
       const list = listOf(typed);
       if (list.some((v) => !(v > 0) || (field.is === 'wholes' && !Number.isInteger(v))))
         return fail(say`numbers more than zero with spaces between, in ${field.unit ?? 'teeth'}`);
+      if (list.some((v) => v > MOST)) return fail(say`each at most ${MOST}, in ${field.unit ?? 'teeth'}`);
       return ok([...new Set(list)].toSorted((a, b) => a - b));
     }
     case 'speeds': {
       const range = /^\s*([\d.,]+)\s*(?:-|–|to)\s*([\d.,]+)\s*$/.exec(typed);
       if (range) {
         const [from, to] = [numberOf(range[1] ?? ''), numberOf(range[2] ?? '')];
+        if (to > MOST) return fail(say`at most ${MOST} rev/min`);
         return from > 0 && to > from ? ok({ from, to }) : fail(say`a stepless drive goes from a slower to a faster speed: 20 - 2000`);
       }
       const list = listOf(typed);
+      if (list.some((v) => v > MOST)) return fail(say`each at most ${MOST} rev/min`);
       return list.length > 0 && list.every((v) => v > 0)
         ? ok([...new Set(list)].toSorted((a, b) => a - b))
         : fail(say`speeds with spaces between, 45 70 100, or a range, 20 - 2000`);
@@ -101,6 +115,7 @@ function valueOf(field: ShopField, typed: string, units: Units, before: unknown)
     case 'window': {
       const range = /^\s*([\d.,]+)\s*(?:-|–|to)\s*([\d.,]+)\s*$/.exec(typed);
       const [from, to] = [numberOf(range?.[1] ?? ''), numberOf(range?.[2] ?? '')];
+      if (to > MOST_OF_A_CHIP) return fail(say`at most ${MOST_OF_A_CHIP} mm`);
       return from >= 0 && to > from ? ok([from, to]) : fail(say`from the least to the most, 0.15 - 0.3`);
     }
     case 'choice': {
@@ -120,6 +135,7 @@ const listOf = (text: string): readonly number[] =>
 
 /** A length as a cell, its own unit taken off the text. */
 function lengthOf(typed: string, units: Units, zero: boolean): Parsed<Cell> {
+  if (typed.length > 60) return { ok: false, problems: [{ at: '', says: say`${typed.length} characters are no length` }] };
   const cell = cellOf(typed, units);
   if (zero && /^0*[.,]?0*$/.test(cell.text)) return { ok: true, value: { text: '0', units: cell.units } };
   const read = parseLength(cell.text, cell.units);
@@ -129,7 +145,7 @@ function lengthOf(typed: string, units: Units, zero: boolean): Parsed<Cell> {
 function cellOf(typed: string, units: Units): Cell {
   const unit = /\s*(mm|in|inch|")\s*$/i.exec(typed);
   const own: Units = unit ? (/mm/i.test(unit[1] ?? '') ? 'mm' : 'in') : units;
-  return { text: typed.slice(0, unit ? typed.length - unit[0].length : undefined).slice(0, 200), units: own };
+  return { text: typed.slice(0, unit ? typed.length - unit[0].length : undefined), units: own };
 }
 
 function at(item: ShopItem, key: string): unknown {

@@ -1,5 +1,5 @@
 /* The lists of a shop as they are typed, taken out and taken in. Starting shops are of invented make. */
-import { type Machine, parseShop, type Shop, type Tool } from '../document';
+import { type Machine, parseShop, salvageShop, type Shop, type Tool } from '../document';
 import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
 import { readShopTable, writeShopTable } from '../exchange';
@@ -113,6 +113,80 @@ describe('typing', () => {
     ['gears', '40 60.5', /numbers more than zero/],
   ])('%s “%s” is refused with a sentence', (key, text, says) => {
     expect(refused(lathe, 'machines', key, text)).toMatch(says);
+  });
+});
+
+describe('hostile values', () => {
+  const hostile = [
+    'x'.repeat(27),
+    'x'.repeat(5000),
+    '99999999999',
+    '9'.repeat(390),
+    '0 - 200000',
+    '0 - 99999999999',
+    '1e308',
+    '-1',
+    '0',
+    '-0',
+    'NaN',
+    'Infinity',
+    '0.0000000001',
+    '1,2,3',
+    '100 99999999999',
+    '13/0',
+    '13/16 in',
+    '<b>',
+    '\u0000',
+    '😀'.repeat(40),
+    '#',
+    '   ',
+  ];
+  const tables = lists.flatMap((list) => tableOf(list).fields.map((field) => [list, field.key, field] as const));
+
+  it.each(tables)('%s, %s: what is taken can be read again, and what is not says why', (list, _, field) => {
+    for (const shop of [startingShop(), midShop()])
+      for (const text of hostile)
+        for (const units of ['mm', 'in'] as const) {
+          const [item] = itemsOf(shop, list);
+          if (!item) throw new Error(list);
+          const read = withField(item, field, text, units);
+          if (!read.ok) {
+            expect(writeSentence(read.problems[0]?.says ?? [], units)).toMatch(/.{8}/);
+            continue;
+          }
+          const next = applyEdits(shop, [{ op: 'put', at: `${list}/#${item.id}`, value: read.value }]);
+          const back = parseShop(JSON.parse(JSON.stringify(next)));
+          expect({ text, ok: back.ok }).toEqual({ text, ok: true });
+        }
+  });
+
+  it.each([
+    ['tools', 'insert', 'A'.repeat(27), /27 characters; there is room for 20/],
+    ['machines', 'speeds', '99999999999', /each at most 1000000 rev/],
+    ['machines', 'feeds', '9'.repeat(390), /each at most 1000000/],
+    ['tools', 'chips.depth', '0 - 200000', /at most 1000 mm/],
+    ['tools', 'name', 'n'.repeat(121), /121 characters; there is room for 120/],
+  ] as const)('%s, %s: is refused and says why', (list, key, text, says) => {
+    const [item] = itemsOf(midShop(), list);
+    expect(item && refused(item, list, key, text)).toMatch(says);
+  });
+
+  it('a shop with lines that cannot be read gives the others, and what went out', () => {
+    const shop = midShop();
+    const [first, ...rest] = shop.tools;
+    const raw = {
+      schema: 1,
+      id: 'shop',
+      revision: 3,
+      saved: '2026-11-02T08:00:00.000Z',
+      by: 'me',
+      shop: { ...shop, tools: [{ ...first, insert: 'A'.repeat(27) }, ...rest] },
+    };
+    expect(parseShop(raw).ok).toBe(false);
+    const salvage = salvageShop(raw);
+    expect(salvage?.shop).toEqual({ ...shop, tools: rest });
+    expect(salvage?.out).toMatchObject([{ list: 'tools', raw: { id: first?.id } }]);
+    expect([salvageShop(null), salvageShop('x'), salvageShop({ schema: 1, shop: 'gone' })]).toEqual([undefined, undefined, undefined]);
   });
 });
 

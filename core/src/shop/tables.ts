@@ -35,7 +35,8 @@ export interface ShopTable {
   readonly blank: Omit<Machine, 'id'> | Omit<Holding, 'id'> | Omit<Tool, 'id'> | Omit<Gauge, 'id'> | Omit<Bar, 'id'>;
 }
 
-const name: ShopField = { key: 'name', words: 'name', is: 'text', wide: 190 };
+/** Each table has its own: a field says which list it belongs to. */
+const name = (): ShopField => ({ key: 'name', words: 'name', is: 'text', wide: 190 });
 const pick = (words: Readonly<Record<string, string>>): readonly Choosable[] => Object.entries(words).map(([value, w]) => ({ value, words: w }));
 const len = (key: string, words: string, more: Partial<ShopField> = {}): ShopField => ({ key, words, is: 'length', ...more });
 const opt = (key: string, words: string, more: Partial<ShopField> = {}): ShopField => len(key, words, { optional: true, ...more });
@@ -118,7 +119,7 @@ export const shopTables: readonly ShopTable[] = [
     words: 'Lathes',
     one: 'lathe',
     fields: [
-      name,
+      name(),
       { key: 'speeds', words: 'speeds', is: 'speeds', unit: 'rev/min' },
       { key: 'feeds', words: 'feeds; empty: by hand', is: 'numbers', unit: 'mm/rev', optional: true },
       { key: 'kilowatts', words: 'motor', is: 'number', unit: 'kW' },
@@ -174,7 +175,7 @@ export const shopTables: readonly ShopTable[] = [
     words: 'Holding',
     one: 'holding',
     fields: [
-      name,
+      name(),
       { key: 'kind', words: 'kind', is: 'choice', choices: pick(holdingWords), wide: 150 },
       opt('outside.from', 'grips from', { zero: true }),
       opt('outside.to', 'grips to'),
@@ -209,7 +210,7 @@ export const shopTables: readonly ShopTable[] = [
     words: 'Tools',
     one: 'tool',
     fields: [
-      name,
+      name(),
       { key: 'kind', words: 'kind', is: 'choice', choices: pick(toolWords), wide: 128 },
       { key: 'grade', words: 'edge', is: 'choice', choices: pick({ hss: 'high-speed steel', carbide: 'carbide' }), wide: 138 },
       { key: 'size', words: 'size', is: 'text', optional: true, wide: 84 },
@@ -231,7 +232,7 @@ export const shopTables: readonly ShopTable[] = [
     words: 'Gauges',
     one: 'gauge',
     fields: [
-      name,
+      name(),
       { key: 'kind', words: 'kind', is: 'choice', choices: pick(gaugeWords), wide: 140 },
       len('from', 'from', { zero: true }),
       len('to', 'to'),
@@ -255,7 +256,7 @@ export const shopTables: readonly ShopTable[] = [
     words: 'Bars on the rack',
     one: 'bar',
     fields: [
-      name,
+      name(),
       { key: 'material', words: 'material', is: 'choice', choices: materials.map((m) => ({ value: m.id, words: m.name })), wide: 160 },
       len('across', 'across'),
       { key: 'form', words: 'form', is: 'choice', choices: pick({ round: 'round', hex: 'hexagon', square: 'square', tube: 'tube' }) },

@@ -2,21 +2,24 @@ import { Component, lazy, type ReactNode, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { Finder } from './Finder';
+import { part } from './part';
+import { StorageClosed } from './StorageClosed';
 import { UnitsProvider } from './units';
 
-const Opening = lazy(() => import('../pages/Opening').then((m) => ({ default: m.Opening })));
-const DialQuestion = lazy(() => import('../pages/DialQuestion').then((m) => ({ default: m.DialQuestion })));
-const Jobs = lazy(() => import('../pages/Jobs').then((m) => ({ default: m.Jobs })));
-const Handbook = lazy(() => import('../pages/Handbook').then((m) => ({ default: m.Handbook })));
-const Shop = lazy(() => import('../pages/Shop').then((m) => ({ default: m.Shop })));
-const Logbook = lazy(() => import('../pages/Logbook').then((m) => ({ default: m.Logbook })));
-const JobPage = lazy(() => import('../pages/Job').then((m) => ({ default: m.JobPage })));
+const Opening = lazy(() => part(() => import('../pages/Opening')).then((m) => ({ default: m.Opening })));
+const DialQuestion = lazy(() => part(() => import('../pages/DialQuestion')).then((m) => ({ default: m.DialQuestion })));
+const Jobs = lazy(() => part(() => import('../pages/Jobs')).then((m) => ({ default: m.Jobs })));
+const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => ({ default: m.Handbook })));
+const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
+const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
+const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
 
 export function App() {
   return (
     <SWRConfig value={{ revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false }}>
       <UnitsProvider>
         <BrowserRouter>
+          <StorageClosed />
           <Kept>
             <Suspense fallback={null}>
               <Routes>
@@ -54,7 +57,7 @@ class Kept extends Component<{ readonly children: ReactNode }, { readonly failed
         <h1>This screen stopped</h1>
         <p>What was stored is untouched. Open the page again; if it stops again, export the job from Jobs.</p>
         <p className="quiet fig">{this.state.failed}</p>
-        <a href="/jobs">Jobs</a>
+        <a href={`${import.meta.env.BASE_URL}jobs`}>Jobs</a>
       </main>
     );
   }

@@ -2,7 +2,7 @@ import { shopTables, type Units, writeSentence } from '@obra/core';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
-import { listJobs } from '../data/jobs';
+import { listSummaries } from '../data/jobs';
 import { useUnits } from './units';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -58,7 +58,7 @@ interface Props {
 export function FinderDialog({ open, text, setText, close }: Props) {
   const navigate = useNavigate();
   const { units } = useUnits('mm');
-  const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listJobs());
+  const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listSummaries());
   const places = [
     { to: '/', says: 'Type a part on one line' },
     { to: '/dial', says: 'What do I dial now?' },
@@ -67,8 +67,8 @@ export function FinderDialog({ open, text, setText, close }: Props) {
     { to: '/shop/ways', says: 'Shop: ways of working' },
     { to: '/handbook', says: 'Handbook' },
     { to: '/logbook', says: 'Logbook, backup' },
-    ...(data?.jobs ?? []).flatMap((j) =>
-      ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.job.name}: ${stage}` })),
+    ...(data?.summaries ?? []).flatMap((j) =>
+      ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.name}: ${stage}` })),
     ),
   ];
   // what the standards answer stays while the next letter is looked up

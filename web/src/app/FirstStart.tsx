@@ -1,14 +1,15 @@
 import { useState } from 'react';
+import { kept } from '../data/local';
 import { Notice } from './Notice';
 
 const KEPT = 'obra-cautioned';
 
 /** Said once in a browser, on first start. */
 export function FirstStart() {
-  const [said, setSaid] = useState(() => localStorage.getItem(KEPT) !== null);
+  const [said, setSaid] = useState(() => kept.get(KEPT) !== null);
   if (said) return null;
   const close = () => {
-    localStorage.setItem(KEPT, new Date().toISOString());
+    kept.set(KEPT, new Date().toISOString());
     setSaid(true);
   };
   return (

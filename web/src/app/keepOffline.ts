@@ -4,7 +4,7 @@ export function keepOffline(): void {
   const register = () =>
     setTimeout(() => {
       // refused (a private window, storage blocked): the app works on while its server does
-      navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+      navigator.serviceWorker.register(`${import.meta.env.BASE_URL}sw.js`).catch(() => undefined);
     }, AFTER);
   if (document.readyState === 'complete') register();
   else window.addEventListener('load', register, { once: true });

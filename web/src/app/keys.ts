@@ -17,6 +17,11 @@ export function useKeys(keys: Readonly<Record<string, (event: KeyboardEvent) => 
       if (document.querySelector('.modal.show') && event.key !== 'Escape') return;
       const name = `${event.ctrlKey || event.metaKey ? 'Ctrl+' : ''}${event.shiftKey && event.key.length > 1 ? 'Shift+' : ''}${event.shiftKey && (event.ctrlKey || event.metaKey) && event.key.length === 1 ? 'Shift+' : ''}${event.altKey ? 'Alt+' : ''}${event.key.length === 1 && (event.ctrlKey || event.metaKey) ? event.key.toLowerCase() : event.key}`;
       const act = keys[name];
+      // a key that is held repeats: it means nothing, but for the arrows
+      if (event.repeat && !event.key.startsWith('Arrow') && !inCell(event.target)) {
+        if (act || event.key === 'Enter') event.preventDefault();
+        return;
+      }
       if (!act || (inCell(event.target) && !name.startsWith('Ctrl+'))) return;
       if (act(event) !== false) event.preventDefault();
     };

@@ -1,5 +1,6 @@
 import type { Units } from '@obra/core';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
+import { keptHere } from '../data/local';
 
 interface UnitsOfPage {
   /** what a person asked this page to show; undefined leaves it to the job */
@@ -12,13 +13,13 @@ const Context = createContext<UnitsOfPage>({ asked: undefined, ask: () => undefi
 /** The units key is a setting of the page, kept for this window, not of the job. */
 export function UnitsProvider({ children }: { readonly children: ReactNode }) {
   const [asked, setAsked] = useState<Units | undefined>(() => {
-    const kept = sessionStorage.getItem('obra-units');
-    return kept === 'mm' || kept === 'in' ? kept : undefined;
+    const before = keptHere.get('obra-units');
+    return before === 'mm' || before === 'in' ? before : undefined;
   });
   const ask = useCallback((units: Units | undefined) => {
     setAsked(units);
-    if (units === undefined) sessionStorage.removeItem('obra-units');
-    else sessionStorage.setItem('obra-units', units);
+    if (units === undefined) keptHere.remove('obra-units');
+    else keptHere.set('obra-units', units);
   }, []);
   return <Context value={useMemo(() => ({ asked, ask }), [asked, ask])}>{children}</Context>;
 }

@@ -59,6 +59,20 @@ function points(ring: Float64Array | undefined, map: Mapping, view: (z: number) 
   return out.join(' ');
 }
 
+/** The same from an outline that was kept: its rings z, r, z, r ... in mm. */
+export const SmallOutline = memo(function SmallOutline({
+  outline,
+  long,
+  radius,
+}: {
+  readonly outline: readonly (readonly number[])[];
+  readonly long: number;
+  readonly radius: number;
+}) {
+  const region = outline.length > 0 ? outline.map((ring) => [Float64Array.from(ring)]) : rectangle(-40, 0, 0, 8);
+  return <SmallSection region={region} known={outline.length > 0} long={long || 40} radius={radius} width={120} height={40} />;
+});
+
 /** The finished part, small, for lists. */
 export const SmallPart = memo(function SmallPart({
   part,
@@ -71,16 +85,29 @@ export const SmallPart = memo(function SmallPart({
 }) {
   const region = part.contour.length > 0 ? regionOf(part.contour) : rectangle(-40, 0, 0, 8);
   const radius = Math.max(...part.features.map((f) => f.nearDiameter.nominal / 2), 8);
-  const long = part.length || 40;
+  const known = part.contour.length > 0;
+  return <SmallSection {...{ region, known, radius, width, height }} long={part.length || 40} />;
+});
+
+interface SmallSectionProps {
+  readonly region: Region;
+  readonly known: boolean;
+  readonly long: number;
+  readonly radius: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+function SmallSection({ region, known, long, radius, width, height }: SmallSectionProps) {
   const scale = Math.min((width - 8) / long, (height - 6) / (2 * radius));
   const left = (width - long * scale) / 2;
   const map: Mapping = { scale, axis: height / 2, breaks: [], x: (u) => left + (u + long) * scale, y: (r) => height / 2 - r * scale };
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <g stroke="var(--ink)" strokeWidth={1}>
-        <StampMetal region={region} map={map} view={(z) => z} fill={part.contour.length > 0 ? 'var(--steel)' : '#e6e3da'} />
+        <StampMetal region={region} map={map} view={(z) => z} fill={known ? 'var(--steel)' : '#e6e3da'} />
       </g>
       <line x1={2} x2={width - 2} y1={height / 2} y2={height / 2} stroke="var(--ink)" strokeWidth={0.7} strokeDasharray="7 2 2 2" />
     </svg>
   );
-});
+}

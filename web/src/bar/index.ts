@@ -1,3 +1,3 @@
 export { pictureFile } from './pictureFile';
 export { BarPicture } from './BarPicture';
-export { SmallPart, Stamp } from './Stamp';
+export { SmallOutline, SmallPart, Stamp } from './Stamp';

@@ -34,8 +34,9 @@ const KEEP = 70;
 
 /** Fits a bar into a picture without stretching it: one scale, plain lengths shortened when it is slender. */
 export function mapping(view: View): Mapping {
-  const tall = view.height - view.top - view.bottom;
-  const wide = view.width - 2 * view.side;
+  const tall = Math.max(view.height - view.top - view.bottom, view.height / 4, 1);
+  // a page narrower than its margins keeps half of its width for the bar
+  const wide = Math.max(view.width - 2 * view.side, view.width / 2, 1);
   const total = Math.max(view.to - view.from, 1e-6);
   const byHeight = tall / (2 * Math.max(view.maxRadius, 1e-6));
   const byWidth = wide / total;

@@ -1,19 +1,35 @@
 import { type Kept, type Restore, united, writeBackup } from '@obra/core';
+import { addEntries, keepUnread, loadLog, loadUnread } from './entries';
 import { now } from './ids';
-import { appendEntry, createJob, listJobs, loadJob, loadLog, loadShop, saveShop } from './jobs';
+import { allJobs, createJob, loadJob } from './jobs';
+import { noteBackup } from './persist';
+import { loadShop, saveShop } from './shopStore';
 
 /** Every job with its log, as it is stored. */
 export async function everything(): Promise<readonly Kept[]> {
-  const { jobs } = await listJobs();
-  return Promise.all(jobs.map(async (stored) => ({ stored, log: await loadLog(stored.id) })));
+  return Promise.all((await allJobs()).map(async (stored) => ({ stored, log: await loadLog(stored.id), unread: await loadUnread(stored.id) })));
 }
 
-/** The whole of this browser as the text of one file. */
-export const backedUp = async (): Promise<string> => writeBackup(now(), await everything(), await loadShop());
+/** The whole of this browser as the text of one file; when it was taken is noted. */
+export async function backedUp(): Promise<string> {
+  const all = await everything();
+  const text = writeBackup(now(), all, await loadShop());
+  await noteBackup(
+    now(),
+    all.reduce((sum, k) => sum + k.log.length, 0),
+  ).catch(() => undefined);
+  return text;
+}
 
 /** Takes a backup in as it was laid out before; entries first, so that a job never stands without its record. What came to be here meanwhile stands. */
 export async function restore(of: Restore): Promise<void> {
-  for (const { job, entry } of of.entries) await appendEntry(job, entry);
+  for (const id of new Set(of.entries.map(({ job }) => job)))
+    await addEntries(
+      id,
+      of.entries.flatMap(({ job, entry }) => (job === id ? [entry] : [])),
+      of.saved,
+    );
+  for (const { job, raws } of of.unread) await keepUnread(job, raws);
   for (const { id, job } of of.jobs) if (!(await loadJob(id))) await createJob(job, [], id);
   if (of.shops.length > 0) await saveShop((now) => of.shops.reduce((so, other) => united(so, other).both, now));
 }

@@ -1,4 +1,5 @@
 import { customAlphabet } from 'nanoid';
+import { kept } from './local';
 
 const short = customAlphabet('0123456789abcdefghijklmnopqrstuvwxyz', 12);
 
@@ -6,15 +7,10 @@ export const newId = (): string => short();
 
 /** Which browser this is: made once, kept in this browser. */
 export function thisBrowser(): string {
-  try {
-    const kept = localStorage.getItem('obra-by');
-    if (kept !== null) return kept;
-    const made = newId();
-    localStorage.setItem('obra-by', made);
-    return made;
-  } catch {
-    return 'unkept';
-  }
+  const before = kept.get('obra-by');
+  if (before !== null && /^[0-9a-z-]{1,40}$/.test(before)) return before;
+  const made = newId();
+  return kept.set('obra-by', made) ? made : 'unkept';
 }
 
 /** Which window this is, so that a message of its own is not taken for another's. */

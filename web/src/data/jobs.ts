@@ -1,20 +1,14 @@
-import {
-  type Entry,
-  type Job,
-  type JobFile,
-  parseEntry,
-  parseShop,
-  parseStoredJob,
-  parseStoredShop,
-  SCHEMA,
-  type Sentence,
-  type Shop,
-  startingShop,
-  type StoredJob,
-  type StoredShop,
-} from '@obra/core';
-import { newId, notBefore, now, thisBrowser, thisWindow } from './ids';
-import { alone, keysUnder, read, remove, write } from './store';
+import { type Entry, type Job, type JobFile, parseShop, parseStoredJob, SCHEMA, type Sentence, type StoredJob } from '@obra/core';
+import same from 'fast-deep-equal';
+import { bin, type Deleted, emptied, findDeleted } from './bin';
+import { type Added, addEntries, keepUnread, loadLog, loadUnread } from './entries';
+import { newId, now, thisBrowser } from './ids';
+import { tell } from './news';
+import { persistOnce } from './persist';
+import { saveShop } from './shopStore';
+import { alone, keysUnder, read, readUnder, remove, write } from './store';
+import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
+import { readable } from './unwritable';
 
 /** A record that could not be read: kept as it is under its own key, never stripped. */
 export interface Aside {
@@ -23,145 +17,138 @@ export interface Aside {
   readonly says: Sentence;
 }
 
-export interface JobList {
-  readonly jobs: readonly StoredJob[];
-  readonly aside: readonly Aside[];
-}
-
-interface News {
-  readonly kind: 'job' | 'shop' | 'log';
-  readonly id: string;
-  readonly from: string;
-}
-
-const channel = 'BroadcastChannel' in globalThis ? new BroadcastChannel('obra') : undefined;
-const tell = (kind: News['kind'], id: string) => channel?.postMessage({ kind, id, from: thisWindow } satisfies News);
-
-/** Hears what other windows of this browser stored. */
-export function onNews(listen: (news: News) => void): () => void {
-  const heard = (event: MessageEvent<News>) => {
-    if (event.data.from !== thisWindow) listen(event.data);
-  };
-  channel?.addEventListener('message', heard);
-  return () => channel?.removeEventListener('message', heard);
-}
-
-export async function listJobs(): Promise<JobList> {
+/** Every job of this browser; for what needs them whole. The lists are drawn from `listSummaries`. */
+export async function allJobs(): Promise<readonly StoredJob[]> {
   const jobs: StoredJob[] = [];
-  for (const key of await keysUnder('job/')) {
-    const parsed = await loadRecord(key);
+  for (const [key, raw] of await readUnder('job/')) {
+    const parsed = await readRecord(key, raw);
     if (parsed) jobs.push(parsed);
   }
-  const aside: Aside[] = [];
-  for (const key of await keysUnder('aside/')) {
-    const raw = await read(key);
-    const parsed = parseStoredJob(raw);
-    aside.push({ key, raw, says: parsed.ok ? [] : (parsed.problems[0]?.says ?? []) });
-  }
-  return { jobs: jobs.sort((a, b) => (a.saved < b.saved ? 1 : -1)), aside };
+  return jobs.toSorted((a, b) => (a.saved < b.saved ? 1 : -1));
 }
 
-async function loadRecord(key: string): Promise<StoredJob | undefined> {
-  const raw = await read(key);
+export async function listAside(): Promise<readonly Aside[]> {
+  return (await readUnder('aside/')).map(([key, raw]) => {
+    const parsed = parseStoredJob(raw);
+    return { key, raw, says: parsed.ok || !key.startsWith('aside/job/') ? [] : (parsed.problems[0]?.says ?? []) };
+  });
+}
+
+/** Makes the summaries that are missing, a few jobs at a time, so that the page answers meanwhile. */
+export async function summarise(ids: readonly string[]): Promise<void> {
+  for (const [i, id] of ids.entries()) {
+    const stored = await loadJob(id);
+    if (stored) await keepSummary(summaryOf(stored));
+    if (i % 5 === 4) await new Promise((resume) => setTimeout(resume));
+  }
+}
+
+const loadRecord = async (key: string): Promise<StoredJob | undefined> => readRecord(key, await read(key));
+
+async function readRecord(key: string, raw: unknown): Promise<StoredJob | undefined> {
   if (raw === null || raw === undefined) return undefined;
   const parsed = parseStoredJob(raw);
   if (parsed.ok) return parsed.value;
-  await write(`aside/${key}`, raw);
+  const taken = await read(`aside/${key}`);
+  await write(taken === null || same(taken, raw) ? `aside/${key}` : `aside/${key}-${newId()}`, raw);
   await remove(key);
   return undefined;
 }
 
 export const loadJob = (id: string): Promise<StoredJob | undefined> => loadRecord(`job/${id}`);
 
+/** Writes a job with its summary; the one place that does. */
+async function put(stored: StoredJob): Promise<StoredJob> {
+  const next = readable(parseStoredJob(stored));
+  await write(`job/${stored.id}`, next);
+  await keepSummary(summaryOf(next, await summaryBefore(stored.id)));
+  tell('job', stored.id);
+  void persistOnce();
+  return next;
+}
+
 export async function createJob(job: Job, log: readonly Entry[] = [], id = newId()): Promise<StoredJob> {
   const stored: StoredJob = { schema: SCHEMA, id, revision: 1, saved: now(), by: thisBrowser(), job };
-  for (const entry of log) await write(`log/${id}/${entry.id}`, entry);
-  await write(`job/${id}`, stored);
-  tell('job', id);
-  return stored;
+  readable(parseStoredJob(stored));
+  await addEntries(id, log, stored.saved);
+  return put(stored);
 }
 
 export type Saved =
   | { readonly kind: 'saved'; readonly stored: StoredJob }
   /** another window saved first: its content stands, ours was kept as a copy */
-  | { readonly kind: 'conflict'; readonly theirs: StoredJob; readonly copy: StoredJob };
+  | { readonly kind: 'conflict'; readonly theirs: StoredJob; readonly copy: StoredJob }
+  /** another window deleted it: nothing was written */
+  | { readonly kind: 'gone' };
 
 /** Saves what this window has, if nobody saved since `revision`; else keeps both. */
 export async function saveJob(id: string, revision: number, job: Job): Promise<Saved> {
   return alone(`job/${id}`, async () => {
     const theirs = await loadJob(id);
+    if (!theirs && (await findDeleted(id))) return { kind: 'gone' };
     if (theirs && theirs.revision !== revision) {
       const copy = await createJob({ ...job, name: `${job.name} (from this window)` });
       return { kind: 'conflict', theirs, copy };
     }
-    const stored: StoredJob = { schema: SCHEMA, id, revision: revision + 1, saved: now(), by: thisBrowser(), job };
-    await write(`job/${id}`, stored);
-    tell('job', id);
-    return { kind: 'saved', stored };
+    return { kind: 'saved', stored: await put({ schema: SCHEMA, id, revision: revision + 1, saved: now(), by: thisBrowser(), job }) };
   });
 }
 
-/** Takes a job out with its log; what is returned puts all of it back. */
-export async function deleteJob(id: string): Promise<() => Promise<void>> {
-  const stored = await loadJob(id);
-  const log = await loadLog(id);
-  await remove(`job/${id}`);
-  for (const entry of log) await remove(`log/${id}/${entry.id}`);
-  tell('job', id);
-  return async () => {
+/** Takes a job out with its log, into the wastebasket. */
+export async function deleteJob(id: string): Promise<void> {
+  await alone(`job/${id}`, async () => {
+    const stored = await loadJob(id);
     if (!stored) return;
-    for (const entry of log) await write(`log/${id}/${entry.id}`, entry);
-    await write(`job/${id}`, stored);
-    tell('job', id);
-  };
-}
-
-/** Takes in a job file; one that is here already comes in as a copy, and its log entries are merged by union when it is the same job. */
-export async function importJob(file: JobFile): Promise<StoredJob> {
-  const here = await loadJob(file.id);
-  if (here && JSON.stringify(here.job) === JSON.stringify(file.job)) {
-    for (const entry of file.log) await write(`log/${file.id}/${entry.id}`, entry);
-    tell('log', file.id);
-    return here;
-  }
-  return createJob(here ? { ...file.job, name: `${file.job.name} (imported)` } : file.job, file.log, here ? newId() : file.id);
-}
-
-export async function loadLog(job: string): Promise<readonly Entry[]> {
-  const entries: Entry[] = [];
-  for (const key of await keysUnder(`log/${job}/`)) {
-    const parsed = parseEntry(await read(key));
-    if (parsed.ok) entries.push(parsed.value);
-  }
-  const ordered = entries.sort((a, b) => (a.at === b.at ? (a.id < b.id ? -1 : 1) : a.at < b.at ? -1 : 1));
-  const last = ordered.at(-1);
-  if (last) notBefore(last.at);
-  return ordered;
-}
-
-/** Adds one entry under its own key; resolved only when the browser has stored it. */
-export async function appendEntry(job: string, entry: Entry): Promise<void> {
-  await write(`log/${job}/${entry.id}`, entry);
-  tell('log', job);
-}
-
-export async function loadShop(): Promise<StoredShop> {
-  const raw = await read('shop');
-  const parsed = raw === null ? undefined : parseStoredShop(raw);
-  if (parsed?.ok) return parsed.value;
-  if (raw !== null && raw !== undefined) await write(`aside/shop-${newId()}`, raw);
-  return { schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: startingShop() };
-}
-
-/** Changes the stored shop on top of what stands there now. */
-export async function saveShop(change: (shop: Shop) => Shop): Promise<StoredShop> {
-  return alone('shop', async () => {
-    const before = await loadShop();
-    const stored: StoredShop = { ...before, revision: before.revision + 1, saved: now(), by: thisBrowser(), shop: change(before.shop) };
-    await write('shop', stored);
-    tell('shop', 'shop');
-    return stored;
+    const log = await loadLog(id);
+    const unread = await loadUnread(id);
+    await bin(stored, log, unread);
+    await remove(`job/${id}`);
+    await dropSummary(id);
+    for (const key of [...(await keysUnder(`log/${id}/`)), ...(await keysUnder(`aside/log/${id}/`))]) await remove(key);
   });
+  tell('job', id);
+}
+
+/** Puts a deleted job back as it was, with what was entered for it since. */
+export async function putBack({ id, stored, log, unread }: Deleted): Promise<StoredJob> {
+  await keepUnread(id, unread);
+  await addEntries(id, log, now());
+  const back = (await loadJob(id)) ?? (await put(stored));
+  await emptied(id);
+  tell('job', id);
+  return back;
+}
+
+export interface Imported extends Added {
+  readonly stored: StoredJob;
+  /** it differs from the one here, which stays: this is a copy of the file's */
+  readonly copy: boolean;
+}
+
+/** The suffixes that copies get, so that the same file taken in twice finds the copy that it made. */
+const bare = (job: Job): Job => ({ ...job, name: job.name.replace(/(?: \((?:imported|from the backup)\))+$/, '') });
+
+/**
+ * Takes in a job file. Its entries are united with those here, none is overwritten. Where the job differs from the one here that one stays, and the
+ * file's comes in beside it as a copy; taken in again it finds that copy.
+ */
+export async function importJob(file: JobFile): Promise<Imported> {
+  const here = await loadJob(file.id);
+  const unread = file.unread ?? [];
+  if (!here) {
+    const stored: StoredJob = { schema: SCHEMA, id: file.id, revision: 1, saved: now(), by: thisBrowser(), job: file.job };
+    readable(parseStoredJob(stored));
+    const added = await addEntries(file.id, file.log, file.saved);
+    await keepUnread(file.id, unread);
+    return { ...added, stored: await put(stored), copy: false };
+  }
+  const added = await addEntries(here.id, file.log, file.saved);
+  await keepUnread(here.id, unread);
+  if (same(here.job, file.job)) return { ...added, stored: here, copy: false };
+  const twin = (await allJobs()).find((j) => j.id !== here.id && same(bare(j.job), bare(file.job)));
+  const copy = twin ?? (await createJob({ ...file.job, name: `${bare(file.job).name} (imported)` }));
+  const beside = await addEntries(copy.id, file.log, file.saved);
+  return { ...beside, stored: copy, copy: true };
 }
 
 export const holdsSomething = async (): Promise<boolean> => (await keysUnder('')).length > 0;
@@ -178,3 +165,5 @@ export async function seedDemo(files: readonly unknown[], readJob: (raw: unknown
     }
   });
 }
+
+export { listSummaries, type Summary };

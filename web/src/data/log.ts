@@ -1,14 +1,21 @@
 import type { Entry } from '@obra/core';
 import { useCallback, useEffect } from 'react';
 import useSWR from 'swr';
+import { appendEntry, loadLog, loadUnread } from './entries';
 import { newId, now, thisBrowser } from './ids';
-import { appendEntry, loadLog, onNews } from './jobs';
+import { onNews } from './news';
 
 type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at' | 'by'> : never) : never;
 
-/** The Bench log of a job: only added to. `add` is done when the browser has stored the entry. */
-export function useLog(job: string): { readonly log: readonly Entry[] | undefined; readonly add: (entry: Bare) => Promise<void> } {
+/** The Bench log of a job: only added to. `add` is done when the browser has stored the entry; `unread` counts entries that are kept but cannot be read. */
+export function useLog(job: string): {
+  readonly log: readonly Entry[] | undefined;
+  readonly unread: number;
+  readonly add: (entry: Bare) => Promise<void>;
+} {
   const { data, mutate } = useSWR(['log', job], () => loadLog(job), { revalidateOnFocus: false, revalidateOnReconnect: false });
+  // asked for after the log: reading it sets aside what cannot be read
+  const { data: unread } = useSWR(data ? ['unread', job] : null, () => loadUnread(job), { revalidateOnFocus: false, revalidateOnReconnect: false });
   useEffect(
     () =>
       onNews((news) => {
@@ -24,5 +31,5 @@ export function useLog(job: string): { readonly log: readonly Entry[] | undefine
     },
     [job, mutate],
   );
-  return { log: data, add };
+  return { log: data, add, unread: unread?.length ?? 0 };
 }

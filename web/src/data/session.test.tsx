@@ -2,8 +2,11 @@
 import { blankJob, type Job } from '@obra/core';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import localForage from 'localforage';
-import { createJob, loadJob, loadShop, saveJob } from './jobs';
-import { type OpenJob, useJob, useShop } from './session';
+import { createJob, deleteJob, loadJob, saveJob } from './jobs';
+import { kept } from './local';
+import { type OpenJob, useJob, watchLeaving } from './session';
+import { useShop } from './shopSession';
+import { loadShop } from './shopStore';
 
 const database = localForage.createInstance({ name: 'obra', storeName: 'records' });
 const pin: Job = {
@@ -120,7 +123,89 @@ describe('the shop', () => {
     await waitFor(() => expect(shop.current.refused).toBe(true));
     expect(shop.current.shop?.ways['severing']).toBe('saw');
     spy.mockRestore();
-    act(() => shop.current.editShop([{ op: 'put', at: 'ways/severing', value: 'part' }]));
+    // the next change brings the refused one with it
+    act(() => shop.current.editShop([{ op: 'put', at: 'ways/thread', value: 'die' }]));
     await waitFor(() => expect(shop.current.refused).toBe(false));
+    expect((await loadShop()).shop.ways).toMatchObject({ severing: 'saw', thread: 'die' });
+  });
+
+  it('takes no change that could not be read again, and says so', async () => {
+    const shop = renderHook(() => useShop()).result;
+    await waitFor(() => expect(shop.current.shop).toBeDefined());
+    const tool = shop.current.shop?.tools[0]?.id ?? '';
+    act(() => shop.current.editShop([{ op: 'put', at: `tools/#${tool}/insert`, value: 'A'.repeat(27) }]));
+    expect(shop.current.says).toMatch(/was not taken/);
+    expect(shop.current.shop?.tools[0]?.insert).toBeUndefined();
+    act(() => shop.current.dismiss());
+  });
+});
+
+describe('a page that is closed within the pause', () => {
+  const journal = (id: string, revision: number, job: Job) => kept.set(`obra-journal/job/${id}/closed-window`, JSON.stringify({ revision, job }));
+  const typed: Job = { ...pin, name: 'typed just before' };
+
+  it('has noted the change at once, and lets go of the note once it is stored', async () => {
+    const { id, now } = await open();
+    act(() => now().edit([{ op: 'put', at: 'name', value: 'axle' }]));
+    expect(kept.keys(`obra-journal/job/${id}/`)).toHaveLength(1);
+    await waitFor(() => expect(now().state).toBe('saved'));
+    expect(kept.keys(`obra-journal/job/${id}/`)).toHaveLength(0);
+  });
+
+  it('finds its change again at the next opening', async () => {
+    const { id } = await createJob(pin);
+    journal(id, 1, typed);
+    const { result } = renderHook(() => useJob(id));
+    await waitFor(() => expect(result.current?.job.name).toBe('typed just before'));
+    expect(result.current?.says).toContain('is back');
+    await waitFor(async () => expect((await loadJob(id))?.job.name).toBe('typed just before'));
+    expect(kept.keys('obra-journal/')).toEqual([]);
+  });
+
+  it('keeps it as a copy where another window saved since', async () => {
+    const { id } = await createJob(pin);
+    await saveJob(id, 1, { ...pin, name: 'theirs' });
+    journal(id, 1, typed);
+    const { result } = renderHook(() => useJob(id));
+    await waitFor(() => expect(result.current?.says).toContain('typed just before (from a closed window)'));
+    expect(result.current?.job.name).toBe('theirs');
+  });
+
+  it('keeps the cell that is being typed in, and asks while something is not stored', async () => {
+    watchLeaving();
+    const { now } = await open();
+    const cell = document.createElement('input');
+    document.body.append(cell);
+    cell.addEventListener('blur', () => now().edit([{ op: 'put', at: 'name', value: 'left in the cell' }]));
+    cell.focus();
+    const leaving = new Event('beforeunload', { cancelable: true });
+    act(() => void window.dispatchEvent(leaving));
+    expect(now().job.name).toBe('left in the cell');
+    expect(leaving.defaultPrevented).toBe(false);
+    const spy = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    act(() => now().edit(retype('50')));
+    await waitFor(() => expect(now().state).toBe('refused'));
+    const again = new Event('beforeunload', { cancelable: true });
+    act(() => void window.dispatchEvent(again));
+    expect(again.defaultPrevented).toBe(true);
+    spy.mockRestore();
+    act(() => now().edit(retype('51')));
+    await waitFor(() => expect(now().state).toBe('saved'));
+    cell.remove();
+  });
+});
+
+describe('a job deleted in another window', () => {
+  it('goes on here, says so, and is put back with what was changed meanwhile', async () => {
+    const { id, now } = await open();
+    await deleteJob(id);
+    act(() => now().edit(retype('33')));
+    await waitFor(() => expect(now().gone).toBe(true));
+    expect(now().says).toContain('deleted in another window');
+    act(() => now().putBack());
+    await waitFor(async () => expect(size((await loadJob(id))?.job ?? pin)).toBe('33'));
+    await waitFor(() => expect(now().gone).toBe(false));
   });
 });

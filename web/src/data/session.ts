@@ -1,8 +1,14 @@
-import { applyEdits, type Edit, type Job, type Shop, type StoredJob, type StoredShop } from '@obra/core';
-import { useCallback, useEffect, useSyncExternalStore } from 'react';
+import { applyEdits, type Edit, type Job, type Shop, type StoredJob, writeSentence } from '@obra/core';
+import same from 'fast-deep-equal';
+import { useCallback, useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
-import { now, thisBrowser } from './ids';
-import { loadJob, loadShop, onNews, saveJob, saveShop } from './jobs';
+import { findDeleted } from './bin';
+import { changed, useChanges } from './changes';
+import { createJob, loadJob, putBack, saveJob } from './jobs';
+import { jobStored, leftOfJob, living, noteJob } from './journal';
+import { onNews } from './news';
+import { changeShop, endShopUndo, onShopLeft, shopNow, shopUnkept } from './shopSession';
+import { Unwritable } from './unwritable';
 
 /** Waits this long after the last change before saving, ms. */
 const AUTOSAVE = 250;
@@ -28,23 +34,13 @@ interface Session {
   typing: string | undefined;
   timer: ReturnType<typeof setTimeout> | undefined;
   saving: Promise<void>;
+  /** what is not stored stands in the journal */
+  journalled: boolean;
+  /** another window deleted it */
+  gone: boolean;
 }
 
 const sessions = new Map<string, Session>();
-const listeners = new Set<() => void>();
-let version = 0;
-
-function changed(): void {
-  version++;
-  for (const listen of listeners) listen();
-}
-
-const subscribe = (listen: () => void) => {
-  listeners.add(listen);
-  return () => listeners.delete(listen);
-};
-
-let shopNow: Shop | undefined;
 
 export interface OpenJob {
   readonly stored: StoredJob;
@@ -60,12 +56,15 @@ export interface OpenJob {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly dismiss: () => void;
+  /** another window deleted it: what is done here goes on, and `putBack` brings it back */
+  readonly gone: boolean;
+  readonly putBack: () => void;
 }
 
 /** The job of this address: undefined while loading, null when there is none. */
 export function useJob(id: string): OpenJob | undefined | null {
-  const loaded = useSWR(['job', id], () => loadJob(id).then((job) => job ?? null), { revalidateOnFocus: false, revalidateOnReconnect: false });
-  useSyncExternalStore(subscribe, () => version);
+  const loaded = useSWR(['job', id], () => opened(id), { revalidateOnFocus: false, revalidateOnReconnect: false });
+  useChanges();
   useEffect(
     () =>
       onNews((news) => {
@@ -76,7 +75,7 @@ export function useJob(id: string): OpenJob | undefined | null {
   const found = loaded.data;
   let session = sessions.get(id);
   if (!session && found) {
-    session = { stored: found, undo: [], redo: [], state: 'saved', says: undefined, typing: undefined, timer: undefined, saving: Promise.resolve() };
+    session = fresh(found);
     sessions.set(id, session);
   }
   const edit = useCallback((edits: readonly Edit[], to: 'job' | 'shop' = 'job', typing?: string) => editJob(id, edits, to, typing), [id]);
@@ -102,131 +101,71 @@ export function useJob(id: string): OpenJob | undefined | null {
     undo,
     redo,
     dismiss,
+    gone: session.gone,
+    putBack: () => void bringBack(id),
   };
 }
 
-export interface OpenShop {
-  readonly shop: Shop | undefined;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly undo: () => void;
-  readonly redo: () => void;
-  /** the whole shop at once: one taken from a file, or begun again */
-  readonly replace: (shop: Shop) => void;
-  readonly editShop: (edits: readonly Edit[]) => void;
-  /** the last change of the shop is not stored */
-  readonly refused: boolean;
-  readonly saving: boolean;
-}
+const fresh = (stored: StoredJob): Session => ({
+  stored,
+  undo: [],
+  redo: [],
+  state: 'saved',
+  says: undefined,
+  typing: undefined,
+  timer: undefined,
+  saving: Promise.resolve(),
+  journalled: true,
+  gone: false,
+});
 
-/** The shop of this browser, and how to change it. */
-export function useShop(): OpenShop {
-  const { data } = useSWR('shop', () => loadShop(), { revalidateOnFocus: false, revalidateOnReconnect: false });
-  useSyncExternalStore(subscribe, () => version);
-  useEffect(
-    () =>
-      onNews((news) => {
-        if (news.kind === 'shop') void takeShopFromElsewhere();
-      }),
-    [],
-  );
-  useEffect(() => knowShop(data?.shop), [data]);
-  return {
-    shop: data?.shop,
-    editShop: editHere,
-    replace: replaceHere,
-    undo: undoHere,
-    redo: redoHere,
-    canUndo: shopUndo.length > 0,
-    canRedo: shopRedo.length > 0,
-    refused: shopRefused,
-    saving: shopSaving > 0,
-  };
-}
+const BACK = 'What was changed before the page was closed is back.';
 
-let shopRefused = false;
-/** Changes of the shop on their way into storage. */
-let shopSaving = 0;
-/** What the shop was before each change made on its own page. */
-let shopUndo: Shop[] = [];
-let shopRedo: Shop[] = [];
-
-function rememberShop(): void {
-  if (shopNow) shopUndo = [...shopUndo.slice(-499), shopNow];
-  shopRedo = [];
-  leaveShopAlone();
+/** The stored job; what a closed window had changed of it and not stored is put on top, or kept beside it where another saved since. */
+async function opened(id: string): Promise<StoredJob | null> {
+  const stored = await loadJob(id);
+  if (!stored) return null;
+  if (sessions.has(id)) return stored;
+  const session = fresh(stored);
+  for (const left of await leftOfJob(id)) {
+    if (same(left.job, session.stored.job)) continue;
+    if (left.revision === stored.revision) {
+      session.undo.push({ job: session.stored.job, shop: undefined });
+      session.stored = { ...session.stored, job: left.job };
+      session.says = BACK;
+    } else {
+      const copy = await createJob({ ...left.job, name: `${left.job.name} (from a closed window)` }).catch(() => undefined);
+      if (copy)
+        session.says = `A closed window had changes that were not stored; another window saved since. They are kept as “${copy.job.name}” in Jobs.`;
+    }
+  }
+  sessions.set(id, session);
+  if (session.undo.length > 0) saveSoon(id, session);
+  return session.stored;
 }
-
-function editHere(edits: readonly Edit[]): void {
-  rememberShop();
-  changeShop((shop) => applyEdits(shop, edits));
-}
-
-function replaceHere(shop: Shop): void {
-  rememberShop();
-  changeShop(() => shop);
-}
-
-function travelShop(from: Shop[], to: Shop[]): void {
-  const shop = from.pop();
-  if (!shop || !shopNow) return;
-  to.push(shopNow);
-  leaveShopAlone();
-  changeShop(() => shop);
-}
-const undoHere = () => travelShop(shopUndo, shopRedo);
-const redoHere = () => travelShop(shopRedo, shopUndo);
 
 /** From now on an undo in a job leaves the shop as it is: it was changed elsewhere since. */
-function leaveShopAlone(): void {
+onShopLeft(() => {
   for (const session of sessions.values()) {
     session.undo = session.undo.map(({ job }) => ({ job, shop: undefined }));
     session.redo = session.redo.map(({ job }) => ({ job, shop: undefined }));
   }
-}
+});
 
-function knowShop(shop: Shop | undefined): void {
-  shopNow = shop;
-}
+/** Something here is neither stored nor in the journal: the page asks before it is left. */
+const unkept = (): boolean => shopUnkept() || [...sessions.values()].some((s) => s.state === 'refused' || (s.state === 'saving' && !s.journalled));
 
-/** Changes the shop here at once, and in storage on top of what stands there, so that another window's change is kept. */
-function changeShop(change: (shop: Shop) => Shop): void {
-  if (!shopNow) return;
-  shopNow = change(shopNow);
-  const shown = shopNow;
-  const optimistic = (current?: StoredShop): StoredShop => ({
-    schema: 1,
-    id: 'shop',
-    revision: 1,
-    saved: now(),
-    by: thisBrowser(),
-    ...current,
-    shop: shown,
+/** A cell that is being typed in is kept as if it were left; what is not stored is asked about. To be called once. */
+export function watchLeaving(): void {
+  living();
+  const leaveCell = () => {
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  };
+  window.addEventListener('pagehide', leaveCell);
+  window.addEventListener('beforeunload', (event) => {
+    leaveCell();
+    if (unkept()) event.preventDefault();
   });
-  shopSaving++;
-  const stored = saveShop(change).then(
-    (saved) => {
-      shopSaving--;
-      shopRefused = false;
-      changed();
-      return saved;
-    },
-    () => {
-      shopSaving--;
-      shopRefused = true;
-      changed();
-      return optimistic();
-    },
-  );
-  void mutate<StoredShop>('shop', stored, { optimisticData: optimistic, revalidate: false });
-}
-
-/** Another window changed the shop: undo here leaves the shop alone from now on. */
-async function takeShopFromElsewhere(): Promise<void> {
-  leaveShopAlone();
-  shopUndo = [];
-  shopRedo = [];
-  await mutate('shop');
 }
 
 function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?: string): void {
@@ -236,12 +175,10 @@ function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?
     setJob(id, applyEdits(session.stored.job, edits), typing);
     return;
   }
-  if (!shopNow) return;
+  if (!shopNow()) return;
   remember(session);
-  shopUndo = [];
-  shopRedo = [];
-  changeShop((shop) => applyEdits(shop, edits));
-  changed();
+  endShopUndo();
+  changeShop({ edits });
 }
 
 function setJob(id: string, job: Job, typing?: string): void {
@@ -254,7 +191,7 @@ function setJob(id: string, job: Job, typing?: string): void {
 }
 
 function remember(session: Session): void {
-  session.undo.push({ job: session.stored.job, shop: shopNow });
+  session.undo.push({ job: session.stored.job, shop: shopNow() });
   if (session.undo.length > 500) session.undo.shift();
   session.redo = [];
 }
@@ -263,16 +200,17 @@ function travel(id: string, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
   const session = sessions.get(id);
   const step = session?.[from].pop();
   if (!session || !step) return;
-  session[to].push({ job: session.stored.job, shop: shopNow });
+  session[to].push({ job: session.stored.job, shop: shopNow() });
   session.typing = undefined;
   session.stored = { ...session.stored, job: step.job };
   const { shop } = step;
-  if (shop && shop !== shopNow) changeShop(() => shop);
+  if (shop && shop !== shopNow()) changeShop({ shop });
   saveSoon(id, session);
 }
 
 function saveSoon(id: string, session: Session): void {
   session.state = 'saving';
+  session.journalled = noteJob(id, session.stored.revision, session.stored.job);
   clearTimeout(session.timer);
   session.timer = setTimeout(() => {
     session.saving = session.saving.then(() => save(id, session));
@@ -280,23 +218,63 @@ function saveSoon(id: string, session: Session): void {
   changed();
 }
 
+/** Tries again after this long when storage refused, ms. */
+const AGAIN = 5000;
+const REFUSED =
+  'This browser did not store the last change (storage full or blocked). Work goes on here and it is tried again; export the job to keep it.';
+const GONE = 'This job was deleted in another window. What is entered here is kept; put it back to go on with it.';
+
 async function save(id: string, session: Session): Promise<void> {
   const job = session.stored.job;
   try {
     const saved = await saveJob(id, session.stored.revision, job);
-    if (saved.kind === 'conflict') {
+    if (saved.kind === 'gone') {
+      session.gone = true;
+      session.state = 'refused';
+      session.says = GONE;
+    } else if (saved.kind === 'conflict') {
       adopt(session, saved.theirs, `Another window saved this job first. Its version is shown; yours is kept as “${saved.copy.job.name}” in Jobs.`);
+      jobStored(id);
     } else {
       session.stored = { ...saved.stored, job: session.stored.job };
-      if (session.stored.job === job) session.state = 'saved';
-      else saveSoon(id, session);
-      if (session.says?.startsWith('This browser') === true) session.says = undefined;
+      if (session.stored.job === job) {
+        session.state = 'saved';
+        jobStored(id);
+      } else saveSoon(id, session);
+      if (session.says === REFUSED || session.says?.startsWith(UNREADABLE) === true) session.says = undefined;
     }
     await mutate(['job', id], session.stored, { revalidate: false });
-  } catch {
+  } catch (cause) {
     session.state = 'refused';
-    session.says = 'This browser did not store the last change (storage full or blocked). Work goes on here; export the job to keep it.';
+    if (cause instanceof Unwritable) session.says = `${UNREADABLE} ${writeSentence(cause.says, job.units)}. Undo it or change it.`;
+    else {
+      session.says = REFUSED;
+      session.timer = setTimeout(() => {
+        session.saving = session.saving.then(() => save(id, session));
+      }, AGAIN);
+    }
   }
+  changed();
+}
+
+const UNREADABLE = 'The last change is not stored, since it could not be read again:';
+
+async function bringBack(id: string): Promise<void> {
+  const session = sessions.get(id);
+  const deleted = await findDeleted(id);
+  try {
+    if (deleted) await putBack(deleted);
+    if (!session) return;
+    session.gone = false;
+    session.says = undefined;
+    const stored = await loadJob(id);
+    if (stored) session.stored = { ...stored, job: session.stored.job };
+    if (stored && !same(stored.job, session.stored.job)) saveSoon(id, session);
+    else session.state = 'saved';
+  } catch {
+    if (session) session.says = REFUSED;
+  }
+  await mutate(['log', id]);
   changed();
 }
 
@@ -312,6 +290,18 @@ export async function saveNow(id: string): Promise<void> {
 async function takeFromElsewhere(id: string): Promise<void> {
   const session = sessions.get(id);
   const theirs = await loadJob(id);
+  if (session && !theirs && (await findDeleted(id))) {
+    session.gone = true;
+    session.says = GONE;
+    changed();
+    return;
+  }
+  if (session?.gone === true && theirs) {
+    session.gone = false;
+    session.says = undefined;
+    if (session.state === 'refused') saveSoon(id, session);
+    changed();
+  }
   if (!session || !theirs || theirs.revision <= session.stored.revision || session.state !== 'saved') return;
   const had = session.undo.length > 0;
   adopt(

@@ -1,16 +1,62 @@
+import { type IDBPDatabase, openDB } from 'idb';
 import localForage from 'localforage';
 
 /** One browser database for everything a person puts in. */
-const database = localForage.createInstance({ name: 'obra', storeName: 'records' });
+const NAME = 'obra';
+const STORE = 'records';
+const database = localForage.createInstance({ name: NAME, storeName: STORE });
 
 /** Storage refused to write (full, private window, blocked). Work goes on in memory; the page says so. */
 export class StorageRefused extends Error {}
 
+/** How long a database may take to open before the visit goes on without it, ms. */
+const OPENS_WITHIN = 6000;
+
+/** In place of a database that does not open: what is put in stays for this visit. */
+const memory = new Map<string, unknown>();
+let closed = false;
+const listeners = new Set<() => void>();
+
+/** True once the browser's database did not open: this visit works, nothing of it is kept. */
+export const storageClosed = (): boolean => closed;
+export function onStorageClosed(listen: () => void): () => void {
+  listeners.add(listen);
+  return () => listeners.delete(listen);
+}
+
+let opening: Promise<boolean> | undefined;
+
+/** Whether the database is there; asked once a visit. */
+function open(): Promise<boolean> {
+  opening ??= new Promise<boolean>((resolve) => {
+    const slow = setTimeout(() => resolve(false), OPENS_WITHIN);
+    database.ready().then(
+      () => {
+        clearTimeout(slow);
+        resolve(true);
+      },
+      () => {
+        clearTimeout(slow);
+        resolve(false);
+      },
+    );
+  }).then((is) => {
+    closed = !is;
+    if (closed) for (const listen of listeners) listen();
+    return is;
+  });
+  return opening;
+}
+
 export async function read(key: string): Promise<unknown> {
-  return database.getItem(key);
+  return (await open()) ? database.getItem(key) : (memory.get(key) ?? null);
 }
 
 export async function write(key: string, value: unknown): Promise<void> {
+  if (!(await open())) {
+    memory.set(key, structuredClone(value));
+    return;
+  }
   try {
     await database.setItem(key, value);
   } catch (cause) {
@@ -19,11 +65,50 @@ export async function write(key: string, value: unknown): Promise<void> {
 }
 
 export async function remove(key: string): Promise<void> {
-  await database.removeItem(key);
+  if (await open()) await database.removeItem(key);
+  else memory.delete(key);
 }
 
 export async function keysUnder(prefix: string): Promise<readonly string[]> {
+  if (!(await open())) return [...memory.keys()].filter((key) => key.startsWith(prefix)).sort();
+  const raw = await direct();
+  if (raw) return (await raw.getAllKeys(STORE, under(prefix))) as string[];
   return (await database.keys()).filter((key) => key.startsWith(prefix)).sort();
+}
+
+/** Everything under a prefix with its key, read in one go where the database can: thousands of records take as long as one by one a few do. */
+export async function readUnder(prefix: string): Promise<readonly (readonly [key: string, value: unknown])[]> {
+  const raw = (await open()) ? await direct() : undefined;
+  if (raw) {
+    const at = raw.transaction(STORE).store;
+    const [keys, values] = await Promise.all([at.getAllKeys(under(prefix)), at.getAll(under(prefix))]);
+    return keys.map((key, i) => [key as string, values[i] as unknown] as const);
+  }
+  const keys = await keysUnder(prefix);
+  return Promise.all(keys.map(async (key) => [key, await read(key)] as const));
+}
+
+const under = (prefix: string) => IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+
+let connection: Promise<IDBPDatabase | undefined> | undefined;
+
+/** The same database without its wrapper, for reading ranges; none where the wrapper keeps it elsewhere. */
+function direct(): Promise<IDBPDatabase | undefined> {
+  if (database.driver() !== localForage.INDEXEDDB) return Promise.resolve(undefined);
+  connection ??= openDB(NAME, undefined, {
+    blocking: () => {
+      // another window wants to upgrade it: let go, and open it again when next asked
+      void connection?.then((db) => db?.close());
+      connection = undefined;
+    },
+    terminated: () => {
+      connection = undefined;
+    },
+  }).then(
+    (db) => (db.objectStoreNames.contains(STORE) ? db : undefined),
+    () => undefined,
+  );
+  return connection;
 }
 
 /** Runs alone for one name over all tabs; where the browser has no locks (plain HTTP from another device), just runs. */

@@ -20,7 +20,8 @@ import { Head } from '../app/Head';
 import { ShopRefused } from '../app/ShopRefused';
 import { useUnits } from '../app/units';
 import { useTitle } from '../app/useTitle';
-import { useShop } from '../data/session';
+import { keptHere } from '../data/local';
+import { useShop } from '../data/shopSession';
 import { LatheEditor, limitsSaid } from '../fields';
 import { AdviceCard, StillToBeDone } from '../slate';
 
@@ -40,7 +41,7 @@ const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '20',
 /** What was asked last in this window; anything else that stands there is not taken. */
 function kept(): Asked {
   try {
-    return Asked.parse(JSON.parse(sessionStorage.getItem(KEPT) ?? ''));
+    return Asked.parse(JSON.parse(keptHere.get(KEPT) ?? ''));
   } catch {
     return EMPTY;
   }
@@ -49,11 +50,11 @@ function kept(): Asked {
 /** Measured, wanted, dial, gauge: an answer at once, no job needed. */
 export function DialQuestion() {
   useTitle('What do I dial now?');
-  const { shop, editShop, refused } = useShop();
+  const { shop, editShop } = useShop();
   const { units, swap } = useUnits('mm');
   const [asked, setAsked] = useState(kept);
   const [lathe, setLathe] = useState(false);
-  useEffect(() => sessionStorage.setItem(KEPT, JSON.stringify(asked)), [asked]);
+  useEffect(() => void keptHere.set(KEPT, JSON.stringify(asked)), [asked]);
   const machine = shop?.machines[0];
   const gauges = shop?.gauges.filter((g) => gaugesFor[asked.what].includes(g.kind)) ?? [];
   const answer = useMemo(() => answerTo(asked, units), [asked, units]);
@@ -69,7 +70,7 @@ export function DialQuestion() {
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
       </Head>
-      <ShopRefused refused={refused} />
+      <ShopRefused />
       <div className="work">
         <main className="sheet" style={{ maxWidth: 460 }}>
           <h1>What do I dial now?</h1>

@@ -11,7 +11,8 @@ import { useUnits } from '../app/units';
 import { useTitle } from '../app/useTitle';
 import { BarPicture, SmallPart } from '../bar';
 import { createJob } from '../data/jobs';
-import { useShop } from '../data/session';
+import { keptHere } from '../data/local';
+import { useShop } from '../data/shopSession';
 import { Big, Checks, FigureNumber } from '../slate';
 import { usePlan } from '../work/usePlan';
 
@@ -30,8 +31,8 @@ const samples: readonly { readonly line: string; readonly units: Units; readonly
 /** The opening page: one cell; what is typed is drawn and planned at once. */
 export function Opening() {
   useTitle('');
-  const { shop, editShop, refused: shopRefused } = useShop();
-  const [text, setText] = useState(() => sessionStorage.getItem(KEPT) ?? '');
+  const { shop, editShop } = useShop();
+  const [text, setText] = useState(() => keptHere.get(KEPT) ?? '');
   const [edits, setEdits] = useState<readonly Edit[]>([]);
   const [refused, setRefused] = useState(false);
   const navigate = useNavigate();
@@ -40,7 +41,7 @@ export function Opening() {
   const { units, swap, asked } = useUnits(own ?? 'mm');
   const typedIn: Units = own ?? asked ?? 'mm';
   useKeys(useMemo(() => ({ u: swap }), [swap]));
-  useEffect(() => sessionStorage.setItem(KEPT, text), [text]);
+  useEffect(() => void keptHere.set(KEPT, text), [text]);
   const typed = text.trim() !== '';
   const read = useMemo(() => readLine(text, typedIn), [text, typedIn]);
   const job = useMemo(
@@ -70,7 +71,7 @@ export function Opening() {
     if (!job) return;
     try {
       const stored = await createJob(job);
-      sessionStorage.removeItem(KEPT);
+      keptHere.remove(KEPT);
       void navigate(`/jobs/${stored.id}/drawing`);
     } catch {
       setRefused(true);
@@ -89,7 +90,7 @@ export function Opening() {
         </Button>
       </Head>
       <FirstStart />
-      <ShopRefused refused={shopRefused} />
+      <ShopRefused />
       {refused && (
         <Notice onClose={() => setRefused(false)}>
           This browser did not store the job (storage full or blocked). The line stays here; copy it to keep it.

@@ -2,11 +2,14 @@ import {
   type Alternative,
   alternatives,
   type Choice,
+  type Entry,
   type Finding,
   type Job,
   type Plan,
   plan,
   planning,
+  type Progress,
+  progressOf,
   provedAlternative,
   type Shop,
 } from '@obra/core';
@@ -44,6 +47,10 @@ const planner = {
   /** Whole other ways; asked for only when somebody looks at them. */
   alternatives(job: Job, shop: Shop): readonly Alternative[] {
     return alternatives(job, shop, plan(job, shop));
+  },
+  /** How far a job is and what comes next. */
+  progress(job: Job, shop: Shop, log: readonly Entry[]): Progress {
+    return progressOf(job, plan(job, shop), log);
   },
   /** What stands in the way of one of them. */
   proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {

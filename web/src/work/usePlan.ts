@@ -1,4 +1,4 @@
-import type { Alternative, Choice, Finding, Job, Plan, Shop } from '@obra/core';
+import type { Alternative, Choice, Entry, Finding, Job, Plan, Progress, Shop } from '@obra/core';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';
@@ -57,6 +57,12 @@ export async function askAlternatives(job: Job, shop: Shop): Promise<readonly Al
 export async function askProof(job: Job, shop: Shop, choices: readonly Choice[]): Promise<readonly Finding[]> {
   planner ??= Comlink.wrap<Planner>(startWorker());
   return planner.proof(job, shop, choices);
+}
+
+/** How far a job is and what comes next. */
+export async function askProgress(job: Job, shop: Shop, log: readonly Entry[]): Promise<Progress> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.progress(job, shop, log);
 }
 
 export interface Planned {

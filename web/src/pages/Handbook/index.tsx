@@ -7,7 +7,7 @@ import { useKeys } from '../../app/keys';
 import { useUnits } from '../../app/units';
 import { useTitle } from '../../app/useTitle';
 import { useHandbookMarks } from '../../data/handbook';
-import { useShop } from '../../data/session';
+import { useShop } from '../../data/shopSession';
 import { FormulaBook } from '../../slate';
 import { CalculatorPage } from './CalculatorPage';
 import { Contents } from './Contents';

@@ -20,6 +20,7 @@ import {
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';
+import { kept } from '../../data/local';
 import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
 import { Back } from './Back';
 import { Clock } from './Clock';
@@ -30,6 +31,7 @@ import { inUnits, nextLabel, NOTHING, readingAt, speedAndFeed, wantsReading, wha
 import { Pad } from './Pad';
 import { Release } from './Release';
 import { Settings } from './Settings';
+import { REFUSED, useCard } from './useCard';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import type { JobView } from './view';
@@ -44,8 +46,8 @@ interface AtStepProps {
 const GAUGE_UNITS = 'obra-gauge-units';
 
 function keptUnits(otherwise: Units): Units {
-  const kept = localStorage.getItem(GAUGE_UNITS);
-  return kept === 'mm' || kept === 'in' ? kept : otherwise;
+  const before = kept.get(GAUGE_UNITS);
+  return before === 'mm' || before === 'in' ? before : otherwise;
 }
 
 export function AtStep({ view, step, piece, state }: AtStepProps) {
@@ -100,16 +102,22 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       sized?.standsOff && !picked ? readStandOff(typedText, gaugeUnits) : readReading(typedText, gaugeUnits, reading?.limits ?? NOTHING),
     [sized, picked, gaugeUnits, reading],
   );
-  const store = useCallback(async (work: () => Promise<void>) => {
-    try {
-      setRefused(undefined);
-      await work();
-    } catch {
-      setRefused(
-        'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.',
-      );
-    }
-  }, []);
+  const card = useCard(`${String(own.length)}/${picked?.id ?? ''}`);
+  const store = useCallback(
+    async (work: () => Promise<unknown>) => {
+      if (!card.take()) return;
+      try {
+        setRefused(undefined);
+        if ((await work()) === REFUSED) card.giveBack();
+      } catch {
+        card.giveBack();
+        setRefused(
+          'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.',
+        );
+      }
+    },
+    [card],
+  );
   const next = useCallback(() => {
     void store(async () => {
       const line = { piece, step: step.id };
@@ -117,12 +125,12 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         const size = readAs(text);
         if (!size.ok) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
-          return;
+          return REFUSED;
         }
         const warm = readCelsius(celsius);
         if (warm === undefined) {
           setRefused('Temperature: degrees Celsius, between -40 and 400.');
-          return;
+          return REFUSED;
         }
         await add({
           ...line,
@@ -133,15 +141,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           gauge: reading.gauge,
           ...(warm !== 20 && { celsius: warm }),
         });
-        return;
+        return undefined;
       }
       if (sized && advice && wantsReading(advice)) {
         setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
-        return;
+        return REFUSED;
       }
       if (advice?.next === 'indexTip') {
         await add({ ...line, kind: 'symptom', symptom: WORN.symptom, remedy: WORN.indexed });
-        return;
+        return undefined;
       }
       if (sized && advice?.dial) {
         await add({
@@ -151,9 +159,10 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           dial: { text: writeExact(advice.dial.value, 'mm'), units: 'mm' },
           told: { expects: advice.expects.value, deviation: advice.expects.deviation ?? 0, chanceIn: advice.chanceIn, chancePast: advice.chancePast },
         });
-        return;
+        return undefined;
       }
       await add({ ...line, kind: 'done' });
+      return undefined;
     });
   }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where]);
   useKeys(
@@ -294,7 +303,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         units={gaugeUnits}
         onUnits={(u) => {
           setGaugeUnits(u);
-          localStorage.setItem(GAUGE_UNITS, u);
+          kept.set(GAUGE_UNITS, u);
           setText('');
         }}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}

@@ -3,11 +3,12 @@ import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { Head } from '../../app/Head';
-import { Notice } from '../../app/Notice';
+import { ShopRefused } from '../../app/ShopRefused';
 import { BarPicture } from '../../bar';
 import { AtStep } from './AtStep';
 import { Back } from './Back';
 import { GiveOut } from './GiveOut';
+import { JobSays } from './JobSays';
 import { Stages } from './Stages';
 import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
@@ -43,7 +44,8 @@ export function Bench({ view }: { readonly view: JobView }) {
         </span>
         <Link to={`/jobs/${id}/route`}>leave the Bench</Link>
       </Head>
-      {open.says !== undefined && <Notice onClose={open.dismiss}>{open.says}</Notice>}
+      <ShopRefused />
+      <JobSays open={open} unread={view.unread} />
       <BarPicture
         part={plan?.part}
         units={units}

@@ -13,7 +13,7 @@ import {
 } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
-import { type JobList, listJobs } from '../../data/jobs';
+import { listSummaries } from '../../data/jobs';
 import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
 import { Big, Checks, FigureNumber, Mark } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
@@ -219,9 +219,9 @@ function Options({
 /** A job whose pieces come out of the same bar before these. */
 function CutAfter({ view, bar }: { readonly view: JobView; readonly bar: string }) {
   const { job, id, open, units, barLeft } = view;
-  const { data } = useSWR<JobList, Error>('jobs', () => listJobs());
+  const { data } = useSWR('jobs', () => listSummaries());
   const own = barChoice(job);
-  const others = (data?.jobs ?? []).filter((j) => j.id !== id && j.job.drawing.material === job.drawing.material);
+  const others = (data?.summaries ?? []).filter((j) => j.id !== id && j.material === job.drawing.material);
   const after = own?.after ?? '';
   if (others.length === 0 && after === '') return null;
   return (
@@ -245,7 +245,7 @@ function CutAfter({ view, bar }: { readonly view: JobView; readonly bar: string 
         {after !== '' && !others.some((j) => j.id === after) && <option value={after}>after a job not there now</option>}
         {others.map((j) => (
           <option key={j.id} value={j.id}>
-            after {j.job.name}
+            after {j.name}
           </option>
         ))}
       </select>

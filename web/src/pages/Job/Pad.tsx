@@ -47,7 +47,7 @@ export function Pad(p: Props) {
               onKeyDown={(e) => {
                 if (e.key === 'Enter' || e.key === ' ' || e.key === 'PageDown') {
                   e.preventDefault();
-                  p.onNext();
+                  if (!e.repeat) p.onNext();
                 }
                 if (e.key.toLowerCase() === 't') {
                   e.preventDefault();

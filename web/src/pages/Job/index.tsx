@@ -11,7 +11,8 @@ import { still, useSteady } from '../../app/useSteady';
 import { useTitle } from '../../app/useTitle';
 import { BarPicture } from '../../bar';
 import { useLog } from '../../data/log';
-import { type SaveState, useJob, useShop } from '../../data/session';
+import { type SaveState, useJob } from '../../data/session';
+import { useShop } from '../../data/shopSession';
 import { useSharedBar } from '../../work/useSharedBar';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
@@ -19,6 +20,7 @@ import { Drawing } from './drawing';
 import { noteChanges } from './drawing/Changes';
 import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
+import { JobSays } from './JobSays';
 import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
 import { TakeOut } from './TakeOut';
@@ -28,8 +30,8 @@ import { barRadius, type JobView } from './view';
 export function JobPage() {
   const { id = '', stage: asked = '' } = useParams();
   const open = useJob(id);
-  const { shop, refused } = useShop();
-  const { log, add } = useLog(id);
+  const { shop } = useShop();
+  const { log, add, unread } = useLog(id);
   useTitle(open?.job.name ?? '');
   if (open === undefined || !shop || !log)
     return (
@@ -50,16 +52,15 @@ export function JobPage() {
         </main>
       </div>
     );
-  return <AtJob id={id} stage={stages.find((s) => s === asked) ?? 'drawing'} open={open} shop={shop} shopRefused={refused} log={log} add={add} />;
+  return <AtJob id={id} stage={stages.find((s) => s === asked) ?? 'drawing'} open={open} shop={shop} log={log} add={add} unread={unread} />;
 }
 
-interface AtJobProps extends Pick<JobView, 'id' | 'open' | 'shop' | 'log' | 'add'> {
+interface AtJobProps extends Pick<JobView, 'id' | 'open' | 'shop' | 'log' | 'add' | 'unread'> {
   readonly stage: Stage;
-  readonly shopRefused: boolean;
 }
 
 /** One job, five stages, the bar across all of them. */
-function AtJob({ id, stage, open: held, shop: whole, shopRefused, log, add }: AtJobProps) {
+function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobProps) {
   const { edit } = useSteady({
     edit: (...given: Parameters<JobView['open']['edit']>) => {
       // what was given out is let go: changes not yet in the record go into it first; a storage that refuses says so when the job is saved
@@ -147,6 +148,7 @@ function AtJob({ id, stage, open: held, shop: whole, shopRefused, log, add }: At
     older,
     log,
     add,
+    unread,
     units,
     swap,
     step,
@@ -178,8 +180,8 @@ function AtJob({ id, stage, open: held, shop: whole, shopRefused, log, add }: At
         look={look}
         onSaid={setSaid}
       />
-      <ShopRefused refused={shopRefused} />
-      {open.says !== undefined && <Notice onClose={open.dismiss}>{open.says}</Notice>}
+      <ShopRefused />
+      <JobSays open={open} unread={unread} />
       {said !== undefined && <Notice onClose={() => setSaid(undefined)}>{said}</Notice>}
       {planned.failed !== undefined && <Notice>The last change could not be worked out; the last good plan stays. ({planned.failed})</Notice>}
       <PictureOf view={view} stage={stage} />

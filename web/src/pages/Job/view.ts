@@ -19,6 +19,8 @@ export interface JobView {
   readonly older: boolean;
   /** the checks as they stand: of the drawing as typed now, and of the plan where it answers it */
   readonly findings: readonly Finding[];
+  /** entries of the Bench that are kept but cannot be read */
+  readonly unread: number;
   readonly log: readonly Entry[];
   readonly add: ReturnType<typeof useLog>['add'];
   readonly units: Units;

@@ -1,12 +1,26 @@
 import { parseBackupText, type Restore, restoring, writeSentence } from '@obra/core';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import useSWR from 'swr';
 import { download } from '../../app/download';
 import { backedUp, everything, restore } from '../../data/backup';
 import { newId, now } from '../../data/ids';
-import { loadShop } from '../../data/jobs';
+import { backupDue, lastBackup, type Persisted, persisted } from '../../data/persist';
+import { loadShop } from '../../data/shopStore';
+import { keysUnder } from '../../data/store';
 
 const TOO_LARGE = 200_000_000;
+const KEEPING: Readonly<Record<Persisted, string>> = {
+  kept: 'This browser has promised to keep what is stored here until you clear it.',
+  'may be cleared': 'This browser may clear what is stored here when it runs out of room: back up often.',
+  'not known': 'This browser does not say whether it keeps what is stored here: back up often.',
+};
+/** What is reminded of, from what is stored. */
+async function reminder(): Promise<string | undefined> {
+  const [last, entries, jobs] = await Promise.all([lastBackup(), keysUnder('log/'), keysUnder('job/')]);
+  return backupDue(last, entries.length, jobs.length, Date.now());
+}
+
 const REFUSED =
   'This browser did not store it (storage full or blocked). What was there is untouched; what came in before that is there. Make room and take it in again: nothing comes in twice.';
 
@@ -17,6 +31,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
   const out = async () => {
     try {
       download(`obra-backup-${now().slice(0, 10)}.json`, await backedUp());
+      await reminded();
     } catch {
       onSays('This browser does not open its storage: nothing could be read.');
     }
@@ -46,10 +61,14 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
     }
     onRestored();
   };
-  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + preview.of.shops.length : 0;
+  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + preview.of.shops.length + preview.of.unread.length : 0;
+  const { data: keeping } = useSWR('persisted', () => persisted(), { revalidateOnMount: true });
+  const { data: due, mutate: reminded } = useSWR('backup-due', () => reminder(), { revalidateOnMount: true });
   return (
     <section className="mt-4" aria-label="Backup">
       <h2>Backup</h2>
+      {due !== undefined && <p role="status">{due} Back everything up.</p>}
+      {keeping !== undefined && <p className="quiet mb-1">{KEEPING[keeping]}</p>}
       <p className="quiet">
         Everything of this browser in one file: jobs, what happened at the Bench, the shop. Taken in elsewhere it is united with what is there;
         nothing is overwritten.

@@ -1,7 +1,7 @@
 import { type Lesson, lessonSaid, sameLesson, type Shop, type Units, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import { newId } from '../../data/ids';
-import { saveShop } from '../../data/jobs';
+import { saveShop } from '../../data/shopStore';
 
 interface Props {
   readonly shop: Shop;

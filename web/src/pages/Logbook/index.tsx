@@ -23,7 +23,7 @@ import { useTitle } from '../../app/useTitle';
 import { SmallPart } from '../../bar';
 import { everything } from '../../data/backup';
 import { now } from '../../data/ids';
-import { loadShop } from '../../data/jobs';
+import { loadShop } from '../../data/shopStore';
 import { FigureNumber } from '../../slate';
 import { BackUp } from './BackUp';
 import { Lessons } from './Lessons';

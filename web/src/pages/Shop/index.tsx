@@ -6,6 +6,7 @@ import {
   parseShop,
   readoutShop,
   readShopTable,
+  SCHEMA,
   type Shop as ShopOf,
   type ShopItem,
   type ShopList,
@@ -13,6 +14,7 @@ import {
   shopTables,
   startingShop,
   tableOf,
+  type Units,
   ways,
   writeSentence,
   writeShopFile,
@@ -28,7 +30,8 @@ import { Notice } from '../../app/Notice';
 import { useUnits } from '../../app/units';
 import { useTitle } from '../../app/useTitle';
 import { newId, now, thisBrowser } from '../../data/ids';
-import { useShop } from '../../data/session';
+import { type OpenShop, useShop } from '../../data/shopSession';
+import type { UnreadShop } from '../../data/shopStore';
 import { Checks } from '../../slate';
 import { ItemTable, MachineTable } from './ItemTable';
 import { Learn } from './Learn';
@@ -46,7 +49,7 @@ export function Shop() {
   const { list: named = '' } = useParams();
   const list = shopTables.find((t) => t.list === named)?.list;
   useTitle('Shop');
-  const { shop, editShop, replace, undo, redo, canUndo, canRedo, refused, saving } = useShop();
+  const { shop, editShop, replace, undo, redo, canUndo, canRedo, refused, saving, says: shopSays, dismiss, unread, mend } = useShop();
   const cross = shop?.machines[0]?.dials.cross?.division.units ?? 'mm';
   const { units, swap } = useUnits(cross);
   const [says, setSays] = useState<string>();
@@ -135,8 +138,12 @@ export function Shop() {
           redo
         </Button>
       </Head>
-      {refused && (
-        <Notice>This browser did not store the last change of the shop (storage full or blocked). Take the shop out as a file to keep it.</Notice>
+      {unread && <UnreadCard unread={unread} units={units} mend={mend} />}
+      {shopSays !== undefined && <Notice onClose={dismiss}>{shopSays}</Notice>}
+      {refused && !unread && (
+        <Notice>
+          This browser did not store the last change of the shop (storage full or blocked). It is tried again; take the shop out as a file to keep it.
+        </Notice>
       )}
       {says !== undefined && <Notice onClose={() => setSays(undefined)}>{says}</Notice>}
       <nav className="shop-lists" aria-label="Tables of the shop">
@@ -179,7 +186,7 @@ export function Shop() {
               <Dropdown.Item
                 as="button"
                 onClick={() =>
-                  download(fileName('shop'), writeShopFile({ schema: 1, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop }))
+                  download(fileName('shop'), writeShopFile({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop }))
                 }>
                 the whole shop as a file
               </Dropdown.Item>
@@ -245,6 +252,47 @@ export function Shop() {
         <Learn machine={shop.machines[0]} shop={shop} units={units} onKeep={editShop} onClose={() => setLearning(false)} />
       )}
     </div>
+  );
+}
+
+/** The stored shop cannot be read: what is wrong, and the two ways on. Until one is taken it stays as it is. */
+function UnreadCard({ unread, units, mend }: { readonly unread: UnreadShop; readonly units: Units; readonly mend: OpenShop['mend'] }) {
+  const { salvage } = unread;
+  const out = salvage?.out.length ?? 0;
+  const refused = useRef<HTMLSpanElement>(null);
+  const act = (how: 'repair' | 'takeOut') =>
+    void mend(how).catch(() => {
+      if (refused.current) refused.current.textContent = 'This browser did not store it; the shop stays as it is. ';
+    });
+  return (
+    <section className="notice d-block" role="alert" aria-label="The shop cannot be read">
+      <p className="mb-1">
+        Your shop cannot be read: {writeSentence(unread.says, units)}. It stays stored as it is.{' '}
+        {salvage
+          ? 'What can be read of it is shown; no change is stored until you choose.'
+          : 'The starting shop is shown; no change is stored until you choose.'}
+      </p>
+      {salvage && out > 0 && (
+        <ul className="mb-1">
+          {salvage.out.slice(0, 6).map((o, i) => (
+            <li key={i}>{writeSentence(o.says, units)}</li>
+          ))}
+        </ul>
+      )}
+      <span ref={refused} />
+      {salvage && (
+        <Button className="me-2" onClick={() => act('repair')}>
+          {out > 0 ? `repair it: ${out} ${out === 1 ? 'line goes' : 'lines go'} out` : 'repair it'}
+        </Button>
+      )}
+      <Button variant="outline-dark" className="me-2" onClick={() => download(fileName('shop as it was'), JSON.stringify(unread.raw, null, 1))}>
+        export it as it is
+      </Button>
+      <Button variant="outline-dark" onClick={() => act('takeOut')}>
+        take it out and begin again
+      </Button>
+      <p className="quiet mt-1 mb-0">Either way the one that cannot be read is kept under “Set aside” in Jobs.</p>
+    </section>
   );
 }
 

@@ -1,0 +1,68 @@
+import { parseStoredShop, salvageShop, type Salvage, SCHEMA, type Sentence, type Shop, startingShop, type StoredShop } from '@obra/core';
+import { newId, now, thisBrowser } from './ids';
+import { tell } from './news';
+import { alone, read, remove, write } from './store';
+import { readable, Unwritable } from './unwritable';
+
+/** A shop that stands in storage and cannot be read: it stays there as it is until a person decides. */
+export interface UnreadShop {
+  readonly raw: unknown;
+  readonly says: Sentence;
+  /** what can be read of it, line by line; none where nothing can */
+  readonly salvage: Salvage | undefined;
+}
+
+const beginning = (): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: startingShop() });
+
+/** What stands in storage: a shop, none yet, or one that cannot be read. */
+async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unread: UnreadShop }> {
+  const raw = await read('shop');
+  if (raw === null || raw === undefined) return { shop: beginning() };
+  const parsed = parseStoredShop(raw);
+  if (parsed.ok) return { shop: parsed.value };
+  return { unread: { raw, says: parsed.problems[0]?.says ?? [], salvage: salvageShop(raw) } };
+}
+
+/** The shop of this browser. One that cannot be read stays where it is; for this visit stands in what can be read of it, else the starting shop. */
+export async function loadShop(): Promise<StoredShop> {
+  const found = await stored();
+  if ('shop' in found) return found.shop;
+  return { ...beginning(), shop: found.unread.salvage?.shop ?? startingShop() };
+}
+
+/** The shop that cannot be read, while one stands in storage. */
+export async function unreadShop(): Promise<UnreadShop | undefined> {
+  const found = await stored();
+  return 'unread' in found ? found.unread : undefined;
+}
+
+/** Changes the stored shop on top of what stands there now. While one stands there that cannot be read nothing is written over it. */
+export async function saveShop(change: (shop: Shop) => Shop): Promise<StoredShop> {
+  return alone('shop', async () => {
+    const before = await stored();
+    if ('unread' in before) throw new Unwritable(before.unread.says);
+    return put(before.shop, change(before.shop.shop));
+  });
+}
+
+async function put(before: StoredShop, shop: Shop): Promise<StoredShop> {
+  const next = readable(parseStoredShop({ ...before, revision: before.revision + 1, saved: now(), by: thisBrowser(), shop }));
+  await write('shop', next);
+  tell('shop', 'shop');
+  return next;
+}
+
+/** Repairs the shop (what can be read stays, the lines that cannot are set aside) or takes it out whole and begins again. The old one is kept aside either way. */
+export async function mendShop(how: 'repair' | 'takeOut'): Promise<void> {
+  await alone('shop', async () => {
+    const before = await stored();
+    if (!('unread' in before)) return;
+    await write(`aside/shop-${newId()}`, before.unread.raw);
+    const shop = how === 'repair' ? before.unread.salvage?.shop : undefined;
+    if (shop) await put(beginning(), shop);
+    else {
+      await remove('shop');
+      tell('shop', 'shop');
+    }
+  });
+}
