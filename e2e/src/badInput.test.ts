@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, downloads, fill, freshPage, goTo, press, saved, sees, sharedBrowser, stored } from './harness';
+import { demoUrl, downloads, fill, freshPage, goTo, press, pressNext, saved, sees, sharedBrowser, stored } from './harness';
 
 let browser: Browser;
 let page: Page;
@@ -132,7 +132,7 @@ describe('storage that refuses', () => {
         throw new DOMException('full', 'QuotaExceededError');
       };
     });
-    await page.click('[data-testid="next"]');
+    await pressNext(page);
     await sees(page, 'did not store the entry');
     expect(await page.$eval('[data-testid="step-number"]', (e) => e.textContent)).toMatch(/^step 1 /);
   });

@@ -1,7 +1,21 @@
 /* A machinist's first day, from an empty store: type, hold, route, size, inspect, carry out and in. */
 import { readFileSync } from 'node:fs';
 import type { Browser, Page } from 'puppeteer-core';
-import { advice, downloads, emptyUrl, enterReading, freshPage, press, saved, sees, sharedBrowser, stored, takeCut, untilStep } from './harness';
+import {
+  advice,
+  downloads,
+  emptyUrl,
+  enterReading,
+  freshPage,
+  press,
+  saved,
+  sees,
+  sharedBrowser,
+  stored,
+  takeCut,
+  untilStep,
+  settle,
+} from './harness';
 
 let browser: Browser;
 let page: Page;
@@ -111,6 +125,7 @@ it('is given out to the Bench and sizes the 3/4 in three measurements, one of th
   await takeCut(page);
   await enterReading(page, '.7495', '20');
   expect((await advice(page)).text).toContain('In.');
+  await settle();
   await page.keyboard.press('Enter');
 });
 

@@ -1,6 +1,6 @@
 /* The demo by keyboard only: no pointer is used in this file. */
 import type { Browser, Page } from 'puppeteer-core';
-import { advice, demoUrl, enterReading, freshPage, saved, sees, sharedBrowser } from './harness';
+import { advice, demoUrl, enterReading, freshPage, saved, sees, sharedBrowser, settle } from './harness';
 
 let browser: Browser;
 let page: Page;
@@ -118,6 +118,7 @@ it('works through the Bench with Enter, Space and a page-turning pedal', async (
   const at = async () => (await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 }))?.evaluate((e) => e.textContent) ?? '';
   for (const press of ['Enter', ' ', 'PageDown', 'Enter', 'Enter']) {
     const before = await at();
+    await settle();
     await key(press);
     await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, before);
   }
@@ -133,23 +134,27 @@ it('works through the Bench with Enter, Space and a page-turning pedal', async (
 });
 
 it('types a reading as so much over what is wanted: +7 is seven hundredths', async () => {
+  await settle();
   await key('Enter');
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await page.waitForFunction(() => document.activeElement?.id === 'reading');
   await page.$eval('#reading', (e) => (e as HTMLInputElement).select());
   await page.keyboard.type('+31');
   await sees(page, '19.310 mm, .7602 in');
+  await settle();
   await key('Enter');
   await page.waitForSelector('[data-testid="advice"]:not([data-next="measure"])');
   expect((await advice(page)).text).toContain('19.31');
 });
 
 it('asks about a slip of the unit, and takes the entry back', async () => {
+  await settle();
   await key('Enter');
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
   await enterReading(page, '9.5');
   expect((await advice(page)).text).toContain('was a radius measured?');
   await tabTo('undo the last reading');
+  await settle();
   await key('Enter');
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
 });

@@ -17,6 +17,7 @@ import {
   stored,
   takeCut,
   untilStep,
+  pressNext,
 } from './harness';
 import { soundAt } from './layout';
 
@@ -114,7 +115,7 @@ it('comes in to an empty browser as it was; readings made there come home and ov
   // one more entry there, then home again
   const theirFiles = await downloads(other.page);
   await goTo(other.page, emptyUrl(), '/jobs/sheave-axle/bench', 'In.');
-  await other.page.click('[data-testid="next"]');
+  await pressNext(other.page);
   await other.page.waitForFunction(() => !document.querySelector('.bench h1')?.textContent.includes('18.979'));
   await saved(other.page);
   await goTo(other.page, emptyUrl(), '/logbook', 'Sheave axle');

@@ -17,6 +17,7 @@ import {
   stepNumber,
   stored,
   untilStep,
+  settle,
 } from './harness';
 
 describe('two windows of one browser', () => {
@@ -101,6 +102,7 @@ describe('two windows of one browser', () => {
     await one.bringToFront();
     await one.focus('#reading');
     await one.keyboard.type('19.626');
+    await settle();
     await one.keyboard.press('Enter');
     await one.waitForSelector('[data-testid="advice"][data-next="twoCuts"]');
     await two.bringToFront();

@@ -4,7 +4,7 @@ import type { Finding } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { say, type Sentence } from '../quantity';
 import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, rowOf, type ToGet, way, withLengths } from '../route';
-import { holdingOf, isChuck, machineOf, mmOf, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
+import { holdingOf, isChuck, machineOf, mmOf, plannable, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
 import { regionOf, sameRegion } from '../stock';
 import { barCuts } from './barCuts';
@@ -36,7 +36,8 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
 function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   const issue = job.issue;
   const asIssued = issue ? issuedOf(job, issue) : job;
-  const kit: Shop = issue ? issue.kit : shop;
+  // a tool without a size is told on the Shop page; nothing is planned with it
+  const kit: Shop = plannable(issue ? issue.kit : shop);
   const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
   const part = readDrawing(asIssued.drawing);
   findings.push(...part.findings, ...shopChecks(part, kit), ...unknownMaterial(asIssued));

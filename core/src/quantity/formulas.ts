@@ -432,6 +432,12 @@ export const formulas = {
     { depth: ['length', 'full depth'], d: ['diameter', 'drill'], half: ['angle', 'half of the point angle, degrees'] },
     ({ depth, d, half }) => depth + (half >= 90 ? 0 : d / 2 / Math.tan((half * Math.PI) / 180)),
   ),
+  centreDepth: define(
+    'pilot of the centre drill + its 60 degree cone from the pilot to the mouth, (mouth - pilot) / 2 / tan 30',
+    'DIN 333 form A, ASME B94.11M; from memory',
+    { tip: ['length', 'pilot length with its point'], pilot: ['diameter', 'pilot'], mouth: ['diameter', 'mouth'] },
+    ({ tip, pilot, mouth }) => tip + (mouth - pilot) / 2 / Math.tan(Math.PI / 6),
+  ),
   stackSum: define<never, 'lengths'>(
     'lengths from face to face, those that lead back taken off',
     'worst case: tolerances add, common practice',

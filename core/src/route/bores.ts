@@ -1,7 +1,7 @@
 import type { Tool } from '../document';
 import { type Feature, threadOf } from '../drawing';
 import { diameter, figure, length, say, tidy } from '../quantity';
-import { mmOf } from '../shop';
+import { sizeOf } from '../shop';
 import { speedFor } from '../cutting';
 import { bore } from './boring';
 import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
@@ -35,7 +35,7 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
   const id = stepId(setup, 'drill', last.id);
   if (core) {
     const half = Math.min(59, last.bottom ?? 59);
-    const point = mmOf(core.size) / 2 / Math.tan((half * Math.PI) / 180);
+    const point = sizeOf(core) / 2 / Math.tan((half * Math.PI) / 180);
     // through: the point clears the far face; flat: it stops where its tip reaches the bottom
     const full = Math.abs(last.far - faceOf(ctx.part, setup.end));
     const depth =
@@ -46,10 +46,10 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
       ...last,
       near: first.near,
       far: first.near + inward(setup.end) * depth,
-      nearDiameter: { nominal: mmOf(core.size), max: mmOf(core.size), min: mmOf(core.size), from: 'general' },
+      nearDiameter: { nominal: sizeOf(core), max: sizeOf(core), min: sizeOf(core), from: 'general' },
     };
     checkDepth(ctx, setup.end, asDrilled, core, id, depth, point);
-    const pilot = mmOf(core.size) > 12 && way(ctx, 'drilling') === 'pilot' ? drillAtMost(ctx, 0.6 * mmOf(core.size)) : undefined;
+    const pilot = sizeOf(core) > 12 && way(ctx, 'drilling') === 'pilot' ? drillAtMost(ctx, 0.6 * sizeOf(core)) : undefined;
     if (pilot) oneDrill(ctx, setup, asDrilled, pilot, 'pilot', depth, half);
     oneDrill(ctx, setup, asDrilled, core, 'drill', depth, half);
   } else {
@@ -63,7 +63,7 @@ export function makeHole(ctx: Context, setup: SetupDraft): void {
       mends: [],
     });
   }
-  const drilledTo = core ? mmOf(core.size) : 0;
+  const drilledTo = core ? sizeOf(core) : 0;
   for (const row of rows.toReversed()) finishRow(ctx, setup, row, drilledTo);
 }
 
@@ -81,12 +81,11 @@ const plain = (row: Feature) => row.made === 'drilled' || (row.nearDiameter.from
 
 const drillFor = (ctx: Context, row: Feature) =>
   ctx.shop.tools.some(
-    (t) =>
-      t.kind === 'drill' && Math.abs(mmOf(t.size) - row.nearDiameter.nominal) <= Math.max(0.06, (row.nearDiameter.max - row.nearDiameter.min) / 2),
+    (t) => t.kind === 'drill' && Math.abs(sizeOf(t) - row.nearDiameter.nominal) <= Math.max(0.06, (row.nearDiameter.max - row.nearDiameter.min) / 2),
   );
 
 function drillAtMost(ctx: Context, size: number): Tool | undefined {
-  return ctx.shop.tools.filter((t) => t.kind === 'drill' && mmOf(t.size) <= size + 1e-6).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0];
+  return ctx.shop.tools.filter((t) => t.kind === 'drill' && sizeOf(t) <= size + 1e-6).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0];
 }
 
 function finishRow(ctx: Context, setup: SetupDraft, row: Feature, drilledTo: number): void {

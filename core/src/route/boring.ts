@@ -2,7 +2,7 @@ import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsk
 import type { Tool } from '../document';
 import { type Feature, settingOf } from '../drawing';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
-import { boreGaugeFor, mmOf } from '../shop';
+import { boreGaugeFor, mmOf, sizeOf } from '../shop';
 import { noseCorner, type Region } from '../stock';
 import { workLimits } from './beside';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
@@ -18,14 +18,14 @@ export const ENTERS = 0.7;
 
 /** The stoutest bar that leaves chips their room in a hole, else the slimmest there is. @source bar-enters, common practice */
 function stoutest(ctx: Context, hole: number): Tool | undefined {
-  const shank = (t: Tool) => mmOf(t.shank, mmOf(t.size, 0));
+  const shank = (t: Tool) => mmOf(t.shank, sizeOf(t, 0));
   const bars = ctx.shop.tools.filter((t) => t.kind === 'bore').toSorted((a, b) => shank(b) - shank(a));
   return bars.find((t) => shank(t) <= ENTERS * hole + 1e-6) ?? bars.at(-1);
 }
 
 /** A bar that stands out too far for its thickness is told. @source common practice, 4 of steel */
 export function barTooSlender(ctx: Context, id: string, tool: Tool, out: number): void {
-  const shank = mmOf(tool.shank, mmOf(tool.size, 0));
+  const shank = mmOf(tool.shank, sizeOf(tool, 0));
   if (shank <= 0 || out / shank <= 4) return;
   ctx.findings.push({
     code: 'bar-too-slender',
@@ -43,7 +43,7 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
   const id = stepId(setup, verb, row.id);
   const tool =
     verb === 'ream'
-      ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(mmOf(t.size) - row.nearDiameter.nominal) < 0.02)
+      ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(sizeOf(t) - row.nearDiameter.nominal) < 0.02)
       : needTool(ctx, id, 'bore', say`boring bar under ${length(ENTERS * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
   const { limits, because: left } = workLimits(ctx, row);
   const out = Math.abs(row.far - faceOf(ctx.part, setup.end));

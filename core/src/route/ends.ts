@@ -13,9 +13,15 @@ export const faceOf = (part: Pick<Part, 'length'>, end: End): number => (end ===
 /** The way along z from the free end of a setup to the headstock. */
 export const inward = (end: End): 1 | -1 => (end === 'right' ? -1 : 1);
 
-/** The edge of a row towards the free end of a setup, and the one towards the headstock. */
-export const mouthOf = (feature: Feature, end: End): number => (end === 'right' ? feature.near : feature.far);
-export const innerOf = (feature: Feature, end: End): number => (end === 'right' ? feature.far : feature.near);
+/** The edge of a row towards the free end of a setup, and the one towards the headstock; z of the part, mm. Holes are read from their own end, outside rows from A. */
+export const mouthOf = ({ near, far }: Pick<Feature, 'near' | 'far'>, end: End): number =>
+  end === 'right' ? Math.max(near, far) : Math.min(near, far);
+export const innerOf = ({ near, far }: Pick<Feature, 'near' | 'far'>, end: End): number =>
+  end === 'right' ? Math.min(near, far) : Math.max(near, far);
+
+/** How far the mouth of a hole lies within the face of its end, mm: what stands between that face and a depth counted from the mouth. */
+export const sunkOf = (part: Pick<Part, 'length'>, hole: Pick<Feature, 'near' | 'far'>, end: End): number =>
+  Math.abs(mouthOf(hole, end) - faceOf(part, end));
 
 /** The row that an end of the part ends in. */
 export const rowAt = (rows: readonly Feature[], end: End): Feature | undefined => (end === 'right' ? rows[0] : rows.at(-1));

@@ -3,11 +3,11 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import type { Mend } from '../finding';
 import { diameter, type Figure, figure, length, say, tidy, writeExact } from '../quantity';
-import { insideGaugeFor, mmOf } from '../shop';
-import { centreFor } from '../standards';
-import { drilled } from '../stock';
+import { insideGaugeFor, mmOf, sizeOf } from '../shop';
+import { centreCut, centreFor } from '../standards';
+import { centred, drilled } from '../stock';
 import { addStep, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
-import { type End, letterOf } from './ends';
+import { type End, letterOf, sunkOf } from './ends';
 
 /** What a tailstock advertises it does not all have, mm. @source quill, common practice */
 export const QUILL_LESS = 12;
@@ -16,13 +16,30 @@ export const QUILL_LESS = 12;
 export function centreDrill(ctx: Context, setup: SetupDraft, face: number, widest: number, why: 'support' | 'drill'): void {
   const id = stepId(setup, 'centre-drill', setup.end);
   const tool = needTool(ctx, id, 'centreDrill', say`centre drill`);
-  const centre = centreFor(widest);
-  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'centreDrill', mmOf(tool.size, centre.pilot)));
+  // what carries the work goes by its size; what starts a drill is no wider than the hole
+  const hole = ctx.part.features.find((f) => f.side === setup.end);
+  const usual = centreFor(widest);
+  const wanted = why === 'drill' ? Math.min(usual.mouth, hole?.nearDiameter.nominal ?? usual.mouth) : usual.mouth;
+  const size = tool ? sizeOf(tool, usual.pilot) : usual.pilot;
+  const centre = centreCut(size, wanted, mmOf(tool?.shank) || undefined);
+  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'centreDrill', size));
+  if (why === 'support' && tool && (centre.mouth < 0.7 * usual.mouth || size > 0.45 * widest))
+    ctx.findings.push({
+      code: 'centre-size',
+      about: id,
+      severity: 'note',
+      says:
+        size > 0.45 * widest
+          ? say`${tool.name} is large for a face of ${diameter(widest)}: its cone is ${diameter(centre.mouth)} at the most`
+          : say`${tool.name} makes a cone of ${diameter(centre.most)} at the most; work of ${diameter(widest)} would have one of ${diameter(usual.mouth)}`,
+      why: say`a small cone carries little: light cuts, or a larger centre drill (form A ${length(usual.pilot)})`,
+      mends: [],
+    });
   addStep(ctx, setup, {
     verb: 'centre-drill',
     about: setup.end,
     tool,
-    says: say`${letterOf(setup.end)}, form A ${length(tool ? mmOf(tool.size, centre.pilot) : centre.pilot)}`,
+    says: say`${letterOf(setup.end)}, pilot ${length(size)}, cone to ${diameter(centre.mouth)}`,
     because: [
       why === 'support'
         ? reason('centre-then-support', say`the tailstock centre wants its seat`, setup.end)
@@ -31,16 +48,14 @@ export function centreDrill(ctx: Context, setup: SetupDraft, face: number, wides
     figures: {
       speed,
       feed: figure('feed', 'feedByHand', { asked: 0.05 }),
-      depth: figure('length', 'distance', { value: centre.depth }),
+      depth: figure('length', 'centreDepth', {
+        pilot: centre.pilot,
+        mouth: centre.mouth,
+        tip: tidy(centre.depth - (centre.mouth - centre.pilot) / 2 / Math.tan(Math.PI / 6)),
+      }),
       minutes: figure('time', 'minutesByHand', { handling: 0.8 }),
     },
-    sweeps: drilled(
-      face,
-      Math.max(0.1, centre.depth - centre.mouth / 2 / Math.tan(Math.PI / 6)),
-      (tool ? mmOf(tool.size, centre.pilot) : centre.pilot) / 2,
-      59,
-      setup.end,
-    ),
+    sweeps: centred(face, centre, setup.end),
   });
 }
 
@@ -50,7 +65,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   const depth = Math.abs(hole.near - hole.far);
   const half = hole.bottom ?? 59;
   const drills = ctx.shop.tools.filter((t) => t.kind === 'drill');
-  const near = (t: Tool) => Math.abs(mmOf(t.size) - size);
+  const near = (t: Tool) => Math.abs(sizeOf(t) - size);
   const id = stepId(setup, 'drill', hole.id);
   const asked = ctx.chosen.use.get(id)?.flatMap((item) => drills.filter((t) => t.id === item))[0];
   const within = Math.max(0.06, (hole.nearDiameter.max - hole.nearDiameter.min) / 2);
@@ -68,8 +83,9 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
     });
     return;
   }
-  const point = figure('length', 'drillDepth', { depth, d: size, half }, { step: 0.1 });
-  checkDepth(ctx, setup.end, hole, tool, id, depth, point.value - depth);
+  const sunk = sunkOf(ctx.part, hole, setup.end);
+  const point = figure('length', 'drillDepth', { depth: tidy(sunk + depth), d: size, half }, { step: 0.1 });
+  checkDepth(ctx, setup.end, hole, tool, id, depth, point.value - sunk - depth);
   if (half >= 90) {
     ctx.findings.push({
       code: 'flat-bottom',
@@ -88,7 +104,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
       ],
     });
   }
-  const toTake = (t: Tool) => size - mmOf(t.size);
+  const toTake = (t: Tool) => size - sizeOf(t);
   const under = sizedByDrill(hole) ? drills.find((t) => toTake(t) >= STEP.least - 1e-9 && toTake(t) <= STEP.most + 1e-9) : undefined;
   if (under) {
     oneDrill(ctx, setup, hole, under, 'pilot', depth, half);
@@ -97,7 +113,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   }
   const pilot =
     size > 12 && way(ctx, 'drilling') === 'pilot'
-      ? drills.filter((t) => mmOf(t.size) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => mmOf(b.size) - mmOf(a.size))[0]
+      ? drills.filter((t) => sizeOf(t) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0]
       : undefined;
   if (pilot) oneDrill(ctx, setup, hole, pilot, 'pilot', depth, half);
   oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
@@ -113,22 +129,25 @@ const sizedByDrill = (hole: Feature): boolean => hole.nearDiameter.from !== 'gen
 
 export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
   const id = stepId(setup, verb, hole.id);
-  const size = verb === 'pilot' ? mmOf(tool.size) : hole.nearDiameter.nominal;
+  const size = verb === 'pilot' ? sizeOf(tool) : hole.nearDiameter.nominal;
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'drill', size));
   const feed = data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
-  const point = figure('length', 'drillDepth', { depth, d: size, half }, { step: 0.1 });
+  // every depth is set from the face that is zero; a hole that begins within another is deeper than it is long
+  const sunk = sunkOf(ctx.part, hole, setup.end);
+  const deep = tidy(sunk + depth);
+  const point = figure('length', 'drillDepth', { depth: deep, d: size, half }, { step: 0.1 });
   const before = verb === 'drill' ? pilotBefore(setup, hole) : 0;
   const loads = drillLoads(ctx, size, before, feed.value, half);
   drillSlips(ctx, setup, id, speed.value, loads);
   const sticks = ctx.material.group === 'O' || ctx.material.group === 'M' || ctx.material.group === 'S';
-  const stops = peckDepths(depth, size, sticks);
+  const stops = peckDepths(deep, size, sticks);
   const pecks = stops.length;
   addStep(ctx, setup, {
     verb,
     about: hole.id,
     tool,
     does: [`${hole.id}.diameter`],
-    says: say`${diameter(size)} × ${length(depth)} deep, point ${length(point.value)}`,
+    says: say`${diameter(size)} × ${length(deep)} deep, point ${length(point.value)}`,
     gauge: verb === 'drill' ? insideGaugeFor(ctx.shop)?.id : undefined,
     because: [
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
@@ -154,14 +173,14 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
       speed,
       feed,
       passes: figure('count', 'counted', { count: pecks }),
-      depth: figure('length', 'distance', { value: depth }),
+      depth: figure('length', 'distance', { value: deep }),
       point,
       torque: loads.torque,
       force: loads.thrust,
       power: figure('power', 'powerOfTorque', { M: loads.torque.value, n: speed.value }),
       minutes: figure('time', 'minutes', {
         passes: 1,
-        length: point.value,
+        length: tidy(point.value - sunk),
         approach: 3,
         f: feed.value,
         n: speed.value,
@@ -222,24 +241,26 @@ export function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id
           },
         ]
       : [];
-  if (depth + cone > reach) {
-    const most = Math.floor(reach - cone);
+  const sunk = sunkOf(ctx.part, hole, end);
+  const whole = tidy(sunk + depth + cone);
+  if (whole > reach) {
+    const most = Math.floor(reach - cone - sunk);
     ctx.findings.push({
       code: 'deeper-than-drill',
       about: id,
       severity: 'stop',
-      says: say`${tool.name} reaches ${length(reach)}; the hole with its point is ${length(depth + cone)}`,
+      says: say`${tool.name} reaches ${length(reach)}; the hole with its point is ${length(whole)}`,
       why: say`the flutes must clear the mouth`,
       mends: shorten(most),
     });
   }
-  if (depth + cone > quill) {
-    const most = Math.floor(quill - cone);
+  if (whole > quill) {
+    const most = Math.floor(quill - cone - sunk);
     ctx.findings.push({
       code: 'deeper-than-quill',
       about: id,
       severity: 'caution',
-      says: say`the quill has ${length(quill)} to give; the hole with its point is ${length(depth + cone)}`,
+      says: say`the quill has ${length(quill)} to give; the hole with its point is ${length(whole)}`,
       why: say`shift the tailstock midway and find the depth again`,
       mends: shorten(most),
     });

@@ -122,7 +122,7 @@ function lineOf(step: Step, end: End, part: Part, machine: Machine, shop: Shop, 
       },
     ];
   }
-  if (holes.has(step.verb) || step.verb === 'centre-drill') return holeLine(step, end, row, machine, chartTo);
+  if (holes.has(step.verb) || step.verb === 'centre-drill') return holeLine(step, end, row, zero, machine, chartTo);
   if (row && (step.verb === 'thread' || step.verb === 'die')) {
     const usable = row.usable ?? longOf(row);
     return [{ step: step.id, says: say`full threads to here`, from, set: set(Math.abs(mouthOf(row, end) - zero) + usable) }];
@@ -135,15 +135,18 @@ function holeLine(
   step: Step,
   end: End,
   row: Feature | undefined,
+  zero: number,
   machine: Machine,
   chartTo: (z: number) => Pick<LedgerLine, 'min' | 'max'>,
 ): readonly LedgerLine[] {
   const { point, depth } = step.figures;
   const byQuill = step.verb !== 'bore';
   const bottom = step.removes.length > 0 ? boundsOf(step.removes) : undefined;
-  const out = bottom && Math.max(Math.abs((end === 'right' ? bottom.left : bottom.right) - (end === 'right' ? bottom.right : bottom.left)));
+  // from the face that is zero here to where it ends, wherever the metal begins
+  const out = bottom && Math.abs((end === 'right' ? bottom.left : bottom.right) - zero);
+  const blind = row !== undefined && row.through !== true && step.verb === 'bore';
   const deep = point ?? (step.verb === 'drill' || step.verb === 'pilot' || step.verb === 'centre-drill' ? depth : undefined);
-  const value = deep?.value ?? out;
+  const value = deep?.value ?? (blind ? Math.abs(innerOf(row, end) - zero) : out);
   if (value === undefined) return [];
   const travel = machine.dials.quill ? mmOf(machine.dials.quill.travel) : undefined;
   return [
@@ -154,11 +157,13 @@ function holeLine(
           ? say`to the point; full diameter to ${length(depth.value)}`
           : step.verb === 'ream'
             ? say`its lead beyond the size it leaves`
-            : say`depth`,
+            : step.verb === 'bore' && row?.through === true
+              ? say`through, and past the face beyond`
+              : say`depth`,
       from: end,
       set: deep ?? figure('length', 'distance', { value: tidy(value) }, { step: 0.1 }),
       ...(byQuill && travel !== undefined && { quillLeft: figure('length', 'quillLeft', { travel, less: QUILL_LESS, depth: value }, { step: 1 }) }),
-      ...(row && !byQuill ? chartTo(innerOf(row, end)) : {}),
+      ...(blind ? chartTo(innerOf(row, end)) : {}),
     },
   ];
 }

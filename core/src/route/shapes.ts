@@ -1,8 +1,9 @@
 import { speedFor, type Work } from '../cutting';
 import type { Tool } from '../document';
 import { detailWords, type Edge, type Feature, type PartDetail } from '../drawing';
-import { angle, diameter, figure, length, say, type Sentence, tidy } from '../quantity';
-import { mmOf } from '../shop';
+import { angle, diameter, type Figure, figure, length, say, type Sentence, tidy } from '../quantity';
+import { mmOf, sizeOf } from '../shop';
+import { centreCut } from '../standards';
 import { combine, rectangle, type Region } from '../stock';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
 import { type End, inward, mouthOf, longOf } from './ends';
@@ -39,10 +40,13 @@ function cutWindow(
     at: number;
     minutes: number;
     sweeps: Region;
+    /** which tools of the kind make it */
+    made?: (tool: Tool) => boolean;
+    figures?: Readonly<Record<string, Figure>>;
   },
 ): void {
   const id = stepId(setup, parts.verb, parts.about);
-  const tool = needTool(ctx, id, parts.kind, parts.words);
+  const tool = needTool(ctx, id, parts.kind, parts.words, parts.made);
   const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, parts.work, Math.max(1, parts.at)));
   const feed = figure('feed', 'feedByHand', { asked: 0.05 });
   addStep(ctx, setup, {
@@ -64,6 +68,7 @@ function cutWindow(
             { step: 10 },
           ),
         }),
+      ...parts.figures,
       minutes: byHand(parts.minutes),
     },
     sweeps: parts.sweeps,
@@ -286,6 +291,7 @@ export function drawnCentre(ctx: Context, setup: SetupDraft, face: number): void
   const centre = ctx.part.details.find((d) => d.kind === 'centre' && d.on === setup.end);
   if (!centre || ctx.part.features.some((f) => f.side === setup.end || f.through === true)) return;
   const depth = centre.depth ?? 0;
+  const [pilot, mouth] = [centre.diameter?.nominal ?? 1, centre.width ?? 0];
   cutWindow(ctx, setup, {
     verb: 'centre-drill',
     about: centre.id,
@@ -296,6 +302,10 @@ export function drawnCentre(ctx: Context, setup: SetupDraft, face: number): void
     words: say`centre drill ${length(centre.diameter?.nominal ?? 0)}`,
     at: centre.diameter?.nominal ?? 1,
     minutes: 0.8,
+    // a centre is as large as it was drawn: another drill makes another
+    made: (tool) =>
+      Math.abs(sizeOf(tool) - pilot) <= 0.05 * pilot && centreCut(pilot, mouth, mmOf(tool.shank) || undefined).most >= mouth - 0.02 * mouth,
+    figures: { depth: figure('length', 'distance', { value: depth }) },
     sweeps: spareIn(ctx, face - inward(setup.end) * 0.2, face + inward(setup.end) * (depth + 0.1), -1, (centre.width ?? 0) / 2),
   });
 }

@@ -1,6 +1,6 @@
 import type { Tool } from '../document';
 import { complianceAt } from '../mechanics';
-import { mmOf } from '../shop';
+import { mmOf, sizeOf } from '../shop';
 
 /** Steel shanks; a carbide edge mostly sits on one. N/mm2 */
 const STEEL = 210000;
@@ -17,7 +17,7 @@ export interface BarOut {
 
 /** How a boring bar gives way at its edge; undefined where its shank is not said. @param out mm from the holder */
 export function giveOfBar(tool: Tool, out: number): BarOut | undefined {
-  const diameter = mmOf(tool.shank, mmOf(tool.size, 0));
+  const diameter = mmOf(tool.shank, sizeOf(tool, 0));
   if (!(diameter > 0) || !(out > 0)) return undefined;
   return { compliance: giveOf(diameter, out) };
 }

@@ -9,7 +9,10 @@ export {
   isChuck,
   machineOf,
   mmOf,
+  plannable,
   proves,
+  sizeOf,
+  sizeUnread,
   speedsOf,
   toolOf,
 } from './items';

@@ -1,5 +1,6 @@
 import type { Bar, Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
 import { parseLength } from '../quantity';
+import { centreNamed, drillNamed, readExternalThread, readInternalThread } from '../standards';
 
 /** Cells are never changed once made: each is read once; nothing for those that cannot be read. */
 const readBefore = new WeakMap<Cell, number | undefined>();
@@ -15,6 +16,53 @@ function readCell({ text, units }: Cell): number | undefined {
   if (/^\s*0*[.,]?0*\s*(mm|in|")?\s*$/.test(text) && text.trim() !== '') return 0;
   const read = parseLength(text, units);
   return read.ok ? read.value : undefined;
+}
+
+const sizes = new WeakMap<Cell, number | undefined>();
+
+/**
+ * The size that a tool is called by, mm: a length, or a name of the trade ('#43', 'no. 7', 'F', 'letter Q', a centre drill '#3' or 'A 2.5'); `otherwise` when it has
+ * none or it is not understood.
+ */
+export function sizeOf(tool: Tool, otherwise = 0): number {
+  const { size, kind } = tool;
+  if (!size) return otherwise;
+  if (!sizes.has(size)) sizes.set(size, namedSize(size, kind));
+  return sizes.get(size) ?? otherwise;
+}
+
+function namedSize(size: Cell, kind: Tool['kind']): number | undefined {
+  const text = size.text.trim();
+  if (kind === 'centreDrill') {
+    const centre = /^(?:[A-Z]\s*\d|#|no\.?)/i.test(text) ? centreNamed(text.replace(/^no\.?\s*/i, '#')) : undefined;
+    if (centre?.ok === true) return centre.pilot;
+  }
+  const read = parseLength(text, size.units);
+  if (read.ok) return read.value;
+  const name = /^[a-z]$/i.test(text) ? `letter ${text}` : text.replace(/^(?:number|num\.?|nr\.?|wire)\s*/i, '#');
+  return drillNamed(name)?.diameter;
+}
+
+/** Tools that nothing can be planned with while their size is not known. */
+const bySize = new Set<Tool['kind']>(['drill', 'centreDrill', 'ream', 'tap', 'die']);
+
+/** A tool that goes by its size, and whose size is not understood: told on the Shop page, and never planned with. */
+export function sizeUnread(tool: Tool): boolean {
+  if (!bySize.has(tool.kind)) return false;
+  if (tool.kind === 'tap') return readInternalThread(tool.size?.text ?? '')?.ok !== true;
+  if (tool.kind === 'die') return readExternalThread(tool.size?.text ?? '')?.ok !== true;
+  return !(sizeOf(tool) > 0);
+}
+
+const without = new WeakMap<Shop, Shop>();
+
+/** The shop without what has no size: what is planned with. */
+export function plannable(shop: Shop): Shop {
+  const before = without.get(shop);
+  if (before) return before;
+  const made = shop.tools.some(sizeUnread) ? { ...shop, tools: shop.tools.filter((t) => !sizeUnread(t)) } : shop;
+  without.set(shop, made);
+  return made;
 }
 
 /** Speeds as a list; a stepless range as steps of a twentieth, which a dial shows well enough. */

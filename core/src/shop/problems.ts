@@ -3,6 +3,7 @@ import { type Finding, type Mend } from '../finding';
 import { length, parseDegrees, parseLength, say, type Sentence } from '../quantity';
 import { materials, readInsert } from '../standards';
 import { fieldText } from './fields';
+import { sizeUnread } from './items';
 import { type ShopField, itemsOf, type ShopItem, type ShopList, shopTables, toolNeeds } from './tables';
 
 /** What is wrong or missing in the lists of a shop: what came from a file, or was typed long ago. Each with its fix where there is one. */
@@ -51,9 +52,22 @@ export function problemsOf(item: ShopItem, list: ShopList): readonly Finding[] {
     );
   if (list === 'tools') {
     const tool = item as Tool;
+    if (tool.size && sizeUnread(tool))
+      told(
+        'size',
+        say`size: “${tool.size.text}” is not a size of this kind`,
+        say`nothing is planned with it; ${tool.kind === 'tap' || tool.kind === 'die' ? 'write M8x1 or 1/4-20' : 'write 6.8, 13/64, #7, letter F'}`,
+      );
     const missing = (toolNeeds[tool.kind] ?? []).filter((key) => (tool as unknown as Record<string, unknown>)[key] === undefined);
     findings.push(...insertSays(tool));
-    for (const key of missing) told(key, say`it wants a ${key === 'nose' ? 'nose radius' : key}`, say`it is planned as if it were usual`, [], 'note');
+    for (const key of missing)
+      told(
+        key,
+        say`it wants a ${key === 'nose' ? 'nose radius' : key}`,
+        sizeUnread(tool) ? say`nothing is planned with it` : say`it is planned as if it were usual`,
+        [],
+        'note',
+      );
   }
   if (list === 'bars' && 'material' in item && !materials.some((m) => m.id === item.material))
     told(

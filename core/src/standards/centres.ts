@@ -12,6 +12,37 @@ export function centreFor(diameter: number): { readonly pilot: number; readonly 
   return row ? { pilot: row[0], mouth: row[1], depth: row[2] } : { pilot: 1, mouth: 2.12, depth: 1.9 };
 }
 
+/** Half of the 60 degree cone, as a slope. */
+const CONE = Math.tan(Math.PI / 6);
+
+/** What a centre drill makes when it goes in so far that its cone is `mouth` wide, mm. */
+export interface CentreCut {
+  readonly pilot: number;
+  readonly mouth: number;
+  /** from the face to the tip */
+  readonly depth: number;
+  /** widest cone that this drill makes */
+  readonly most: number;
+}
+
+/**
+ * The centre that a drill of this pilot makes: its own pilot length, then the cone to the mouth that is wanted, as far as the drill has one.
+ * @param pilot mm, as the drill is named
+ * @param wanted mouth that carries the load, or starts the drill; mm
+ * @param shank mm, where it is known
+ * @source DIN 333 form A by its table (depth less cone is the pilot), else ASME B94.11M plain (drill length about its diameter); from memory
+ */
+export function centreCut(pilot: number, wanted: number, shank?: number): CentreCut {
+  const near = (d: number) => Math.abs(d - pilot) < 0.02 * pilot;
+  const a = centresFormA.find(([d]) => near(d));
+  const plain = centresPlain.find(([, , d]) => near(d * MM_PER_INCH));
+  const body = a?.[3] ?? (plain ? plain[1] * MM_PER_INCH : shank);
+  const most = a?.[1] ?? (body === undefined ? 2.12 * pilot : Math.max(1.2 * pilot, 0.9 * body));
+  const tip = a ? a[2] - (a[1] - a[0]) / 2 / CONE : pilot;
+  const mouth = Math.min(most, Math.max(pilot, wanted));
+  return { pilot: tidy(pilot), mouth: tidy(mouth), depth: tidy(tip + (mouth - pilot) / 2 / CONE), most: tidy(most) };
+}
+
 /** A centre hole or the drill that makes it, mm; null where the table has no such size. */
 export interface Centre {
   readonly name: string;

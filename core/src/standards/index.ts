@@ -1,4 +1,4 @@
-export { type Centre, centreFor, centreNamed } from './centres';
+export { type Centre, centreCut, type CentreCut, centreFor, centreNamed } from './centres';
 export { boltCircle, centresFromPins, chord, circleThrough, commonPlates, flats, type Hole, indexing, largestAcross } from './circles';
 export { type DieBlank, dieBlank } from './dies';
 export { metricFineOnly, metricPitches, unifiedSizes } from './threadSizes.table';

@@ -4,5 +4,5 @@ export { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
 export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { lessSwept, outsideOf } from './outside';
 export { area, boundsOf, edgesOf, perimeterOf, polygon, rectangle, type Region, shifted, volume } from './region';
-export { chamfered, drilled, faced, noseCorner, regionOf, silhouetteOf, threaded, turned, turnedToShoulder } from './sweep';
+export { centred, chamfered, drilled, faced, noseCorner, regionOf, silhouetteOf, threaded, turned, turnedToShoulder } from './sweep';
 export { turnedRound } from './turnedRound';

@@ -34,6 +34,28 @@ export function drilled(mouth: number, depth: number, radius: number, half: numb
   ]);
 }
 
+/** A centre hole: its 60 degree cone from the face, the pilot, and the tip of 118 degrees that counts in its depth; mm. */
+export function centred(
+  face: number,
+  centre: { readonly pilot: number; readonly mouth: number; readonly depth: number },
+  end: 'right' | 'left',
+): Region {
+  const inward = end === 'right' ? -1 : 1;
+  const [pilot, mouth] = [centre.pilot / 2, centre.mouth / 2];
+  const cone = (mouth - pilot) / Math.tan(Math.PI / 6);
+  const tip = Math.min(pilot / Math.tan((59 * Math.PI) / 180), Math.max(0, centre.depth - cone));
+  const at = (deep: number) => face + inward * deep;
+  return polygon([
+    [at(-BEYOND), -1],
+    [at(-BEYOND), mouth],
+    [face, mouth],
+    [at(cone), pilot],
+    [at(centre.depth - tip), pilot],
+    [at(centre.depth), 0],
+    [at(centre.depth), -1],
+  ]);
+}
+
 /** Chords of the quarter circle of a nose. */
 const CHORDS = 4;
 

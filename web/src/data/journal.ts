@@ -2,6 +2,7 @@ import { parseJob, type Edit, type Job, parseShop, type Shop } from '@obra/core'
 import * as z from 'zod';
 import { thisWindow } from './ids';
 import { kept } from './local';
+import { locks } from './store';
 
 /**
  * What was changed and is not stored yet, written at once into the small synchronous storage of the browser, a key a window and a thing: closed,
@@ -13,21 +14,28 @@ const keyOf = (thing: string) => `${PREFIX}${thing}/${thisWindow}`;
 /** One change of the shop: edits on top of what stands there, or the whole of it. */
 export type ShopChange = { readonly edits: readonly Edit[] } | { readonly shop: Shop };
 
+/** A job as a window left it, on top of this revision; `saving` when a save of it was on its way, so that the next revision may be its own. */
+export interface LeftOfJob {
+  readonly revision: number;
+  readonly saving: boolean;
+  readonly job: Job;
+}
+
 /** False when it could not be written: the person is asked before leaving. */
-export const noteJob = (id: string, revision: number, job: Job): boolean => kept.set(keyOf(`job/${id}`), JSON.stringify({ revision, job }));
+export const noteJob = (id: string, note: LeftOfJob): boolean => kept.set(keyOf(`job/${id}`), JSON.stringify(note));
 export const noteShop = (changes: readonly ShopChange[]): boolean => kept.set(keyOf('shop'), JSON.stringify(changes));
 export const jobStored = (id: string): void => kept.remove(keyOf(`job/${id}`));
 export const shopStored = (): void => kept.remove(keyOf('shop'));
 
 /** While a window lives it holds a lock of its name; without locks none is known to live. */
 export function living(): void {
-  if ('locks' in navigator) void navigator.locks.request(`window/${thisWindow}`, () => new Promise(() => undefined)).catch(() => undefined);
+  void locks()?.request(`window/${thisWindow}`, () => new Promise(() => undefined)).catch(() => undefined);
 }
 
 async function deadKeys(thing: string): Promise<readonly string[]> {
   const keys = kept.keys(`${PREFIX}${thing}/`).filter((key) => key !== keyOf(thing));
   if (keys.length === 0) return [];
-  const held = 'locks' in navigator ? ((await navigator.locks.query()).held ?? []) : [];
+  const held = (await locks()?.query())?.held ?? [];
   const alive = new Set(held.map((lock) => lock.name?.replace('window/', '')));
   return keys.filter((key) => !alive.has(key.slice(key.lastIndexOf('/') + 1)));
 }
@@ -44,14 +52,14 @@ async function taken(thing: string): Promise<readonly unknown[]> {
   });
 }
 
-const JobNote = z.object({ revision: z.number(), job: z.unknown() });
+const JobNote = z.object({ revision: z.number(), saving: z.boolean(), job: z.unknown() });
 
 /** What closed windows had changed of a job and not stored, taken out of the journal. */
-export async function leftOfJob(id: string): Promise<readonly { readonly revision: number; readonly job: Job }[]> {
+export async function leftOfJob(id: string): Promise<readonly LeftOfJob[]> {
   return (await taken(`job/${id}`)).flatMap((raw) => {
     const note = JobNote.safeParse(raw);
     const job = note.success ? parseJob(note.data.job) : undefined;
-    return note.success && job?.ok === true ? [{ revision: note.data.revision, job: job.value }] : [];
+    return note.success && job?.ok === true ? [{ ...note.data, job: job.value }] : [];
   });
 }
 

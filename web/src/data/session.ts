@@ -4,6 +4,7 @@ import { useCallback, useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
 import { findDeleted } from './bin';
 import { changed, useChanges } from './changes';
+import { thisBrowser } from './ids';
 import { createJob, loadJob, putBack, saveJob } from './jobs';
 import { jobStored, leftOfJob, living, noteJob } from './journal';
 import { onNews } from './news';
@@ -36,6 +37,8 @@ interface Session {
   saving: Promise<void>;
   /** what is not stored stands in the journal */
   journalled: boolean;
+  /** a save is on its way */
+  inFlight: boolean;
   /** another window deleted it */
   gone: boolean;
 }
@@ -116,6 +119,7 @@ const fresh = (stored: StoredJob): Session => ({
   timer: undefined,
   saving: Promise.resolve(),
   journalled: true,
+  inFlight: false,
   gone: false,
 });
 
@@ -129,7 +133,8 @@ async function opened(id: string): Promise<StoredJob | null> {
   const session = fresh(stored);
   for (const left of await leftOfJob(id)) {
     if (same(left.job, session.stored.job)) continue;
-    if (left.revision === stored.revision) {
+    const ownSave = left.saving && stored.revision === left.revision + 1 && stored.by === thisBrowser();
+    if (left.revision === stored.revision || ownSave) {
       session.undo.push({ job: session.stored.job, shop: undefined });
       session.stored = { ...session.stored, job: left.job };
       session.says = BACK;
@@ -210,13 +215,15 @@ function travel(id: string, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
 
 function saveSoon(id: string, session: Session): void {
   session.state = 'saving';
-  session.journalled = noteJob(id, session.stored.revision, session.stored.job);
+  session.journalled = note(id, session);
   clearTimeout(session.timer);
   session.timer = setTimeout(() => {
     session.saving = session.saving.then(() => save(id, session));
   }, AUTOSAVE);
   changed();
 }
+
+const note = (id: string, { stored, inFlight }: Session): boolean => noteJob(id, { revision: stored.revision, saving: inFlight, job: stored.job });
 
 /** Tries again after this long when storage refused, ms. */
 const AGAIN = 5000;
@@ -226,8 +233,11 @@ const GONE = 'This job was deleted in another window. What is entered here is ke
 
 async function save(id: string, session: Session): Promise<void> {
   const job = session.stored.job;
+  session.inFlight = true;
+  note(id, session);
   try {
     const saved = await saveJob(id, session.stored.revision, job);
+    session.inFlight = false;
     if (saved.kind === 'gone') {
       session.gone = true;
       session.state = 'refused';
@@ -245,6 +255,7 @@ async function save(id: string, session: Session): Promise<void> {
     }
     await mutate(['job', id], session.stored, { revalidate: false });
   } catch (cause) {
+    session.inFlight = false;
     session.state = 'refused';
     if (cause instanceof Unwritable) session.says = `${UNREADABLE} ${writeSentence(cause.says, job.units)}. Undo it or change it.`;
     else {

@@ -111,12 +111,15 @@ function direct(): Promise<IDBPDatabase | undefined> {
   return connection;
 }
 
+/** The locks of the browser; none over plain HTTP from another device. */
+export const locks = (): LockManager | undefined => (navigator as { readonly locks?: LockManager }).locks;
+
 /** Runs alone for one name over all tabs; where the browser has no locks (plain HTTP from another device), just runs. */
 export async function alone<T>(name: string, work: () => Promise<T>): Promise<T> {
-  const locks = 'locks' in navigator ? navigator.locks : undefined;
-  if (!locks) return work();
+  const manager = locks();
+  if (!manager) return work();
   let result: { value: T } | undefined;
-  await locks.request(name, async () => {
+  await manager.request(name, async () => {
     result = { value: await work() };
   });
   if (!result) throw new Error(`lock ${name} was not granted`);
