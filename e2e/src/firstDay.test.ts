@@ -117,13 +117,13 @@ it('is given out to the Bench and sizes the 3/4 in three measurements, one of th
   expect((await advice(page)).next).toBe('twoCuts');
   await takeCut(page);
   // 70 C over a 20 C room: 19.35 mm of steel reads 0.0113 mm, .0004 in, over
-  await enterReading(page, '.7626', '70');
+  await enterReading(page, '.7626', '70C');
   const hot = await advice(page);
   expect(hot.text).toContain('70 °C');
   expect(hot.text).toContain('cold .7622');
   expect(['cut', 'twoCuts']).toContain(hot.next);
   await takeCut(page);
-  await enterReading(page, '.7495', '20');
+  await enterReading(page, '.7495', '20C');
   expect((await advice(page)).text).toContain('In.');
   await settle();
   await page.keyboard.press('Enter');

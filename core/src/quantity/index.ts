@@ -10,3 +10,4 @@ export { isZero, nearestFraction, readNumber } from './number';
 export { LONGEST, MM_PER_INCH, parseLength, readDeviations, readLength } from './length';
 export type { Parsed, Units } from './length';
 export { write, writeClock, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+export { bareDegrees, type Degrees, fahrenheit, type Heat, parseHeat, parseTemperature, parseTime } from './heat';

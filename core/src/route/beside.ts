@@ -1,6 +1,6 @@
 import { detailWords, type Feature, type Limits, type PartDetail } from '../drawing';
 import type { Reason } from '../finding';
-import { diameter, figure, length, parseLength, say, type Sentence, temperature, tidy } from '../quantity';
+import { diameter, fahrenheit, figure, length, parseHeat, parseLength, say, type Sentence, temperature, tidy, writeMinutes } from '../quantity';
 import { boreGaugeFor, gaugeFor } from '../shop';
 import { turned } from '../stock';
 import { addStep, byHand, type Context, reason, type SetupDraft, way } from './context';
@@ -51,9 +51,37 @@ const TEMPERS = 260;
 
 function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment): void {
   const given = value.text.trim();
+  const heat = parseHeat(given, value.units);
+  // of the two that a bare number may mean the cooler one spoils nothing
+  const asked = heat.asked === undefined ? undefined : ((heat.asked - 32) * 5) / 9;
+  const tempers = { celsius: heat.celsius ?? asked ?? TEMPERS, minutes: heat.minutes ?? AN_HOUR };
+  if (heat.asked !== undefined && (kind === 'harden' || kind === 'temper'))
+    ctx.findings.push({
+      code: 'treatment-unit',
+      about: id,
+      severity: 'caution',
+      says: say`${kind === 'temper' ? 'tempered' : 'hardened'} at ${heat.asked}: degrees C or F?`,
+      why: say`${heat.asked} °F is ${Math.round(asked ?? 0)} °C; until it is said the cooler is taken`,
+      mends: (['F', 'C'] as const).map((unit) => ({
+        says: say`${heat.asked ?? 0} °${unit}`,
+        to: 'job' as const,
+        edits: [
+          {
+            op: 'put' as const,
+            at: `drawing/treatment/#${id}/value`,
+            value: { ...value, text: given.replace(String(heat.asked), `${String(heat.asked)} ${unit}`) },
+          },
+        ],
+      })),
+    });
   const made: Readonly<Record<Treatment['kind'], Beside>> = {
     harden: {
-      says: given === '' ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched` : say`hardened, ${given}`,
+      says:
+        given === ''
+          ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched`
+          : heat.celsius === undefined
+            ? say`hardened, ${given}`
+            : say`hardened at ${bothDegrees(heat.celsius)}${heat.minutes === undefined ? '' : `, ${writeMinutes(heat.minutes)}`}${heat.rest === '' ? '' : `, ${heat.rest}`}`,
       because: reason(
         'harden-last',
         say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`,
@@ -63,14 +91,17 @@ function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment):
         'Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.',
       ],
       hands: 10,
-      waits: 30,
+      waits: heat.minutes ?? 30,
     },
     temper: {
-      says: say`tempered at ${temperature(degreesOf(given) ?? TEMPERS, 5)}, an hour`,
+      says:
+        heat.celsius === undefined && heat.asked === undefined && heat.rest !== ''
+          ? say`tempered, ${heat.rest}, ${heatSaid(tempers)}`
+          : say`tempered at ${heatSaid(tempers)}`,
       because: reason('hardening', say`at once after the quench: as hard as it is now it cracks by itself`, id),
       cautions: ['Hot parts look cold: tongs, and a place to put them down.'],
       hands: 5,
-      waits: 60,
+      waits: tempers.minutes,
     },
     plate: {
       says: given === '' ? say`plated` : say`plated, ${given}`,
@@ -90,10 +121,13 @@ function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment):
   beside(ctx, setup, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
 }
 
-const degreesOf = (text: string): number | undefined => {
-  const degrees = Number(/\d{3,4}/.exec(text)?.[0] ?? NaN);
-  return degrees >= 100 && degrees <= 1200 ? degrees : undefined;
-};
+/** A temper lasts so long where nothing is said, minutes. @source hardening, common practice */
+const AN_HOUR = 60;
+
+/** Both scales: an oven has one of them, the sheet of the steel often the other. */
+const bothDegrees = (celsius: number): string => `${String(Math.round(celsius))} °C (${String(Math.round(fahrenheit(celsius)))} °F)`;
+const heatSaid = ({ celsius, minutes }: { readonly celsius: number; readonly minutes: number }): string =>
+  `${bothDegrees(celsius)}, ${writeMinutes(minutes)}`;
 
 /** A mate that each piece is fitted to, not to a number: measured, or by trial. A fit of the table makes pieces that interchange. */
 export const fittedOne = (mate: Context['job']['drawing']['mates'][number]): boolean =>

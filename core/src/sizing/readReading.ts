@@ -1,6 +1,6 @@
 import type { Cell } from '../document';
 import type { Limits } from '../drawing';
-import { MM_PER_INCH, type Parsed, parseLength, say, type Units, writeExact } from '../quantity';
+import { type Degrees, MM_PER_INCH, type Parsed, parseLength, parseTemperature, say, type Units, writeExact } from '../quantity';
 
 /** How a gauge counts: hundredths of a millimetre, thousandths of an inch; mm. */
 const COUNT = { mm: 0.01, in: MM_PER_INCH / 1000 } as const;
@@ -30,9 +30,16 @@ export function leadingDigits(mm: number, units: Units): string {
   return units === 'mm' ? `${text}.` : text.replace(/^0\./, '.');
 }
 
-/** A temperature as typed, degrees C; undefined outside -40 to 400. Empty is 20. */
-export function readCelsius(text: string): number | undefined {
-  const t = text.trim().replace(',', '.');
-  const value = t === '' ? 20 : Number(t);
-  return value > -40 && value < 400 ? value : undefined;
+/** A temperature of a piece as typed ('34', '93 F'), degrees C; undefined outside -40 to 400, or where it is not understood. Empty is 20. */
+export function readCelsius(text: string, bare: Degrees = 'C'): number | undefined {
+  const read = readWarmth(text, bare);
+  return read.ok ? read.value : undefined;
+}
+
+/** The same with the reason: what is wrong with it, or whether it is C or F. */
+export function readWarmth(text: string, bare: Degrees = 'C'): Parsed<number> {
+  if (text.trim() === '') return { ok: true, value: 20 };
+  const read = parseTemperature(text, bare);
+  if (!read.ok || (read.value > -40 && read.value < 400)) return read;
+  return { ok: false, problems: [{ at: text, says: say`${text.trim()} is not the temperature of a piece that is measured: -40 to 400 °C` }] };
 }

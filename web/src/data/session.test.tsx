@@ -141,7 +141,8 @@ describe('the shop', () => {
 });
 
 describe('a page that is closed within the pause', () => {
-  const journal = (id: string, revision: number, job: Job) => kept.set(`obra-journal/job/${id}/closed-window`, JSON.stringify({ revision, saving: false, job }));
+  const journal = (id: string, revision: number, job: Job) =>
+    kept.set(`obra-journal/job/${id}/closed-window`, JSON.stringify({ revision, saving: false, job }));
   const typed: Job = { ...pin, name: 'typed just before' };
 
   it('has noted the change at once, and lets go of the note once it is stored', async () => {

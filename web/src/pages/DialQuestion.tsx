@@ -7,7 +7,8 @@ import {
   materials,
   parseLength,
   parseSize,
-  readCelsius,
+  bareDegrees,
+  readWarmth,
   stillToBeDone,
   type Units,
   writeSentence,
@@ -36,7 +37,7 @@ const Asked = z.object({
 type Asked = Readonly<z.infer<typeof Asked>>;
 
 const KEPT = 'obra-dial';
-const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '20', gauge: '', material: 'mild-steel' };
+const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '', gauge: '', material: 'mild-steel' };
 
 /** What was asked last in this window; anything else that stands there is not taken. */
 function kept(): Asked {
@@ -114,8 +115,8 @@ export function DialQuestion() {
               <Form.Control className="fig" inputMode="decimal" value={asked.measured} onChange={(e) => set({ measured: e.target.value })} />
             </Form.Group>
             <Form.Group controlId="celsius">
-              <Form.Label className="m-0">Temperature of the piece, °C</Form.Label>
-              <Form.Control className="fig" inputMode="decimal" value={asked.celsius} onChange={(e) => set({ celsius: e.target.value })} />
+              <Form.Label className="m-0">Temperature of the piece, {units === 'mm' ? '°C' : 'as 68 F or 20 C'}</Form.Label>
+              <Form.Control className="fig" value={asked.celsius} onChange={(e) => set({ celsius: e.target.value })} />
             </Form.Group>
             <Form.Group controlId="dial-material">
               <Form.Label className="m-0">Material</Form.Label>
@@ -179,8 +180,9 @@ function answerTo(asked: Asked, units: Units): Answer {
   if (asked.measured.trim() === '') return { says: 'Type what is measured now.' };
   const read = parseLength(asked.measured, units);
   if (!read.ok) return { says: `Measured: ${writeSentence(read.problems[0]?.says ?? [], units)}.` };
-  const celsius = readCelsius(asked.celsius);
-  if (celsius === undefined) return { says: 'Temperature: degrees Celsius, between -40 and 400.' };
+  const warmth = readWarmth(asked.celsius, bareDegrees(units));
+  if (!warmth.ok) return { says: `Temperature: ${writeSentence(warmth.problems[0]?.says ?? [], units)}.` };
+  const celsius = warmth.value;
   // a size asked for without a tolerance is held to two hundredths, or one thousandth of an inch
   const half = units === 'mm' ? 0.02 : 0.0254;
   const assumed = size.limits.from === 'general';

@@ -1,10 +1,11 @@
 import {
+  bareDegrees,
   type BenchState,
   type Characteristic,
   endRead,
   type Ends,
   leadingDigits,
-  readCelsius,
+  readWarmth,
   readReading,
   readStandOff,
   type Step,
@@ -65,7 +66,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const measuring =
     limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'wait' || advice?.next === 'changeGauge');
   const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
-  const [celsius, setCelsius] = useState(String(last?.celsius ?? 20));
+  const [celsius, setCelsius] = useState(last?.celsius === undefined ? '' : `${String(last.celsius)}C`);
   const [field, setField] = useState<'size' | 'celsius'>('size');
   const [refused, setRefused] = useState<string>();
   // before release any size that was finished here may be read
@@ -127,11 +128,12 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
           return REFUSED;
         }
-        const warm = readCelsius(celsius);
-        if (warm === undefined) {
-          setRefused('Temperature: degrees Celsius, between -40 and 400.');
+        const warmth = readWarmth(celsius, bareDegrees(gaugeUnits));
+        if (!warmth.ok) {
+          setRefused(`Temperature: ${writeSentence(warmth.problems[0]?.says ?? [], gaugeUnits)}.`);
           return REFUSED;
         }
+        const warm = warmth.value;
         await add({
           ...line,
           kind: 'reading',

@@ -1,5 +1,6 @@
-import type { Units } from '@obra/core';
+import { bareDegrees, readWarmth, type Units, writeSentence } from '@obra/core';
 import { useRef } from 'react';
+import { bothScales } from '../../fields';
 
 interface Props {
   readonly sizing: boolean;
@@ -19,6 +20,15 @@ interface Props {
 }
 
 const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '+', '1', '2', '3', '-', '.', '0'] as const;
+
+/** What a temperature was understood as, or what is asked. */
+function warmthSaid(text: string, units: Units): string {
+  const read = readWarmth(text, bareDegrees(units));
+  return read.ok ? bothScales(read.value) : writeSentence(read.problems[0]?.says ?? [], units);
+}
+
+/** The same number in the other scale. */
+const otherScale = (text: string): string => `${text.replace(/\s*[cf]$/i, '')}${/c$/i.test(text) ? 'F' : 'C'}`;
 
 /** The number pad and the one big key; with a keyboard the entry takes digits as they come. */
 export function Pad(p: Props) {
@@ -43,7 +53,7 @@ export function Pad(p: Props) {
               onFocus={(e) => {
                 if (!warm) e.target.select();
               }}
-              onChange={(e) => set(e.target.value.replace(/[^0-9.,+\-/ "]/g, '').trimStart())}
+              onChange={(e) => set(e.target.value.replace(warm ? /[^0-9.,+\-CcFf°]/g : /[^0-9.,+\-/ "]/g, '').trimStart())}
               onKeyDown={(e) => {
                 if (e.key === 'Enter' || e.key === ' ' || e.key === 'PageDown') {
                   e.preventDefault();
@@ -57,7 +67,9 @@ export function Pad(p: Props) {
               }}
             />
             <small>
-              {warm ? '°C of the piece' : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${p.celsius || '?'} °C`}
+              {warm
+                ? `of the piece: ${warmthSaid(p.celsius, p.units)}`
+                : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${warmthSaid(p.celsius, p.units)}`}
               {p.said !== undefined && !warm && (
                 <>
                   <br />
@@ -80,15 +92,22 @@ export function Pad(p: Props) {
               p.onField(warm ? 'size' : 'celsius');
               if (!warm) p.onCelsius('');
             }}>
-            °C
+            temp
           </button>
-          <button
-            type="button"
-            className="word"
-            aria-label={`unit of the gauge: ${p.units === 'mm' ? 'mm' : 'inch'}`}
-            onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
-            {p.units === 'mm' ? 'mm' : 'inch'}
-          </button>
+          {warm && (
+            <button type="button" className="word" aria-label="C or F" onClick={() => p.onCelsius(otherScale(p.celsius))}>
+              {/f$/i.test(p.celsius) ? '°F' : /c$/i.test(p.celsius) ? '°C' : 'C/F'}
+            </button>
+          )}
+          {!warm && (
+            <button
+              type="button"
+              className="word"
+              aria-label={`unit of the gauge: ${p.units === 'mm' ? 'mm' : 'inch'}`}
+              onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
+              {p.units === 'mm' ? 'mm' : 'inch'}
+            </button>
+          )}
         </>
       )}
       <button type="button" className="next" onClick={p.onNext} data-testid="next">

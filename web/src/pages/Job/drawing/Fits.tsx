@@ -1,5 +1,6 @@
 import { type Edit, type Mate, parseLength, parseWant, write, writeExact, writeSentence } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
+import { Warmth } from '../../../fields';
 import { newId, now } from '../../../data/ids';
 import type { JobView } from '../view';
 import { Delete, PlaceSelect, ReadingsCell, TextCell } from './Cell';
@@ -80,17 +81,11 @@ export function Fits({ view }: { readonly view: JobView }) {
                 </Form.Select>
               </td>
               <td>
-                <Form.Control
-                  type="number"
-                  aria-label={`temperature, ${name}`}
-                  value={measured(mate).celsius ?? 20}
-                  min={-20}
-                  max={200}
-                  onChange={(e) => {
-                    const celsius = Number(e.target.value);
-                    if (Number.isFinite(celsius) && Math.abs(celsius) <= 300)
-                      edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), celsius } }], `${mate.id}.celsius`);
-                  }}
+                <Warmth
+                  label={`temperature, ${name}`}
+                  celsius={measured(mate).celsius ?? 20}
+                  units={units}
+                  onChange={(celsius) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), celsius } }], `${mate.id}.celsius`)}
                 />
               </td>
               <td>

@@ -1,6 +1,7 @@
-import type { Drawing } from '@obra/core';
+import { type Cell, type Drawing, parseHeat, writeMinutes } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
+import { bothScales } from '../../../fields';
 import type { JobView } from '../view';
 import { Delete, TextCell } from './Cell';
 
@@ -17,6 +18,13 @@ const kinds: readonly (readonly [Drawing['treatment'][number]['kind'], string, s
   ['plate', 'plate, allowance a side', '0.01'],
   ['black', 'cold black', ''],
 ];
+
+/** What a heat treatment was understood as, in both scales. */
+function heatSaid({ text, units }: Cell): string {
+  const { celsius, asked, minutes } = parseHeat(text, units);
+  if (asked !== undefined) return `${String(asked)} °C or °F?`;
+  return [...(celsius === undefined ? [] : [bothScales(celsius)]), ...(minutes === undefined ? [] : [writeMinutes(minutes)])].join(', ');
+}
 
 /** Title block, notes, heat treatment and plating. */
 export function TitleBlock({ view }: { readonly view: JobView }) {
@@ -61,6 +69,7 @@ export function TitleBlock({ view }: { readonly view: JobView }) {
               placeholder={kinds.find(([k]) => k === t.kind)?.[2] ?? ''}
               onType={(c) => open.edit([{ op: 'put', at: `drawing/treatment/#${t.id}/value`, value: c }], 'job', `${t.id}.value`)}
             />
+            {(t.kind === 'harden' || t.kind === 'temper') && <span className="quiet">{heatSaid(t.value)}</span>}
             <Delete name={t.kind} onDelete={() => open.edit([{ op: 'remove', at: `drawing/treatment/#${t.id}` }])} />
           </div>
         ))}
