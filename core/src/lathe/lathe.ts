@@ -35,6 +35,12 @@ export interface Truth {
   readonly taper?: number;
   /** share of the spring that the held end gives way by; all of it where nothing is said */
   readonly heldGives?: number;
+  /** the force of a cut goes with its depth to this power, and the spring with it; 1 where nothing is said. `spring` is that of a cut of 0.3 on diameter */
+  readonly power?: number;
+  /** so often the slide sticks and then jumps, and how far, one deviation */
+  readonly jumps?: readonly [share: number, by: number];
+  /** a screw that is long or short by this share of its travel */
+  readonly pitchError?: number;
   readonly gauge: {
     readonly bias: number;
     readonly repeat: number;
@@ -74,8 +80,16 @@ export function simulated(of: Truth): SimulatedLathe {
   const bias = of.gauge.bias * random.normal();
   const phase = 2 * Math.PI * random.even();
   const cyclicAt = (at: number) => of.cyclic * Math.sin((2 * Math.PI * at) / of.turn + phase);
+  /** What of the metal before the edge comes off when work and tool give way under it. */
+  const comesOffOf = (before: number): number => {
+    const power = of.power ?? 1;
+    if (power === 1 || before <= 0) return before / (1 + of.spring);
+    let off = before / (1 + of.spring);
+    for (let i = 0; i < 30; i++) off = 0.5 * off + 0.5 * (before - of.spring * 0.3 ** (1 - power) * Math.max(off, 0) ** power);
+    return Math.max(0, off);
+  };
   const take = () => {
-    const asked = (size - edge) / (1 + of.spring);
+    const asked = comesOffOf(size - edge);
     const deep = asked / 2;
     let off = asked;
     if (deep < of.leastDepth && asked > 0) {
@@ -96,7 +110,15 @@ export function simulated(of: Truth): SimulatedLathe {
     cut: (dial, left = 0) => {
       const before = dialled;
       dialled += dial * of.takes;
-      const moved = dialled - before + cyclicAt(dialled) - cyclicAt(before) + of.sticks * random.normal() - left * of.backlash;
+      const [share, by] = of.jumps ?? [0, 0];
+      const jump = share > 0 && random.even() < share ? by * random.normal() : 0;
+      const moved =
+        (dialled - before) * (1 + (of.pitchError ?? 0)) +
+        jump +
+        cyclicAt(dialled) -
+        cyclicAt(before) +
+        of.sticks * random.normal() -
+        left * of.backlash;
       edge -= moved;
       take();
     },

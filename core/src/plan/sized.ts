@@ -176,8 +176,35 @@ export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machin
     kind: sized.kind,
     axis: sized.axis,
     settable: wayOf('settable', shop.ways, new Map()),
+    gauges: shop.gauges,
+    ...(sized.standsOff ? {} : roughedTo(step, sized.kind, plan)),
+    ...(sized.kind === 'outside' && { stock: stockOf(plan, shop) }),
     ...(sized.takes !== undefined && { takes: sized.takes }),
   };
+}
+
+/** How far a first reading may lie from what roughing was to leave, one deviation, and what a first light pass takes in the mean; mm on diameter. @source judgement */
+const ROUGHED = { deviation: 0.35, pass: 0.16 } as const;
+
+/** What the first reading is to show: what roughing left of the same row, less a light pass. */
+function roughedTo(step: Step, kind: SizedKind, plan: Plan): Pick<AdviseWith, 'likely'> {
+  // a bore is opened in passes of its own: nothing tells how far they went
+  if (kind !== 'outside') return {};
+  const row = rowOf(step.id);
+  const steps = plan.routes[0]?.setups.find((s) => s.steps.some((own) => own.id === step.id))?.steps ?? [];
+  const earlier = steps.slice(0, steps.findIndex((own) => own.id === step.id));
+  const rough = earlier.findLast((s) => s.verb === 'rough-turn' && rowOf(s.id) === row && s.removes.length > 0);
+  if (!rough) return {};
+  const radii = rough.removes.flatMap((rings) => rings.flatMap((ring) => Array.from(ring).filter((_, i) => i % 2 === 1)));
+  const size = 2 * Math.min(...radii) - ROUGHED.pass;
+  return size > 1 ? { likely: { size: tidy(size), deviation: ROUGHED.deviation } } : {};
+}
+
+/** Across the corners of the bar that the piece comes from, mm. */
+function stockOf(plan: Plan, shop: Shop): number | undefined {
+  const bar = shop.bars.find((b) => b.id === plan.routes[0]?.bar.id);
+  if (!bar) return undefined;
+  return mmOf(bar.across) * (bar.form === 'square' ? Math.SQRT2 : bar.form === 'hex' ? 2 / Math.sqrt(3) : 1);
 }
 
 /** A spring of this lathe and tool that the person kept. */

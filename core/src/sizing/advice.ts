@@ -1,6 +1,6 @@
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { figure, type Figure, length, say, temperature } from '../quantity';
+import { figure, type Figure, length, MM_PER_INCH, say, temperature } from '../quantity';
 import { beliefOf, IS_WARM, LEAST, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
@@ -20,6 +20,8 @@ export interface Advice {
   readonly chanceShort: number;
   readonly chancePast: number;
   readonly because: readonly Reason[];
+  /** what a reading that is asked about was likely to say */
+  readonly meant?: Figure;
   /** the last reading at 20 C */
   readonly cold?: Figure;
   readonly aim: Figure;
@@ -56,7 +58,8 @@ export function sizeAdvice(sizing: Sizing): Advice {
       next: 'ask',
       expects: cold,
       ...as,
-      because: [odd, { rule: 'reading-cannot-be', says: say`if it is right, type it again; if not, undo it`, binds: [] }],
+      ...(odd.meant !== undefined && { meant: figure(quantityOf(sizing), 'toSize', { size: odd.meant }, { step: 0.001 }) }),
+      because: [odd, { rule: 'surprise', says: say`if it is right, type it again; if not, undo it`, binds: [] }],
     };
   if (now.mean < wanted.min) {
     return {
@@ -92,6 +95,9 @@ export function sizeAdvice(sizing: Sizing): Advice {
   if (now.mean <= wanted.max && (as.chanceIn >= SURE || towardsOf(sizing) * (cold.value - aim.value) < (sizing.division * sizing.takes) / 4)) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
+    const drift = driftOf(sizing);
+    if (drift) because.push(drift);
+    if (as.chanceIn < SURE) because.push(doubtful(as.chanceIn));
     const next = sizing.gaugeProves ? 'stop' : 'changeGauge';
     if (next === 'changeGauge')
       because.push({
@@ -103,6 +109,13 @@ export function sizeAdvice(sizing: Sizing): Advice {
   }
   return nextCut(sizing, base, belief, now, last.celsius);
 }
+
+/** How sure an In is that the gauge, or the last cut, leaves open. */
+const doubtful = (chance: number): Reason => ({
+  rule: 'right-gauge',
+  says: say`in with ${Math.round(100 * chance)} in 100; the rest is the gauge’s doubt`,
+  binds: [],
+});
 
 /** Sure enough that a size within its limits is left alone. @source judgement: nine in ten, a light cut risks more */
 const SURE = 0.9;
@@ -214,6 +227,21 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
     reads: figure(quantityOf(sizing), 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
     ...chances(cut.after, wanted),
   });
+  // within its limits a size is not dialled back for: there is no metal to put on
+  if (next.dial.value <= 0 && now.mean <= wanted.max && now.mean >= wanted.min) {
+    const as = chances(now, wanted);
+    return {
+      ...base,
+      next: sizing.gaugeProves ? 'stop' : 'changeGauge',
+      expects: base.cold,
+      ...as,
+      because: [
+        { rule: 'right-gauge', says: say`within the limits`, binds: [] },
+        ...(drift ? [drift] : []),
+        ...(as.chanceIn < SURE ? [doubtful(as.chanceIn)] : []),
+      ],
+    };
+  }
   // what the work still gives back is as much as is left, or more
   const again = next.dial.value === 0;
   if (next.dial.value < 0)
@@ -286,7 +314,11 @@ function foretold(sizing: Sizing, before: Belief, dial: number, after: Forecast)
 /** Chance of landing past a limit that is taken. @source aim, common practice: under 0.5 % */
 const PAST = 0.005;
 
-const stepOf = (settable: number) => (settable < 0.009 ? 0.001 : 0.01);
+/** As many digits as the smallest move needs in the units that it is whole in: half of .001 in is .0005, half of 0.05 mm is 0.025. */
+function stepOf(settable: number): number {
+  const whole = (value: number, step: number) => Math.abs(value / step - Math.round(value / step)) < 1e-6;
+  return [0.01, 0.001, 0.0001].find((step) => whole(settable, step) || whole(settable / MM_PER_INCH, step / 10)) ?? 0.0001;
+}
 
 function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
   const kind = sizing.kind ?? 'outside';

@@ -20,6 +20,7 @@ export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, as
   return adviseWith(wanted, entries, {
     machine,
     gauge,
+    gauges: shop.gauges,
     material: assumed['material'] ?? 'mild-steel',
     nose: Number(assumed['nose'] ?? 0.4),
     kind,
@@ -51,6 +52,27 @@ export interface AdviseWith {
   readonly takes?: number | undefined;
   /** what the person sets a dial to, as the ways of the shop name it */
   readonly settable?: string | undefined;
+  /** every gauge of the shop: a reading keeps the doubt of the one it was read by */
+  readonly gauges?: readonly Gauge[] | undefined;
+  /** what the first reading is to show, one deviation, mm */
+  readonly likely?: { readonly size: number; readonly deviation: number } | undefined;
+  /** the stock has no more than this, mm */
+  readonly stock?: number | undefined;
+}
+
+/** The doubt of a reading that was read by another gauge than the one in hand. */
+function ownGauge(id: string, at: Pick<AdviseWith, 'gauge' | 'gauges'> | undefined): Pick<Extract<Event, { kind: 'reading' }>, 'gauge'> {
+  const own = id === at?.gauge?.id ? undefined : at?.gauges?.find((g) => g.id === id);
+  return own ? { gauge: { bias: mmOf(own.bias), repeat: mmOf(own.repeat) } } : {};
+}
+
+/** What a gauge reaches; of a thread over wires, or a taper by its gauge, the range of the gauge is not that of the size. */
+function reachOf(gauge: Gauge, kind: SizedKind | undefined, nominal: number): Pick<Sizing, 'reaches'> {
+  const [from, to] = [mmOf(gauge.from), mmOf(gauge.to)];
+  // a gauge that does not reach the size wanted is one of a set
+  return kind !== 'thread' && from <= nominal && nominal <= to && (gauge.kind === 'micrometer' || gauge.kind === 'caliper')
+    ? { reaches: { from, to } }
+    : {};
 }
 
 /** Shares of a division that are set, by the way of the shop. */
@@ -72,7 +94,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
   const tolerance = wanted.max - wanted.min;
   return {
     wanted,
-    events: eventsOf(entries),
+    events: eventsOf(entries, at),
     takes: at.takes ?? (axis !== 'cross' || dial?.reads === 'diameter' ? 1 : 2),
     ...(at.kind !== undefined && { kind: at.kind }),
     ...(at.kind === 'thread' && { most: THREAD_PASS }),
@@ -87,11 +109,15 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     ...(at.spring !== undefined && at.spring > 0 && { spring: at.spring }),
     gaugeProves: at.gauge === undefined || proves(at.gauge, tolerance),
     nose: at.nose,
+    axis,
+    ...(at.likely && { likely: at.likely }),
+    ...(at.stock !== undefined && { stock: at.stock }),
+    ...(at.gauge && reachOf(at.gauge, at.kind, wanted.nominal)),
   };
 }
 
 /** Readings and cuts of a log in order, withdrawn ones left out; a cell that is no length is left out. */
-export function eventsOf(entries: readonly Entry[]): readonly Event[] {
+export function eventsOf(entries: readonly Entry[], at?: Pick<AdviseWith, 'gauge' | 'gauges'>): readonly Event[] {
   const withdrawn = new Set(entries.flatMap((e) => (e.kind === 'withdrawn' ? [e.entry] : [])));
   const mm = (cell: Cell) => {
     // a repeat at the same setting
@@ -106,7 +132,19 @@ export function eventsOf(entries: readonly Entry[]): readonly Event[] {
     .flatMap((entry): Event[] => {
       if (entry.kind === 'reading') {
         const size = mm(entry.value);
-        return size === undefined ? [] : [{ kind: 'reading', size, celsius: entry.celsius ?? 20 }];
+        return size === undefined
+          ? []
+          : [
+              {
+                kind: 'reading',
+                size,
+                celsius: entry.celsius ?? 20,
+                text: entry.value.text,
+                units: entry.value.units,
+                ...(entry.sure === true && { sure: true }),
+                ...ownGauge(entry.gauge, at),
+              },
+            ];
       }
       if (entry.kind === 'cut') {
         const dial = mm(entry.dial);

@@ -1,8 +1,22 @@
 import type { Limits } from '../drawing';
+import type { Units } from '../quantity';
 import { type Belief, believed, type Happened, type Priors } from './estimate';
 
 /** What happened at the machine, in order: mm and degrees C. */
-export type Event = { readonly kind: 'reading'; readonly size: number; readonly celsius: number } | { readonly kind: 'cut'; readonly dial: number };
+export type Event =
+  | {
+      readonly kind: 'reading';
+      readonly size: number;
+      readonly celsius: number;
+      /** as it was typed, and in which unit */
+      readonly text?: string;
+      readonly units?: Units;
+      /** it was asked about, and stands */
+      readonly sure?: boolean;
+      /** of its own gauge, where it is another than the one in hand: one deviation each, mm */
+      readonly gauge?: { readonly bias: number; readonly repeat: number };
+    }
+  | { readonly kind: 'cut'; readonly dial: number };
 
 /** What is brought to size: an outside or a length grows smaller under the cut, a bore or a depth larger; a thread is measured over wires or on its pitch line. */
 export type SizedKind = 'outside' | 'bore' | 'length' | 'depth' | 'thread';
@@ -32,6 +46,14 @@ export interface Sizing {
   readonly keen?: boolean;
   /** what the work and tool are taken to give way by for each mm that is cut, where the plan knows it */
   readonly spring?: number;
+  /** what the first reading is to show, from what roughing left; one deviation, mm */
+  readonly likely?: { readonly size: number; readonly deviation: number };
+  /** the stock has no more than this, mm */
+  readonly stock?: number;
+  /** what the gauge in hand reaches, mm */
+  readonly reaches?: { readonly from: number; readonly to: number };
+  /** the dial that it goes by; the cross slide's where nothing is said */
+  readonly axis?: string;
 }
 
 /** 1 where the cut makes the size smaller, -1 where it makes it larger: times this all sizes fall, and what is past lies below. */
@@ -50,6 +72,9 @@ export const LEAST = 1 / 3;
 export const SET = 0.04;
 /** How truly a hand takes the backlash out where it turns back and comes to a setting again, as a share of it. @source judgement: backed off a turn, it is nearly all of it */
 const TAKEN_OUT = 0.01;
+/** What screw, take-up and a slide that sticks leave unsure however finely the dial is divided, and the least of both together; one deviation, mm on diameter. @source judgement: 4 to 6 um at two deviations */
+const SCREW = 0.0014;
+const FLOOR = 0.0021;
 /** Spring for each mm cut where nothing is known of it, and the factor of one deviation that it may be off by. @source judgement: 0.02 stout to 0.3 slender */
 const SPRING = 0.06;
 const FACTOR = 2;
@@ -71,7 +96,7 @@ function priorsOf(sizing: Sizing): Priors {
     factor: FACTOR,
     bias: sizing.bias,
     repeat: Math.max(sizing.repeat, 1e-4),
-    setting: SET * sizing.division * sizing.takes,
+    setting: Math.max((FLOOR * sidesOf(sizing)) / 2, Math.hypot(SET * sizing.division * sizing.takes, (SCREW * sidesOf(sizing)) / 2)),
     reversal: TAKEN_OUT * (sizing.backlash ?? 0) * sizing.takes,
     uneven: UNEVEN,
     drift: DRIFT,
@@ -84,16 +109,23 @@ function priorsOf(sizing: Sizing): Priors {
 /** The readings brought to 20 C, each with what its temperature leaves in doubt, and the cuts on diameter. */
 function happened(sizing: Sizing): readonly Happened[] {
   const { events, alpha, takes } = sizing;
+  // what another gauge than the one in hand leaves in doubt beyond it
+  const own = (e: Extract<Event, { kind: 'reading' }>) =>
+    e.gauge ? Math.sqrt(Math.max(0, e.gauge.bias ** 2 + e.gauge.repeat ** 2 - sizing.bias ** 2 - sizing.repeat ** 2)) : 0;
   return events.map((e): Happened => {
     if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
     const over = Math.abs(e.celsius - 20);
     return {
       kind: 'read',
       size: towardsOf(sizing) * (e.size - e.size * alpha * 1e-6 * (e.celsius - 20)),
-      doubt: e.size * alpha * 1e-6 * (over >= IS_WARM ? WARM : COOL),
+      doubt: Math.hypot(e.size * alpha * 1e-6 * (over >= IS_WARM ? WARM : COOL), own(e)),
+      near: ALIKE * Math.SQRT2 * Math.max(sizing.repeat, 5e-4) + e.size * alpha * 1e-6 * Math.max(1, over),
     };
   });
 }
+
+/** Readings with no cut between are of one size within so many deviations. @source judgement */
+const ALIKE = 4;
 
 /** What is believed of a size after its readings and cuts; of a bore or a depth with its sign turned. */
 export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), towardsLimits(sizing).nominal, happened(sizing));

@@ -24,7 +24,7 @@ function history(seed: number): readonly Happened[] {
   let size = 30;
   let edge = size - spring * (priors.before[0] + priors.before[1] * random.normal());
   const events: Happened[] = [];
-  const read = () => events.push({ kind: 'read', size: size + bias + priors.repeat * random.normal(), doubt: 0 });
+  const read = () => events.push({ kind: 'read', size: size + bias + priors.repeat * random.normal(), doubt: 0, near: 0.01 });
   read();
   for (const by of [0.3, 0.25, 0.3].slice(0, 1 + (seed % 3))) {
     edge += drift - by + priors.setting * random.normal();
@@ -154,7 +154,7 @@ describe('closed forms', () => {
       believed(
         biased,
         30,
-        Array.from({ length: 100 }, () => ({ kind: 'read' as const, size: 30.01, doubt: 0 })),
+        Array.from({ length: 100 }, () => ({ kind: 'read' as const, size: 30.01, doubt: 0, near: 0.01 })),
       ),
     );
     expect(one.deviation).toBeGreaterThanOrEqual(0.004);
@@ -169,7 +169,8 @@ describe('closed forms', () => {
   });
 
   it('a setting that is turned back to is less sure by what is left of the backlash; one that is gone on to is not', () => {
-    const known = (reversal: number) => believed({ ...exact, reversal, spring: 0.01, before: [1, 0] }, 30, [{ kind: 'read', size: 30, doubt: 0 }]);
+    const known = (reversal: number) =>
+      believed({ ...exact, reversal, spring: 0.01, before: [1, 0] }, 30, [{ kind: 'read', size: 30, doubt: 0, near: 0.01 }]);
     const after = (reversal: number, by: number) => sizeAfter(known(reversal), by);
     expect(after(0.004, 0.1).deviation).toBeCloseTo(after(0, 0.1).deviation, 9);
     // the whole of it reaches the size but for the spring: 0.004 / 1.01

@@ -7,7 +7,9 @@ import { normalBelow } from '../quantity';
  */
 
 /** What happened: a reading brought to 20 C with the doubt of that, or a cut by so much off the diameter as dialled. */
-export type Happened = { readonly kind: 'read'; readonly size: number; readonly doubt: number } | { readonly kind: 'cut'; readonly by: number };
+export type Happened =
+  /** `near`: within this the next reading of the same surface is the same */
+  { readonly kind: 'read'; readonly size: number; readonly doubt: number; readonly near: number } | { readonly kind: 'cut'; readonly by: number };
 
 export interface Priors {
   /** spring of work and tool: what a size stands over by for each mm taken; its middle, and the factor of one deviation */
@@ -88,14 +90,21 @@ const BROKEN = 5;
  */
 export const believed = (priors: Priors, likely: number, events: readonly Happened[]): Belief =>
   events.reduce(
-    (belief, event) => {
+    (belief, event, i) => {
       if (event.kind === 'cut') return afterCut(belief, event.by);
       const { mean, deviation } = reads(belief, event.doubt);
-      const from = Math.abs(event.size - mean) > BROKEN * deviation ? prior(priors, event.size) : belief;
+      // put right by the next one, a slip of the hand is forgotten
+      const after = events[i + 1];
+      const broken = Math.abs(event.size - mean) > BROKEN * deviation;
+      if (broken && after?.kind === 'read' && Math.abs(after.size - event.size) > event.near) return belief;
+      const from = broken ? prior(priors, event.size) : belief;
       return afterReading(from, event.size, event.doubt);
     },
     prior(priors, likely),
   );
+
+/** What the gauge in hand is to show now; `doubt` is what warmth leaves open, mm. */
+export const readsNow = (belief: Belief, doubt: number): Forecast => reads(belief, doubt);
 
 /** What a gauge is expected to show. */
 const reads = ({ priors, grid }: Belief, doubt: number): Forecast =>
@@ -136,6 +145,10 @@ export function afterReading({ priors, grid }: Belief, size: number, doubt: numb
 
 export const afterCut = ({ priors, grid }: Belief, by: number): Belief => ({ priors, grid: grid.map((f) => cutIn(priors, f, by)) });
 
+/** Of the thinnest chip so much stays on in the mean, and so unsure is it, as shares. @source least-depth, judgement */
+const RUBS = 0.12;
+const LIGHT = 0.35;
+
 /** The edge moves in; the size follows it but for what gives way: size' = (edge' + spring size) / (1 + spring). */
 function cutIn(priors: Priors, f: Filtered, by: number): Filtered {
   const s = f.spring;
@@ -143,10 +156,12 @@ function cutIn(priors: Priors, f: Filtered, by: number): Filtered {
   const moved = edge - by + drift;
   // an edge drawn back clear of the work takes nothing
   const clear = moved >= size;
-  const now = clear ? size : (moved + s * size) / (1 + s);
-  const off = size - now;
-  // under its least chip an edge rubs or digs: what comes off is anything between nothing and a little more
-  const light = off > 0 && off / 2 < priors.least ? 0.35 * off * (1 - off / 2 / priors.least) : 0;
+  const whole = clear ? 0 : size - (moved + s * size) / (1 + s);
+  // under its least chip an edge rubs or digs: what comes off is anything between nothing and a little more, and less in the mean
+  const thin = whole > 0 && whole / 2 < priors.least ? 1 - whole / 2 / priors.least : 0;
+  const off = whole * (1 - RUBS * thin);
+  const now = size - off;
+  const light = LIGHT * whole * thin;
   const uneven = clear ? 0 : priors.uneven ** 2 + light ** 2;
   const setting = priors.setting ** 2 + (by < 0 ? priors.reversal ** 2 : 0);
   const k = clear ? 0 : 1 / (1 + s);

@@ -15,4 +15,4 @@ export {
   sizeNow,
 } from './estimate';
 export { dialSaid } from './dialSaid';
-export { leadingDigits, readCelsius, readWarmth, readReading } from './readReading';
+export { leadingDigits, readCelsius, readWarmth, readReading, wholeReading } from './readReading';

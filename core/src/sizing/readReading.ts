@@ -20,6 +20,18 @@ export function readReading(text: string, units: Units, wanted: Limits): Parsed<
   return read.ok ? { ok: true, value: { mm: read.value, cell: { text: text.trim(), units } } } : read;
 }
 
+/**
+ * A reading with the digits that were offered before it: a whole reading typed after them takes their place, so '19.' and '19.31' are 19.31.
+ * @example wholeReading('19.', '19.19.31') gives '19.31'
+ */
+export function wholeReading(lead: string, text: string): string {
+  if (lead === '' || !text.startsWith(lead)) return text;
+  const rest = text.slice(lead.length);
+  // signs begin anew: so much over what is wanted
+  if (/^[+\-−]/.test(rest)) return rest;
+  return rest.includes('.') || rest.includes(',') || rest.includes('/') ? rest : text;
+}
+
 /** The digits of an expected size that will not change: '19.' of 19.292 mm, '.7' of .7512 in. Empty when a digit may turn over. */
 export function leadingDigits(mm: number, units: Units): string {
   const value = units === 'mm' ? mm : mm / MM_PER_INCH;

@@ -51,7 +51,8 @@ export function trial(seed: number): Trial {
     division: dial.division,
     cyclic: 0.001 * random.even(),
     turn: 4,
-    sticks: 0.04 * dial.division * takes,
+    // no slide follows its dial better than that, however finely it is divided
+    sticks: Math.hypot(0.04 * dial.division * takes, 0.001 + 0.0015 * random.even()),
     backlash: BACKLASH,
     // the lathe is not quite what the plan takes it for
     spring: stiffness.spring * Math.exp(0.7 * random.normal()),
@@ -84,6 +85,53 @@ export function trial(seed: number): Trial {
     },
     of: { gauge: gauge.name, dial: dial.name, stiffness: stiffness.name, heat: warm ? 'warm' : 'cool', grade: grade.name },
     able: 2 * Math.hypot(gauge.bias, gauge.repeat) <= grade.width / 4 && step <= grade.width / 4,
+  };
+}
+
+/** The digits of a reading with a slip of the hand: two neighbours changed about; undefined where they are alike. */
+export function transposed(text: string, at: number): string | undefined {
+  const places = Array.from(text, (c, i) => (/\d/.test(c) ? [i] : [])).flat();
+  const [i, j] = [places[at % (places.length - 1)] ?? 0, places[(at % (places.length - 1)) + 1] ?? 0];
+  if (text[i] === text[j]) return undefined;
+  const letters = Array.from(text);
+  [letters[i], letters[j]] = [text[j] ?? '', text[i] ?? ''];
+  return letters.join('');
+}
+
+/** Lathes that the estimator was not made on: force not in proportion to depth, screws that are off, slides that stick and jump, take-up, wear, lobes. */
+export function outside(seed: number): Trial {
+  const random = randomFrom(seed * 104_729 + 71);
+  const own = trial(seed);
+  const { told } = own;
+  const spring = (told.spring ?? 0.06) * Math.exp(0.6 * random.normal());
+  const nominal = told.wanted.nominal;
+  const warm = own.of.heat === 'warm';
+  return {
+    ...own,
+    lathe: simulated({
+      seed: seed * 31 + 5,
+      takes: told.takes,
+      division: told.division,
+      cyclic: 0.001 + 0.002 * random.even(),
+      turn: 2 + 4 * random.even(),
+      sticks: 0.0015 + 0.03 * told.division * told.takes,
+      jumps: [0.08, 0.006],
+      pitchError: 0.002 * random.normal(),
+      backlash: 0.1,
+      spring,
+      power: 0.75 + 0.15 * random.even(),
+      leastDepth: 0.03 + 0.1 * random.even(),
+      builtUp: 0.0012,
+      wear: 0.0006 * random.even(),
+      warms: warm ? 14 : 1,
+      alpha: told.alpha * (1 + 0.05 * random.normal()),
+      cools: 18 + 20 * random.even(),
+      room: 20,
+      crests: 0.0005 * random.even(),
+      runout: 0.001,
+      gauge: { bias: told.bias, repeat: told.repeat, slips: 0.02 },
+      begins: nominal + 1.2 + 0.6 * random.even(),
+    }),
   };
 }
 
@@ -121,7 +169,7 @@ const MOST = 40;
 const BETWEEN = 4;
 
 /** Follows the advice to its end. */
-export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => void): Ended {
+export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => void, asked?: (events: readonly Event[]) => void): Ended {
   const { lathe, told } = one;
   const hand = randomFrom(seed + 101);
   const events: Event[] = [];
@@ -129,6 +177,7 @@ export function followed(one: Trial, seed: number, seen?: (forecast: Seen) => vo
   events.push(reads(lathe));
   for (let i = 0; i < MOST; i++) {
     const advice = sizeAdvice({ ...told, events });
+    if (events.at(-1)?.kind === 'reading') asked?.(events);
     if (advice.next === 'ask' || advice.next === 'measure' || advice.next === 'wait') {
       if (advice.next === 'wait') lathe.wait(30);
       events.push(reads(lathe));

@@ -38,7 +38,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
   const dialUnits = machine?.dials[axis]?.division.units ?? units;
   const grows = advice.kind === 'bore' || advice.kind === 'depth';
   const under = advice.next === 'stop' && advice.chancePast > 0.5;
-  const inside = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && advice.chanceIn >= 0.5;
+  const byGauge = advice.next === 'changeGauge' && advice.chancePast < 0.5 && advice.chanceShort < 0.5;
+  const inside = byGauge || (advice.next === 'stop' && !under && advice.chanceIn >= 0.5);
   // a size that cannot be brought nearer, or not told with this gauge
   const over = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && !inside;
   const out = advice.dial !== undefined && advice.dial.value < 0;
@@ -66,7 +67,9 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
           </span>
         </div>
       ) : inside ? (
-        <div className={`${huge} in`}>In.</div>
+        <div className={byGauge ? 'large in' : `${huge} in`}>
+          {byGauge ? 'In by this gauge, within its doubt: accept it, or a finer gauge.' : 'In.'}
+        </div>
       ) : under ? (
         <div className={`${huge} out`}>{grows ? 'Over.' : 'Under.'}</div>
       ) : over ? (

@@ -12,6 +12,7 @@ import {
   stillToBeDone,
   type Units,
   verbs,
+  wholeReading,
   WORN,
   write,
   writeExact,
@@ -23,12 +24,14 @@ import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';
 import { kept } from '../../data/local';
 import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
+import { Asked, again } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
 import { Collars } from './Collars';
+import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { MeasuredAt } from './MeasuredAt';
-import { inUnits, nextLabel, NOTHING, readingAt, speedAndFeed, wantsReading, whatOf, writeBoth } from './measuring';
+import { inByGauge, inUnits, nextLabel, NOTHING, readingAt, speedAndFeed, wantsReading, whatOf, writeBoth } from './measuring';
 import { Pad } from './Pad';
 import { Release } from './Release';
 import { Settings } from './Settings';
@@ -163,10 +166,19 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         });
         return undefined;
       }
+      // taken as it is by this gauge: who looks at the record later sees that it was a decision
+      if (sized && advice && inByGauge(advice))
+        await add({
+          ...line,
+          kind: 'accepted',
+          of: sized.of,
+          gauge: inHand ?? 'none',
+          why: `in by this gauge, ${String(Math.round(100 * advice.chanceIn))} in 100`,
+        });
       await add({ ...line, kind: 'done' });
       return undefined;
     });
-  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where]);
+  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where, inHand]);
   useKeys(
     useMemo(
       () => ({
@@ -266,6 +278,25 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             ))}
           </div>
         )}
+        {advice?.next === 'ask' && last && (
+          <Asked
+            meant={advice.meant?.value}
+            units={gaugeUnits}
+            onRight={() => void store(() => add({ ...again(last), sure: true }))}
+            onMeant={(cell) =>
+              void store(async () => {
+                await add({ kind: 'withdrawn', entry: last.id, piece, step: step.id });
+                await add({ ...again(last), value: cell });
+              })
+            }
+          />
+        )}
+        {sized && advice?.dial && advice.next !== 'ask' && (
+          <Dialled
+            units={machine?.dials[sized.axis]?.division.units ?? units}
+            onDialled={(dial) => void store(() => add({ kind: 'cut', axis: sized.axis, dial, piece, step: step.id }))}
+          />
+        )}
         <div className="d-flex gap-2 mt-3 flex-wrap">
           <Back view={view} />
           <Button
@@ -297,7 +328,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         sizing={reading !== undefined}
         what={picked ? `${String(picked.balloon)} ${picked.is},` : whatOf(sized)}
         text={text}
-        onText={setText}
+        onText={(t) => setText(wholeReading(lead, t))}
         celsius={celsius}
         onCelsius={setCelsius}
         field={field}

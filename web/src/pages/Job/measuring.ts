@@ -49,12 +49,17 @@ export function nextLabel(sizing: boolean, typed: boolean, advice: Advice | unde
   if (typed) return 'Next: keep the reading';
   if (advice.next === 'indexTip') return 'Next: edge indexed';
   if (advice.dial) return 'Next: cut taken';
-  return wantsReading(advice) ? 'Next: type the reading' : 'Next: done';
+  if (wantsReading(advice)) return 'Next: type the reading';
+  return advice.next === 'changeGauge' ? 'Next: accept it' : 'Next: done';
 }
 
 /** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
 export const wantsReading = (advice: Advice): boolean =>
-  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && advice.chanceIn < 0.5);
+  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && !inByGauge(advice));
+
+/** The reading lies within the limits, though the doubt of its gauge leaves them open. */
+export const inByGauge = ({ next, chanceIn, chancePast, chanceShort }: Advice): boolean =>
+  next === 'changeGauge' && chancePast < 0.5 && chanceShort < 0.5 && chanceIn > 0;
 
 export const speedAndFeed = (step: Step, units: Units): string =>
   [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');

@@ -1,0 +1,66 @@
+import { type Cell, parseLength, type Units, writeSentence } from '@obra/core';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+
+interface Props {
+  /** of the dial */
+  readonly units: Units;
+  readonly onDialled: (dial: Cell) => void;
+}
+
+/** The hand may dial something else than advised: what was really dialled is what counts. */
+export function Dialled({ units, onDialled }: Props) {
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [says, setSays] = useState<string>();
+  if (!open)
+    return (
+      <div className="mt-2">
+        <Button variant="outline-light" onClick={() => setOpen(true)}>
+          I dialled something else
+        </Button>
+      </div>
+    );
+  const keep = () => {
+    const out = /^\s*[-−]/.test(text);
+    const read = parseLength(text.replace(/^\s*[-−]/, ''), units);
+    if (!read.ok && !/^\s*0+(?:[.,]0*)?\s*$/.test(text)) {
+      setSays(`Dialled: ${writeSentence(read.problems[0]?.says ?? [], units)}.`);
+      return;
+    }
+    onDialled({ text: `${out ? '-' : ''}${text.replace(/^\s*[-−]/, '').trim()}`, units });
+  };
+  return (
+    <Form
+      className="d-flex gap-2 mt-2 align-items-center flex-wrap"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep();
+      }}>
+      <Form.Label htmlFor="dialled" className="m-0">
+        dialled in, as the dial shows it
+      </Form.Label>
+      <Form.Control
+        id="dialled"
+        className="fig"
+        autoFocus
+        style={{ width: 120 }}
+        value={text}
+        maxLength={14}
+        onChange={(e) => setText(e.target.value)}
+      />
+      <span>{units}</span>
+      <Button type="submit" variant="light">
+        cut taken with it
+      </Button>
+      <Button variant="outline-light" onClick={() => setOpen(false)}>
+        leave it
+      </Button>
+      {says !== undefined && (
+        <div role="alert" className="out w-100">
+          {says}
+        </div>
+      )}
+    </Form>
+  );
+}
