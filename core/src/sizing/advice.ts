@@ -192,7 +192,8 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   const drift = driftOf(sizing);
   if (drift) because.push(drift);
   const before = sizing.events.findLast((e) => e.kind === 'cut');
-  if (next.dial.value === 0 && before?.dial === 0)
+  // the same setting once more would be the same advice without a new reason
+  if (next.dial.value <= 0 && before && Math.abs(before.dial - next.dial.value) < 1e-9)
     return {
       ...base,
       next: sizing.gaugeProves ? 'stop' : 'changeGauge',

@@ -11,7 +11,9 @@ import {
   readWarmth,
   stillToBeDone,
   type Units,
+  writeExact,
   writeSentence,
+  writeWithUnit,
 } from '@obra/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -24,7 +26,8 @@ import { useTitle } from '../app/useTitle';
 import { keptHere } from '../data/local';
 import { useShop } from '../data/shopSession';
 import { LatheEditor, limitsSaid } from '../fields';
-import { AdviceCard, StillToBeDone } from '../slate';
+import { AdviceCard, FigureNumber, StillToBeDone } from '../slate';
+import { entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
 const Asked = z.object({
   what: z.enum(['outside', 'bore', 'length']),
@@ -33,11 +36,13 @@ const Asked = z.object({
   celsius: z.string(),
   gauge: z.string(),
   material: z.string(),
+  past: z.array(Taken).default([]),
+  kept: Taken.optional(),
 });
 type Asked = Readonly<z.infer<typeof Asked>>;
 
 const KEPT = 'obra-dial';
-const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '', gauge: '', material: 'mild-steel' };
+const EMPTY: Asked = { what: 'outside', wanted: '', measured: '', celsius: '', gauge: '', material: 'mild-steel', past: [] };
 
 /** What was asked last in this window; anything else that stands there is not taken. */
 function kept(): Asked {
@@ -60,10 +65,22 @@ export function DialQuestion() {
   const gauges = shop?.gauges.filter((g) => gaugesFor[asked.what].includes(g.kind)) ?? [];
   const answer = useMemo(() => answerTo(asked, units), [asked, units]);
   const set = (more: Partial<Asked>) => setAsked({ ...asked, ...more });
+  // another size, or another piece: what happened to the one before tells nothing of it
+  const afresh = (more: Partial<Asked>) => setAsked({ ...asked, ...more, past: [], kept: undefined });
+  const run: Run = { past: asked.past, kept: asked.kept };
   const advice =
     shop && 'limits' in answer
       ? advise(answer.limits, answer.entries, shop, { kind: asked.what, material: asked.material, ...(asked.gauge !== '' && { gauge: asked.gauge }) })
       : undefined;
+  /** The reading in the cell is kept with what it is told to dial, so that the next one is read beside it. */
+  const keep = (then?: 'cut') => {
+    if (!('limits' in answer) || !advice) return;
+    const now = { text: asked.measured, units, celsius: answer.celsius, gauge: asked.gauge, ...(advice.dial && { dial: advice.dial.value }) };
+    const next = keepReading(run, now);
+    setAsked({ ...asked, ...next, past: [...next.past], kept: next.kept, ...(then === 'cut' && { measured: '' }) });
+    if (then === 'cut') document.querySelector<HTMLInputElement>('#measured')?.focus();
+  };
+  const said = runSaid(run, asked.measured, (mm) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units), units);
   return (
     <div className="page">
       <Head>
@@ -87,10 +104,15 @@ export function DialQuestion() {
               </>
             )}
           </p>
-          <Form className="d-grid gap-3" onSubmit={(e) => e.preventDefault()}>
+          <Form
+            className="d-grid gap-3"
+            onSubmit={(e) => {
+              e.preventDefault();
+              keep();
+            }}>
             <Form.Group controlId="what">
               <Form.Label className="m-0">What is brought to size</Form.Label>
-              <Form.Select value={asked.what} onChange={(e) => set({ what: whatOf(e.target.value), gauge: '' })}>
+              <Form.Select value={asked.what} onChange={(e) => afresh({ what: whatOf(e.target.value), gauge: '' })}>
                 <option value="outside">an outside diameter</option>
                 <option value="bore">a bore</option>
                 <option value="length">a length, by facing</option>
@@ -104,7 +126,7 @@ export function DialQuestion() {
                 value={asked.wanted}
                 placeholder={units === 'mm' ? '25 h6' : '.750 +0 -.001'}
                 aria-describedby="wanted-said"
-                onChange={(e) => set({ wanted: e.target.value })}
+                onChange={(e) => afresh({ wanted: e.target.value })}
               />
               <div id="wanted-said" className="quiet">
                 {'limits' in answer ? `held to ${limitsSaid(answer.limits, units)}${answer.assumed ? ', since no tolerance is typed' : ''}` : ''}
@@ -112,7 +134,17 @@ export function DialQuestion() {
             </Form.Group>
             <Form.Group controlId="measured">
               <Form.Label className="m-0">Measured</Form.Label>
-              <Form.Control className="fig" inputMode="decimal" value={asked.measured} onChange={(e) => set({ measured: e.target.value })} />
+              <Form.Control
+                className="fig"
+                inputMode="decimal"
+                value={asked.measured}
+                onChange={(e) => set({ measured: e.target.value })}
+                onBlur={() => keep()}
+                aria-describedby="run-said"
+              />
+              <div id="run-said" className="quiet" data-testid="run">
+                {said === '' ? '' : `${said} → `}
+              </div>
             </Form.Group>
             <Form.Group controlId="celsius">
               <Form.Label className="m-0">Temperature of the piece, {units === 'mm' ? '°C' : 'as 68 F or 20 C'}</Form.Label>
@@ -156,6 +188,32 @@ export function DialQuestion() {
                 huge="huge"
                 last={{ text: asked.measured, celsius: answer.celsius }}
               />
+              <div className="d-flex gap-2 mt-3 flex-wrap">
+                {advice.meant && (
+                  <Button variant="light" onClick={() => advice.meant && set({ measured: writeExact(advice.meant.value, units) })}>
+                    it was <FigureNumber figure={advice.meant} units={units} withUnit />
+                  </Button>
+                )}
+                {advice.next === 'ask' && (
+                  <Button
+                    variant="outline-light"
+                    onClick={() =>
+                      setAsked({ ...asked, past: [...asked.past, { text: asked.measured, units, celsius: answer.celsius, gauge: asked.gauge }] })
+                    }>
+                    it is right, I read it again
+                  </Button>
+                )}
+                {advice.dial && (
+                  <Button variant="light" onClick={() => keep('cut')}>
+                    cut taken: the next reading
+                  </Button>
+                )}
+                {(run.past.length > 0 || run.kept) && (
+                  <Button variant="outline-light" onClick={() => afresh({ measured: '' })}>
+                    another piece
+                  </Button>
+                )}
+              </div>
               <StillToBeDone ways={stillToBeDone({ kind: asked.what, limits: answer.limits }, advice)} units={units} />
             </>
           ) : (
@@ -191,19 +249,6 @@ function answerTo(asked: Asked, units: Units): Answer {
     limits,
     assumed,
     celsius,
-    entries: [
-      {
-        id: 'r',
-        at: '2000-01-01T00:00:00Z',
-        by: 'asked',
-        piece: 1,
-        step: null,
-        kind: 'reading',
-        of: 'axis',
-        value: { text: asked.measured, units },
-        gauge: 'asked',
-        celsius,
-      },
-    ],
+    entries: entriesOf({ past: asked.past, kept: asked.kept }, { text: asked.measured, units, celsius, gauge: asked.gauge }),
   };
 }
