@@ -27,7 +27,7 @@ import { keptHere } from '../data/local';
 import { useShop } from '../data/shopSession';
 import { LatheEditor, limitsSaid } from '../fields';
 import { AdviceCard, FigureNumber, StillToBeDone } from '../slate';
-import { entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
+import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
 const Asked = z.object({
   what: z.enum(['outside', 'bore', 'length']),
@@ -76,7 +76,7 @@ export function DialQuestion() {
   const keep = (then?: 'cut') => {
     if (!('limits' in answer) || !advice) return;
     const now = { text: asked.measured, units, celsius: answer.celsius, gauge: asked.gauge, ...(advice.dial && { dial: advice.dial.value }) };
-    const next = keepReading(run, now);
+    const next = then === 'cut' ? cutTaken(run, now) : keepReading(run, now);
     setAsked({ ...asked, ...next, past: [...next.past], kept: next.kept, ...(then === 'cut' && { measured: '' }) });
     if (then === 'cut') document.querySelector<HTMLInputElement>('#measured')?.focus();
   };

@@ -1,6 +1,6 @@
 /* The dial question keeps the run of its piece: it comes to an end, and gives no advice twice running without a new reason (common practice). */
 import { type Advice, advise, type Limits, midShop, startingShop } from '@obra/core';
-import { entriesOf, keepReading, type Run, runSaid } from './dialRun';
+import { cutTaken, entriesOf, keepReading, type Run, runSaid } from './dialRun';
 
 const empty: Run = { past: [], kept: undefined };
 const now = (size: number) => ({ text: size.toFixed(3), units: 'mm' as const, celsius: 20, gauge: '' });
@@ -34,8 +34,11 @@ function asked(seed: number): { readonly readings: number; readonly said: readon
     said.push(advice);
     if (advice.next === 'stop' || advice.next === 'changeGauge')
       return { readings, said, in: size <= wanted.max + 0.003 && size >= wanted.min - 0.003 };
-    run = keepReading(run, { ...taken, ...(advice.dial && { dial: advice.dial.value }) });
-    if (!advice.dial) continue;
+    if (!advice.dial) {
+      run = cutTaken(run, taken);
+      continue;
+    }
+    run = cutTaken(run, { ...taken, dial: advice.dial.value });
     edge -= advice.dial.value * (reads === 'diameter' ? 1 : 2) + 0.004 * (even() - 0.5);
     size = Math.min(size, (edge + spring * size) / (1 + spring));
   }

@@ -18,6 +18,9 @@ export function keepReading(run: Run, now: Taken): Run {
   return { past: kept && !same ? [...run.past, kept] : run.past, kept: now };
 }
 
+/** The cut was taken as advised: the next reading is another, also where it shows the same. */
+export const cutTaken = (run: Run, now: Taken): Run => ({ past: keepReading(run, now).past.concat(now), kept: undefined });
+
 const line = (i: number) => ({ id: `r${String(i)}`, at: '2000-01-01T00:00:00Z', by: 'asked', piece: 1, step: null });
 
 /** Everything that happened to the piece, in order, for the advice: the run, and what stands in the cell now. */
