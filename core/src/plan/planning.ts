@@ -19,6 +19,7 @@ import { scheduleOf, totalsOf } from './schedule';
 import { elsewhere } from './variants';
 import { type Found, search } from './search';
 import { shopChecks } from './shopChecks';
+import { speedChecks } from './speedChecks';
 import type { Plan } from './types';
 
 /**
@@ -96,7 +97,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   if (!issue) findings.push(...ofBars);
   const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
   const route = routeOf(context, found, { id: bar.id, cut: sheet.cut, from });
-  findings.push(...lengthChecks(route, part));
+  findings.push(...lengthChecks(route, part), ...speedChecks(route, machine, kit));
   findings.push(...wornTips(asIssued, route, kit));
   findings.push(...orphans(asIssued, route, kit), ...elsewhere(context, route));
   const toGet: readonly ToGet[] = [

@@ -192,7 +192,10 @@ function roughedTo(step: Step, kind: SizedKind, plan: Plan): Pick<AdviseWith, 'l
   if (kind !== 'outside') return {};
   const row = rowOf(step.id);
   const steps = plan.routes[0]?.setups.find((s) => s.steps.some((own) => own.id === step.id))?.steps ?? [];
-  const earlier = steps.slice(0, steps.findIndex((own) => own.id === step.id));
+  const earlier = steps.slice(
+    0,
+    steps.findIndex((own) => own.id === step.id),
+  );
   const rough = earlier.findLast((s) => s.verb === 'rough-turn' && rowOf(s.id) === row && s.removes.length > 0);
   if (!rough) return {};
   const radii = rough.removes.flatMap((rings) => rings.flatMap((ring) => Array.from(ring).filter((_, i) => i % 2 === 1)));

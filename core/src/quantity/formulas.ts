@@ -25,6 +25,12 @@ export const formulas = {
     },
     ({ v, d, most }, { speeds }) => atOrBelow(Math.min((1000 * v) / (Math.PI * d), most), speeds),
   ),
+  surfaceSpeed: define(
+    'pi d n / 1000',
+    'definition of cutting speed',
+    { d: ['diameter', 'diameter in cut d'], n: ['spindleSpeed', 'spindle speed n'] },
+    ({ d, n }) => (Math.PI * d * n) / 1000,
+  ),
   feedForFinish: define<'Ra' | 'r' | 'most', 'feeds'>(
     'the highest feed of the machine at or below sqrt(18 sqrt(3) r Ra / 1000) and the most asked',
     'ideal Ra = f^2 / (18 sqrt(3) r), geometry of a round nose',

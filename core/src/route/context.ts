@@ -111,6 +111,8 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   if (!after) return;
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
+  const surface = surfaceOf(figures['speed']);
+  if (surface) figures['surface'] = surface;
   const risk = riskOf(ctx, parts);
   if (risk) figures['risk'] = risk;
   // what it has is set, one by one: spreading what it may have is most of the cost of a step
@@ -137,6 +139,12 @@ export function addStep(ctx: Context, setup: SetupDraft, parts: StepParts): void
   const life = figures['life']?.value;
   if (parts.tool && life !== undefined) ctx.wear.set(parts.tool.id, (ctx.wear.get(parts.tool.id) ?? 0) + minutesInCut(figures['minutes']) / life);
   checkSpeed(ctx, setup, id, figures['speed']);
+}
+
+/** The cutting speed that a spindle speed makes at the diameter in cut. */
+function surfaceOf(speed: Figure | undefined): Figure | undefined {
+  const d = speed?.of['d'];
+  return speed && typeof d === 'number' ? figure('cuttingSpeed', 'surfaceSpeed', { d, n: speed.value }) : undefined;
 }
 
 /** The stock after a step; undefined where the piece was already started and the step finds air. */

@@ -1,6 +1,6 @@
 import { gripOf, type HoldingChoice } from '../holding';
 import { figure, length, say, type Sentence, time } from '../quantity';
-import { holdingOf, mmOf } from '../shop';
+import { holdingOf, mmOf, speedsOf } from '../shop';
 import { combine, outsideOf, type Region } from '../stock';
 import type { BarSheet } from './barSheet';
 import { byHand, type Context, reason, type SetupDraft } from './context';
@@ -57,6 +57,7 @@ export function draftOf(
 function speedLimit(making: Making, held: HoldingChoice, id: string): { readonly most: number; readonly says: Sentence } {
   const items = [held.holding, ...held.support.map((s) => s.item)].flatMap((id) => holdingOf(making.ctx.shop, id) ?? []);
   const limits: { readonly most: number; readonly says: Sentence }[] = items.map((h) => ({ most: h.maxSpeed, says: say`${h.name} allows no more` }));
+  limits.push({ most: Math.max(...speedsOf(making.ctx.machine)), says: say`the lathe turns no faster` });
   const { behind } = making.sheet;
   if (behind && id === `${making.first}-1`)
     limits.push({ most: behind.speed.value, says: say`the bar stands ${length(behind.length, 1)} out behind the spindle and whips` });

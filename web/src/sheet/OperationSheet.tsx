@@ -80,7 +80,7 @@ function Line({
   onMove,
   stamps = true,
 }: Props & { readonly step: Step; readonly n: number; readonly turned: boolean }) {
-  const { speed, feed, passes, depth, minutes } = step.figures;
+  const { speed, surface, feed, passes, depth, minutes } = step.figures;
   const number = (figure: Figure, text?: string): ReactNode => <FigureNumber figure={figure} units={units} {...(text !== undefined && { text })} />;
   const counted = passes && depth && ['rough-turn', 'finish-turn', 'face', 'thread'].includes(step.verb);
   const isChosen = chosen === step.id;
@@ -113,12 +113,15 @@ function Line({
       <td className="quiet">
         {counted && (
           <>
-            {number(passes)} × {step.verb === 'thread' ? 'to ' : ''}
+            {number(passes)} {step.verb === 'thread' ? 'passes, to ' : '× '}
             {number(depth)} deep
           </>
         )}
       </td>
-      <td className="num">{speed && number(speed, `${write(speed, units).text} rpm`)}</td>
+      <td className="num">
+        {speed && number(speed, `${write(speed, units).text} rpm`)}
+        {surface && <small className="quiet d-block">{number(surface, writeWithUnit(surface, units))}</small>}
+      </td>
       <td className="num">{feed && number(feed, feed.formula === 'feedByHand' ? 'hand' : undefined)}</td>
       <td className="num quiet">{minutes && number(minutes, writeMinutes(minutes.value))}</td>
       <td>{step.gauge !== undefined && <span className="hold">measure</span>}</td>

@@ -99,7 +99,7 @@ function SetupOnPaper({
         </thead>
         <tbody>
           {setup.steps.map((step, i) => {
-            const { speed, feed, depth, passes } = step.figures;
+            const { speed, surface, feed, depth, passes } = step.figures;
             return (
               <tr key={step.id}>
                 <td>{first + i + 1}</td>
@@ -113,11 +113,22 @@ function SetupOnPaper({
                 <td>
                   {[
                     numberOf(speed, 'rpm'),
+                    surface ? writeWithUnit(surface, units) : '',
                     feed?.formula === 'feedByHand' ? 'feed by hand' : numberOf(feed, units === 'mm' ? 'mm/rev' : 'in/rev'),
-                    depth ? `${passes && passes.value > 1 ? `${String(passes.value)} × ` : ''}${writeWithUnit(depth, units)} deep` : '',
+                    // a thread is cut by listed settings, each once; its depth is that of the last
+                    step.verb === 'thread' && step.series
+                      ? ''
+                      : depth
+                        ? `${passes && passes.value > 1 ? `${String(passes.value)} × ` : ''}${writeWithUnit(depth, units)} deep`
+                        : '',
                   ]
                     .filter((t) => t !== '')
                     .join(', ')}
+                  {step.series && (
+                    <div>
+                      {writeSentence(step.series.says, units)} {step.series.figures.map((f) => write(f, units).text).join(' · ')}
+                    </div>
+                  )}
                 </td>
                 <td className="blank">
                   {step.gauge !== undefined && Array.from({ length: Math.min(pieces, 4) }, (_, p) => <span key={p}>________</span>)}

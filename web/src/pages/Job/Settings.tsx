@@ -3,7 +3,7 @@ import { FigureNumber, sentenceCase } from '../../slate';
 
 /** Steps that are not sized by measuring: the few numbers to set. */
 export function Settings({ step, units }: { readonly step: Step; readonly units: Units }) {
-  const { speed, feed, depth, passes, to, point } = step.figures;
+  const { speed, surface, feed, depth, passes, to, point } = step.figures;
   return (
     <>
       {speed && (
@@ -13,7 +13,14 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
             <span className="huge">
               <FigureNumber figure={speed} units={units} />
             </span>
-            <span>rpm</span>
+            <span>
+              rpm
+              {surface && (
+                <span className="quiet d-block" style={{ fontSize: 16 }}>
+                  <FigureNumber figure={surface} units={units} withUnit />
+                </span>
+              )}
+            </span>
           </div>
         </div>
       )}
