@@ -132,11 +132,15 @@ function formOf(
       const thread = readThreadOf(size.designation, list);
       if (!thread) return undefined;
       const bounds = thread.internal ? thread.minor : thread.major;
-      return {
-        form: 'thread',
-        thread: size.designation,
-        ...same({ nominal: tidy(thread.crest), max: bounds?.max ?? thread.crest, min: bounds?.min ?? thread.crest, from: 'class' }),
-      };
+      const crest = tidy(thread.crest);
+      const [max, min] = [bounds?.max ?? undefined, bounds?.min ?? undefined];
+      // a form whose table gives its crest no limits is held to the general rule, to the side that lets the mate on
+      const rule = general({ nominal: crest, max: crest, min: crest, from: 'general' });
+      const limits: Limits =
+        max !== undefined && min !== undefined
+          ? { nominal: crest, max, min, from: 'class' }
+          : { ...rule, max: thread.internal ? rule.max : crest, min: thread.internal ? crest : rule.min };
+      return { form: 'thread', thread: size.designation, ...same(limits) };
     }
     case 'polygon': {
       const across = general(size.across);

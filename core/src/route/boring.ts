@@ -1,6 +1,6 @@
 import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsked, speedFor, usesOf } from '../cutting';
 import type { Tool } from '../document';
-import { type Feature, settingOf } from '../drawing';
+import { type Feature, type Limits, settingOf } from '../drawing';
 import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf, sizeOf } from '../shop';
 import { noseCorner, type Region } from '../stock';
@@ -58,7 +58,7 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
     radius,
   );
   const corner = verb === 'bore' && tool ? cornerInBore(ctx, setup, row, mmOf(tool.nose)) : [];
-  const cut = verb === 'bore' && tool ? boring(ctx, setup, id, row, tool, { from, out, radius, fine: gauge !== undefined }) : undefined;
+  const cut = verb === 'bore' && tool ? boring(ctx, setup, id, row, tool, { from, out, radius, fine: gauge !== undefined, limits }) : undefined;
   addStep(ctx, setup, {
     verb,
     about: row.id,
@@ -139,9 +139,14 @@ function boring(
   id: string,
   row: Feature,
   tool: Tool,
-  { from, out, radius, fine }: { readonly from: number; readonly out: number; readonly radius: number; readonly fine: boolean },
+  {
+    from,
+    out,
+    radius,
+    fine,
+    limits,
+  }: { readonly from: number; readonly out: number; readonly radius: number; readonly fine: boolean; readonly limits: Limits },
 ) {
-  const limits = row.nearDiameter;
   const total = Math.max(0.05, tidy(radius - from / 2));
   const bar: BarOut | undefined = giveOfBar(tool, out);
   const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', 2 * radius));

@@ -1,8 +1,10 @@
 /* The lengths of every setup and the chart of tolerances behind them. Rules: common practice (tool-width, quill, tolerance chart). */
 import fc from 'fast-check';
-import { blankJob, type Job, type Section } from '../document';
+import { blankJob, type Job, type Section, type Tool } from '../document';
 import { plan } from '../plan';
-import { mmOf, midShop } from '../shop';
+import { midShop, mmOf, readoutShop, shopProblems, sizeOf, sizeUnread, startingShop } from '../shop';
+import { centreCut } from '../standards';
+import { boundsOf } from '../stock';
 import { chartOf, type LedgerLine, type Route } from './index';
 import { stackOf, toleranceChart } from '../drawing';
 
@@ -103,4 +105,128 @@ it('whatever is cut within the chart, in any order of faces and settings, every 
     ),
     { numRuns: 150, seed: 5 },
   );
+});
+
+describe('every length is set from the face that is zero there', () => {
+  const shops = [midShop(), startingShop(), readoutShop()];
+  const drawn = fc.record({
+    rows: fc.array(fc.record({ size: fc.constantFrom('16', '20 h7', '24', '30', '36'), length: fc.integer({ min: 12, max: 40 }) }), {
+      minLength: 2,
+      maxLength: 4,
+    }),
+    holes: fc.array(fc.record({ size: fc.constantFrom('5', '6', '8', '10 H7', '12'), length: fc.integer({ min: 4, max: 9 }) }), { maxLength: 2 }),
+    end: fc.constantFrom('boreRight' as const, 'boreLeft' as const),
+    shop: fc.constantFrom(0, 1, 2),
+  });
+
+  it('what is set lies inside what it may be, and is where the metal ends: drawn parts, both ends, every starting shop', () => {
+    fc.assert(
+      fc.property(drawn, ({ rows, holes, end, shop: which }) => {
+        // a hole narrows from its mouth inwards
+        const inward = holes
+          .toSorted((a, b) => parseFloat(b.size) - parseFloat(a.size))
+          .filter((h, i, all) => i === 0 || all[i - 1]?.size !== h.size);
+        const of = job(
+          rows.map((r, i) => row(`r${String(i)}`, r.size, String(r.length))),
+          { [end]: inward.map((h, i) => row(`h${String(i)}`, h.size, String(h.length))) },
+        );
+        const { routes, part } = plan(of, shops[which] ?? shop);
+        for (const setup of routes[0]?.setups ?? [])
+          for (const line of setup.lengths) {
+            const set = line.set.value;
+            if (line.min && line.max) {
+              expect([line.step, set >= line.min.value - 1e-6]).toEqual([line.step, true]);
+              expect([line.step, set <= line.max.value + 1e-6]).toEqual([line.step, true]);
+            }
+            const step = setup.steps.find((s) => s.id === line.step);
+            if (!step || step.removes.length === 0 || !['drill', 'pilot', 'bore', 'ream', 'centre-drill'].includes(step.verb)) continue;
+            const { left, right } = boundsOf(step.removes);
+            const deep = line.from === 'right' ? -left : right + part.length;
+            // a drill that runs out into an earlier hole leaves nothing to take there
+            expect([line.step, deep <= set + 0.06]).toEqual([line.step, true]);
+            if (step.verb === 'bore') expect([line.step, Math.abs(deep - set) < 0.06]).toEqual([line.step, true]);
+          }
+      }),
+      { numRuns: 40, seed: 16 },
+    );
+  }, 120_000);
+
+  it('the second diameter of a hole is as deep as the first and itself together (worked by hand)', () => {
+    for (const end of ['boreRight', 'boreLeft'] as const) {
+      const { line } = made(job([row('a', '40', '60')], { [end]: [row('h', '20', '15'), row('k', '10', '20')] }));
+      // 15 + 20, and the point of a 10 mm drill of 118 degrees
+      expect(line('drill@k')?.set.value).toBeCloseTo(35 + 5 / Math.tan((59 * Math.PI) / 180), 0);
+      expect(line('drill@k')?.from).toBe(end === 'boreRight' ? 'right' : 'left');
+    }
+  });
+});
+
+describe('a centre drill goes by its own size', () => {
+  it.each([
+    // DIN 333 form A: 3.15 has a cone of 6.7 at 5.9 deep
+    [3.15, 6.7, 6.7, 5.9],
+    [3.15, 20, 6.7, 5.9],
+    // 3.15 to a cone of 5: 5.9 less (6.7 - 5) / 2 / tan 30
+    [3.15, 5, 5, 5.9 - 0.85 / Math.tan(Math.PI / 6)],
+    // number 3 plain, 7/64 with a body of 1/4: pilot about its diameter, then the cone to 0.9 of the body
+    [2.778125, 20, 5.715, 2.778125 + (5.715 - 2.778125) / 2 / Math.tan(Math.PI / 6)],
+  ])('pilot %d, wanted %d: cone %d, depth %d', (pilot, wanted, mouth, depth) => {
+    const cut = centreCut(pilot, wanted);
+    expect(cut.mouth).toBeCloseTo(mouth, 3);
+    expect(cut.depth).toBeCloseTo(depth, 3);
+  });
+
+  it.each([midShop(), startingShop()])('what is swept is what is told, and it leaves a cone for the centre', (at) => {
+    const { routes } = plan(job([row('a', '20', '140')]), at);
+    const setup = routes[0]?.setups.find((s) => s.steps.some((t) => t.verb === 'centre-drill'));
+    const step = setup?.steps.find((s) => s.verb === 'centre-drill');
+    const tool = at.tools.find((t) => t.id === step?.tool);
+    if (!step || !tool) throw new Error('no centre');
+    const { left, right, radius } = boundsOf(step.removes);
+    const face = setup?.end === 'left';
+    expect(Math.abs((face ? right : left) - (face ? -140 : 0))).toBeCloseTo(step.figures['depth']?.value ?? 0, 2);
+    expect(2 * radius).toBeGreaterThan(1.5 * sizeOf(tool));
+  });
+
+  it('a drawn centre that no drill of the shop makes is said to be impossible', () => {
+    const centre = { id: 'c', kind: 'centre' as const, on: 'right', at: mm('0'), size: mm('A 6.3') };
+    const { toGet, findings } = plan(job([row('a', '40', '60')], { details: [centre] }), midShop());
+    expect(JSON.stringify([toGet, findings])).toMatch(/centre drill/);
+  });
+});
+
+describe('sizes as the trade names them', () => {
+  const tool = (kind: Tool['kind'], text: string, units: 'mm' | 'in' = 'in'): Tool => ({
+    id: 't',
+    name: text,
+    kind,
+    grade: 'hss',
+    hand: 'right',
+    size: { text, units },
+  });
+  it.each([
+    // number and letter drills in inches, from memory
+    ['drill', '#43', 0.089 * 25.4],
+    ['drill', 'no. 7', 0.201 * 25.4],
+    ['drill', 'No 7', 0.201 * 25.4],
+    ['drill', 'F', 0.257 * 25.4],
+    ['drill', 'letter Q', 0.332 * 25.4],
+    ['drill', '13/64', (13 / 64) * 25.4],
+    ['centreDrill', '#3', (7 / 64) * 25.4],
+    ['centreDrill', 'A 2.5', 2.5],
+    ['ream', '10', 254],
+  ] as const)('%s “%s” is %d mm', (kind, text, mm) => {
+    expect(sizeOf(tool(kind, text))).toBeCloseTo(mm, 6);
+    expect(sizeUnread(tool(kind, text))).toBe(false);
+  });
+
+  it('what is not understood is told on the Shop page, and never planned with', () => {
+    const odd = tool('drill', 'the big one', 'mm');
+    const at = { ...midShop(), tools: [odd, ...midShop().tools] };
+    expect(shopProblems(at).some((p) => p.about === 't.size' && p.severity === 'caution')).toBe(true);
+    const { routes } = plan(job([row('a', '40', '30')], { boreRight: [row('h', '8', '12')] }), at);
+    expect(routes[0]?.setups.flatMap((s) => s.steps).some((s) => s.tool === 't')).toBe(false);
+    const none = { ...midShop(), tools: midShop().tools.map((t) => (t.kind === 'drill' ? { ...t, size: { text: '?', units: 'mm' as const } } : t)) };
+    expect(() => plan(job([row('a', '40', '30')], { boreRight: [row('h', '8', '12')] }), none)).not.toThrow();
+  });
 });

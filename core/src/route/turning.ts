@@ -138,7 +138,9 @@ export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, un
     reason(
       feature.form === 'thread' ? 'major-first' : 'aim',
       feature.form === 'thread'
-        ? say`the major diameter to its limits before the thread`
+        ? limits.from === 'general'
+          ? say`the major diameter before the thread; the table of this form gives it no limits: the general rule holds`
+          : say`the major diameter to its limits before the thread`
         : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
       feature.id,
     ),

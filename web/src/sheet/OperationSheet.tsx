@@ -1,4 +1,16 @@
-import { type Figure, type Part, type Route, type Setup, type Step, type Units, verbs, write, writeMinutes, writeSentence } from '@obra/core';
+import {
+  type Figure,
+  type Part,
+  type Route,
+  type Setup,
+  type Step,
+  type Units,
+  verbs,
+  write,
+  writeMinutes,
+  writeSentence,
+  writeWithUnit,
+} from '@obra/core';
 import type { ReactNode } from 'react';
 import { Stamp } from '../bar';
 import { FigureNumber } from '../slate';
