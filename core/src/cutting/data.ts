@@ -60,8 +60,15 @@ export function leadOf(tool: Tool): number {
   return lead.ok && lead.value > 0 && lead.value <= 120 ? lead.value : 90;
 }
 
-/** Least depth that an edge cuts rather than rubs, on radius: honed high-speed steel 0.02, an insert 0.4 of its nose. @source least-depth, common practice */
-export const leastDepth = (tool: Tool): number => (tool.grade === 'hss' ? 0.02 : tidy(0.4 * noseOf(tool)));
+/**
+ * Least depth that an edge cuts rather than rubs, on radius, mm: a keen one (honed high-speed steel) 0.02, else a third of its nose.
+ * @param keen nothing where it is not known
+ * @source least-depth, common practice: a third to a half
+ */
+export const leastDepthOf = (keen: boolean | undefined, nose: number): number => (keen === true ? 0.02 : tidy(nose / 3));
+
+/** The same of a tool of the shop. */
+export const leastDepth = (tool: Tool): number => leastDepthOf(tool.grade === 'hss', noseOf(tool));
 
 /** Least feed that cuts rather than rubs: stainless hardens under less. @source austenitic-feed, common practice */
 export const leastFeed = (material: Material): number => (material.group === 'M' ? 0.08 : 0.02);

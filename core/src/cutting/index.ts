@@ -3,6 +3,7 @@ export {
   faceDepth,
   finishFeed,
   leastDepth,
+  leastDepthOf,
   leastFeed,
   loadOf,
   minutesInCut,

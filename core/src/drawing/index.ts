@@ -6,7 +6,7 @@ export { facesNamed, type ListName, lists, pathOf } from './faces';
 export { parseWant, type Want } from './mates';
 export { type Likely, likelyNominals, sampleDoubt, unworn } from './nominals';
 export { parseBottom, parseEdge } from './parseEdge';
-export { parseFinish, parseLengthCell, parsePitch, parseSize, withGeneralRule } from './parseSize';
+export { bareSize, parseFinish, parseLengthCell, parsePitch, parseSize, withGeneralRule } from './parseSize';
 export { readDrawing } from './readDrawing';
 export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';

@@ -28,7 +28,7 @@ export const parseSize: (text: string, units: Units, where?: 'outside' | 'inside
 );
 
 function readSizeCell(text: string, units: Units, where: 'outside' | 'inside' = 'outside'): Size {
-  const t = text.trim().replace(/^(?:Ø|⌀|dia\.?\s)\s*/i, '');
+  const t = bareSize(text);
   if (t === '') return unknown(say`no size yet`, []);
   const drawn = /^bar\s+(.+)$|^(.+)\s+bar$/i.exec(t);
   if (drawn) return asDrawn(drawn[1] ?? drawn[2] ?? '', units);
@@ -108,6 +108,9 @@ export function withGeneralRule(limits: Limits, rule: string, units: Units): Lim
   if (upper === undefined || lower === undefined) return limits;
   return { ...limits, max: tidy(limits.nominal + upper), min: tidy(limits.nominal + lower) };
 }
+
+/** A size as typed, without the sign or the word that only says that it is a diameter; what the picture writes after its own sign. */
+export const bareSize = (text: string): string => text.trim().replace(/^(?:Ø|⌀|dia(?:m(?:eter)?)?\.?\s)\s*/i, '');
 
 /** A length cell: '40', '40 +/-0.1', '1-1/2 -.010'. */
 export const parseLengthCell: (text: string, units: Units) => Parsed<Limits> = remember(readLengthCell, (text, units) => `${units}|${text}`);

@@ -87,6 +87,23 @@ export const aNumber = (label: string, start: Field['start'], bounds: Bounds, un
   read: (text) => readPlain(label, text, bounds),
 });
 
+/** A feed a revolution, mm; typed in inches on an inch page. */
+export const aFeed = (label: string, start: string, { from, to }: Bounds): Field<number> => ({
+  label,
+  kind: 'length',
+  unit: 'a revolution',
+  start,
+  read: (text, units) => {
+    const read = readOne(text, units);
+    if (!read.ok) return read;
+    return read.value < from || read.value > to
+      ? no(
+          say`${label}: ${{ is: 'feed', value: read.value, step: 0.001 }} is outside ${{ is: 'feed', value: from, step: 0.001 }} to ${{ is: 'feed', value: to }}`,
+        )
+      : read;
+  },
+});
+
 /** A number or nothing. */
 export const aNumberOrNone = (label: string, bounds: Bounds, unit?: string): Field<number | undefined> => ({
   ...aNumber(label, '', bounds, unit),
@@ -188,5 +205,24 @@ function answerWith<F extends Fields>(fields: F, answer: (values: Values<F>) => 
     if (!read.ok) return { ok: false, at: name, says: read.says };
     values[name] = read.value;
   }
-  return answer(values as Values<F>);
+  return sound(() => answer(values as Values<F>));
+}
+
+/** An answer, or in words that there is none: whatever a formula throws at, or makes of values that its fields let through. */
+function sound(work: () => Answer): Answer {
+  try {
+    const answer = work();
+    return !answer.ok || (finite(answer.rows) && finite(answer.sketch) && finite(answer.table))
+      ? answer
+      : no(say`these values lead to no number: one of them is far out`);
+  } catch (cause) {
+    return no(cause instanceof RangeError ? say`these values lead to no number: ${cause.message}` : say`these values lead to no number`);
+  }
+}
+
+/** No number in it that cannot be written or drawn. */
+function finite(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value);
+  if (typeof value !== 'object' || value === null) return true;
+  return Object.values(value).every(finite);
 }

@@ -1,5 +1,5 @@
 import { cooledTo, SHEDS } from '../mechanics';
-import { fit, materialOf } from '../standards';
+import { degreesToChill, fit, materialOf } from '../standards';
 import { length, readNumber, say, type Sentence, temperature } from '../quantity';
 import { aLength, aLengthOrZero, aMaterial, aNumber, aSize, calculator, oneOf } from './fields';
 import { zonesOf } from './figures';
@@ -9,6 +9,8 @@ import { dim, label, line, type Point, type Sketch } from './sketch';
 import type { Field } from './types';
 
 const FINE = 0.001;
+/** Boiling liquid nitrogen, degrees C: nothing in a workshop is colder. */
+const NITROGEN = -196;
 
 interface Interference {
   readonly most: number;
@@ -131,7 +133,15 @@ const shrink = calculator({
   },
   answer: ({ i, gap, d, way, part, material, room }) => {
     const m = materialOf(material);
-    const rise = fig('temperature', 'degreesToAssemble', { interference: i, gap, d, alpha: m.alpha }, { step: 1 });
+    if (way === 'chill' && degreesToChill(i, gap, d, m.alpha) > room - NITROGEN)
+      return {
+        ok: false,
+        says: say`even in liquid nitrogen, ${temperature(NITROGEN, 1)}, the shaft does not shrink by ${length(i + gap, 0.001)}: warm the hub as well`,
+      };
+    const rise =
+      way === 'heat'
+        ? fig('temperature', 'degreesToAssemble', { interference: i, gap, d, alpha: m.alpha }, { step: 1 })
+        : fig('temperature', 'degreesToChill', { interference: i, gap, d, alpha: m.alpha }, { step: 1 });
     const sign = way === 'heat' ? 1 : -1;
     const to = fig('temperature', 'warmTo', { room, degrees: sign * rise.value }, { step: 1 });
     const cap = caps.find(([id]) => id === part) ?? ['', '', 300];
@@ -139,8 +149,8 @@ const shrink = calculator({
       ...(way === 'heat' && to.value > cap[2]
         ? [say`over ${temperature(cap[2], 1)}, the most for ${cap[1]}: chill the shaft as well, or take less interference`]
         : []),
-      ...(way === 'chill' && to.value < -190
-        ? [say`colder than liquid nitrogen: warm the hub as well`]
+      ...(way === 'chill' && to.value < -78
+        ? [say`colder than dry ice: liquid nitrogen, by those who are equipped for it; gloves, air, no closed vessel`]
         : way === 'chill' && to.value < -20
           ? [say`colder than a freezer: dry ice reaches -78 °C; gloves, air, no closed vessel`]
           : []),

@@ -1,7 +1,7 @@
 import { finishOf, taylor, toolLife } from '../cutting';
 import { coolingConstant, coolingTime, deflectionAt, fromReadings } from '../mechanics';
 import { define, type Formula } from '../quantity';
-import { chord, degreesToAssemble, flats, growth, largestAcross, pressFit } from '../standards';
+import { chord, degreesToAssemble, degreesToChill, flats, growth, largestAcross, pressFit } from '../standards';
 
 const geometry = 'geometry';
 const arithmetic = 'arithmetic';
@@ -82,6 +82,17 @@ export const formulasOfWork = {
     },
     ({ interference, gap, d, alpha }) => degreesToAssemble(interference, gap, d, alpha),
   ),
+  degreesToChill: define(
+    'r of which alpha d r (1 - 0.21 r / 216) is interference + gap',
+    'expansion falls with cold: from room to -196 °C metals shrink by about 0.79 of what alpha at room says; cryogenic tables, from memory',
+    {
+      interference: ['length', 'interference'],
+      gap: ['length', 'gap wanted'],
+      d: ['diameter', 'diameter d'],
+      alpha: ['ratio', 'alpha at room, millionths a degree'],
+    },
+    ({ interference, gap, d, alpha }) => degreesToChill(interference, gap, d, alpha),
+  ),
   warmTo: define(
     'room + degrees',
     arithmetic,
@@ -157,6 +168,12 @@ export const formulasOfWork = {
     geometry,
     { distance: ['length', 'distance'], apart: ['count', 'steps apart'], holes: ['count', 'holes'] },
     ({ distance, apart, holes }) => distance / Math.sin((Math.PI * apart) / holes),
+  ),
+  oneFlatDepth: define(
+    'd - over',
+    'geometry: a micrometer over one flat reads the diameter less its depth',
+    { d: ['diameter', 'round d'], over: ['length', 'over the flat'] },
+    ({ d, over }) => d - over,
   ),
   flatDepth: define('(d - F) / 2', 'flats, common practice', { d: ['diameter', 'round d'], F: ['length', 'across F'] }, ({ d, F }) => (d - F) / 2),
   flatWidth: define(

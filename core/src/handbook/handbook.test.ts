@@ -234,3 +234,30 @@ describe('where a typed text belongs', () => {
 
   it.each(['', 'sheave axle', 'x'.repeat(80), 'nowhere tap'])('“%s” belongs nowhere', (text) => expect(placeFor(text)).toBeUndefined());
 });
+
+describe('values that are far out', () => {
+  const wild = ['0', '-1', '1e-9', '99999', '9999999', '0.0001', '1000', '', '7', '1/2', 'x'];
+  it.each(calculators.map((c) => [c.id, c] as const))('%s answers in words, whatever is typed', (_, c) => {
+    for (const name of Object.keys(c.fields))
+      for (const text of wild)
+        for (const units of ['mm', 'in'] as const) {
+          const answer = c.answer({ [name]: text }, units);
+          if (answer.ok) for (const row of answer.rows) if ('value' in row) expect(Number.isFinite(row.value.value)).toBe(true);
+          if (!answer.ok) expect(writeSentence(answer.says, units).length).toBeGreaterThan(5);
+        }
+  });
+
+  it('a feed typed in inches on an inch page is one: .005 in a revolution on a nose of 1/64 in is 8.0 um of Rz, f^2 / 8 r (geometry)', () => {
+    const finish = calculators.find((c) => c.fields['f'] && c.fields['r'] && c.title.includes('Finish'));
+    const answer = finish?.answer({ f: '.005', r: '1/64' }, 'in');
+    const values = answer?.ok === true ? answer.rows.flatMap((r) => ('value' in r ? [r.value.value] : [])) : [];
+    const rz = (1000 * 0.127 ** 2) / (8 * (25.4 / 64));
+    expect(values.some((v) => Math.abs(v - rz) < 0.01 * rz)).toBe(true);
+  });
+
+  it('over one flat a micrometer reads the diameter less the depth (geometry)', () => {
+    const flats = calculators.find((c) => c.id === 'flats');
+    const answer = flats?.answer({ d: '20', sides: '1', across: '18' }, 'mm');
+    expect(answer?.ok === true && answer.rows[0] && 'value' in answer.rows[0] ? answer.rows[0].value.value : NaN).toBeCloseTo(2, 9);
+  });
+});

@@ -1,6 +1,6 @@
-import { say } from '../quantity';
+import { length, say } from '../quantity';
 import { boltCircle, commonPlates, flats, indexing } from '../standards';
-import { aLength, aLengthOrNone, aNumber, aNumberOrNone, calculator, numbers } from './fields';
+import { aFeed, aLength, aLengthOrNone, aNumber, aNumberOrNone, calculator, numbers } from './fields';
 import { flatsOf, holesOf, marksOf } from './figuresOfWork';
 import { fig } from './formulas';
 import { circle, line, polar, type Shape } from './sketch';
@@ -13,7 +13,7 @@ const finish = calculator({
   title: 'Finish from feed and nose',
   words: 'roughness Ra Rz Rt nose radius feed surface',
   fields: {
-    f: aNumber('Feed', '0.15', { from: 0.001, to: 3 }, 'mm/rev'),
+    f: aFeed('Feed', '0.15', { from: 0.001, to: 3 }),
     r: aLength('Nose radius', '0.4'),
     Ra: aNumberOrNone('Wanted Ra', { from: 0.01, to: 50 }, 'µm'),
     Rz: aNumberOrNone('or wanted Rz', { from: 0.05, to: 200 }, 'µm'),
@@ -109,18 +109,24 @@ const flat = calculator({
   fields: {
     d: aLength('Round', '21.87'),
     sides: aNumber('Sides', '6', { from: 1, to: 24, whole: true }),
-    across: aLengthOrNone('Across the flats (empty: the largest)'),
+    across: aLengthOrNone('Across the flats, or over one flat (empty: the largest)'),
   },
   answer: ({ d, sides, across }) => {
     if (across !== undefined && across >= d) return { ok: false, at: 'across', says: say`across the flats must be less than the round` };
     if (across === undefined && sides < 3) return { ok: false, at: 'across', says: say`for one or two flats type how far apart they are` };
     const largest = sides > 2 ? fig('length', 'largestAcross', { d, sides }, { step: 0.01 }) : undefined;
-    const F = across ?? largest?.value ?? d;
+    // over one flat a micrometer reads to the round behind it: the diameter less the depth
+    const one = sides === 1;
+    const F = one ? Math.max(0, 2 * (across ?? d) - d) : (across ?? largest?.value ?? d);
+    if (one && (across ?? d) <= d / 2)
+      return { ok: false, at: 'across', says: say`over one flat it is more than half of the round: ${length(d / 2)}` };
     const read = flats(d, F, sides);
     return {
       ok: true,
       rows: [
-        { label: 'depth of each flat', value: fig('length', 'flatDepth', { d, F }, { step: FINE }) },
+        one
+          ? { label: 'depth of the flat', value: fig('length', 'oneFlatDepth', { d, over: across ?? d }, { step: FINE }) }
+          : { label: 'depth of each flat', value: fig('length', 'flatDepth', { d, F }, { step: FINE }) },
         ...(across === undefined && largest ? [{ label: 'across the flats', value: largest }] : []),
         { label: 'width of a flat', value: fig('length', 'flatWidth', { d, F, sides }, { step: 0.01 }) },
         ...(sides > 2 ? [{ label: 'across sharp corners', value: fig('length', 'corners', { F, sides }, { step: 0.01 }) }] : []),

@@ -2,7 +2,7 @@ import { figure, length, say } from '../quantity';
 import { kienzle, materialOf, materials } from '../standards';
 import { speedShares } from '../cutting';
 import { bentLine, weakestPlace } from '../mechanics';
-import { aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
+import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
 import { bentOf } from './figuresOfWork';
 import { fig } from './formulas';
 import { area, circle, dim, label, line, type Point, polar, type Sketch } from './sketch';
@@ -39,7 +39,7 @@ const speeds = calculator({
       'rpm',
     ),
     most: aNumber('Most that the holding allows', '2500', { from: 1, to: 20000 }, 'rpm'),
-    feed: aNumber('Feed', '0.1', { from: 0.001, to: 5 }, 'mm/rev'),
+    feed: aFeed('Feed', '0.1', { from: 0.001, to: 5 }),
   },
   answer: ({ material, tool, work, d, speeds: list, most, feed }) => {
     const m = materialOf(material);
@@ -100,7 +100,7 @@ const forces = calculator({
       lists.map(([id, name]) => [id, name] as const),
     ),
     ap: aLength('Depth of cut, on radius', '2'),
-    f: aNumber('Feed', '0.2', { from: 0.005, to: 3 }, 'mm/rev'),
+    f: aFeed('Feed', '0.2', { from: 0.005, to: 3 }),
     kappa: aNumber('Lead angle', '90', { from: 15, to: 105 }, 'degrees'),
     d: aLength('Diameter in cut', '40'),
     n: aNumber('Speed', '500', { from: 1, to: 20000 }, 'rpm'),

@@ -1,7 +1,8 @@
+import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, type Figure, length, MM_PER_INCH, say, temperature } from '../quantity';
-import { beliefOf, IS_WARM, LEAST, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
+import { beliefOf, IS_WARM, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
@@ -156,7 +157,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
         },
       ],
     };
-  const least = LEAST * sizing.nose;
+  const least = leastDepthOf(sizing.keen, sizing.nose);
   const because: Reason[] = [];
   const radius = left / sidesOf(sizing);
   const whole = cutTo(sizing, belief, now, left, 1);
@@ -178,7 +179,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
       next.depth < least
         ? {
             rule: 'least-depth',
-            says: say`${length(next.depth, 0.001)} deep is less than a third of the ${length(sizing.nose)} nose: it may rub instead of cut`,
+            says: say`${length(next.depth, 0.001)} deep is under the ${length(least, 0.001)} that this edge cuts: it may rub instead of cut`,
             binds: [],
           }
         : { rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] },

@@ -1,3 +1,4 @@
+import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
 import type { Units } from '../quantity';
 import { type Belief, believed, type Happened, type Priors } from './estimate';
@@ -66,8 +67,6 @@ export const sidesOf = ({ kind }: Pick<Sizing, 'kind'>): 1 | 2 => (kind === 'len
 export const towardsLimits = ({ wanted, kind }: Pick<Sizing, 'wanted' | 'kind'>): Limits =>
   towardsOf({ ...(kind && { kind }) }) === 1 ? wanted : { ...wanted, nominal: -wanted.nominal, max: -wanted.min, min: -wanted.max };
 
-/** Share of the nose radius below which an insert rubs. @source least-depth, common practice */
-export const LEAST = 1 / 3;
 /** How well a dial is set and followed, in divisions. @source common practice */
 export const SET = 0.04;
 /** How truly a hand takes the backlash out where it turns back and comes to a setting again, as a share of it. @source judgement: backed off a turn, it is nearly all of it */
@@ -101,7 +100,7 @@ function priorsOf(sizing: Sizing): Priors {
     uneven: UNEVEN,
     drift: DRIFT,
     // the estimator halves what comes off
-    least: (LEAST * sizing.nose * sidesOf(sizing)) / 2,
+    least: (leastDepthOf(sizing.keen, sizing.nose) * sidesOf(sizing)) / 2,
     before: [before, 0.5 * before],
   };
 }

@@ -1,6 +1,7 @@
 import type { Reason } from '../finding';
 import { length, MM_PER_INCH, parseLength, say, tidy, type Units } from '../quantity';
-import { beliefOf, type Event, LEAST, sidesOf, type Sizing, towardsOf } from './belief';
+import { leastDepthOf } from '../cutting';
+import { beliefOf, type Event, sidesOf, type Sizing, towardsOf } from './belief';
 import { comesOff, type Forecast, readsNow } from './estimate';
 
 type Reading = Extract<Event, { kind: 'reading' }>;
@@ -115,7 +116,7 @@ function surprises(
     const dialled = cut.dial * sizing.takes;
     const took = towardsOf(sizing) * (before.size - last.size);
     // what the edge cannot be asked to cut, and what the gauge cannot tell, is no question
-    const real = dialled > 2 * LEAST * sizing.nose * 0.5 * sidesOf(sizing) * 0.5 && dialled > 8 * repeatOf(sizing);
+    const real = dialled > 0.5 * leastDepthOf(sizing.keen, sizing.nose) * sidesOf(sizing) && dialled > 8 * repeatOf(sizing);
     const { share } = comesOff(beliefOf({ ...sizing, events: earlier.slice(0, -1) }));
     if (real && took < NOT_CUT * dialled * share && Math.abs(off) > 3 * expected.deviation)
       return odd(

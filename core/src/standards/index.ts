@@ -25,4 +25,4 @@ export { fullThreadOf, percentOfThread, type TapDrill, tapDrills } from './tapDr
 export { namedUndercut, nutUndercut, type ShoulderUndercut, shoulderUndercut, threadUndercut } from './undercuts';
 export { bestWire, flankHalf, overWires, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
-export { degreesToAssemble, growth, type Elastic, type Pressed, pressFit, type PressFit } from './pressFit';
+export { degreesToAssemble, degreesToChill, growth, type Elastic, type Pressed, pressFit, type PressFit } from './pressFit';

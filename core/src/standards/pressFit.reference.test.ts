@@ -1,5 +1,5 @@
 import { fit } from './fits';
-import { degreesToAssemble, pressFit } from './pressFit';
+import { degreesToAssemble, degreesToChill, pressFit } from './pressFit';
 
 const steel = { modulus: 206000, poisson: 0.3 };
 const tightest = (text: string): number => {
@@ -116,5 +116,22 @@ describe('against the radial equilibrium itself, solved by finite differences', 
     const pressure = 0.02 / 2 / (opens + closes);
     const found = pressFit({ interference: 0.02, diameter: d, outside, inside, length: 10, friction: 0.1, hub, shaft });
     expect(pressure / found.pressure).toBeCloseTo(1, 5);
+  });
+});
+
+describe('chilling, with the expansion that metal has down there', () => {
+  it.each([
+    // contraction from 20 to -196 C: steel 0.20 %, 6061 aluminium 0.39 %, brass 0.35 %; cryogenic tables, from memory
+    ['steel', 11.7, 0.002],
+    ['aluminium', 23.4, 0.0039],
+    ['brass', 20.0, 0.0035],
+  ])('%s shrinks down to liquid nitrogen by what is published, within a tenth', (_, alpha, share) => {
+    const d = 50;
+    expect(Math.abs(degreesToChill(share * d, 0, d, alpha) - 216) / 216).toBeLessThan(0.12);
+  });
+
+  it('by a little it is the plain rule, and what no cold does is endless', () => {
+    expect(degreesToChill(0.005, 0, 50, 11.5)).toBeCloseTo(degreesToAssemble(0.005, 0, 50, 11.5), 0);
+    expect(degreesToChill(1, 0, 50, 11.5)).toBe(Infinity);
   });
 });

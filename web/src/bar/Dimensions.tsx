@@ -1,4 +1,4 @@
-import { type Feature, type Part, type PartDetail, type Units, write, writeWithUnit } from '@obra/core';
+import { bareSize, type Feature, type Part, type PartDetail, type Units, write, writeWithUnit } from '@obra/core';
 import type { SVGProps } from 'react';
 import type { Mapping } from './mapping';
 import { type Label, place, type Placed } from './placeLabels';
@@ -67,7 +67,7 @@ function sizeText(f: Feature, typed: string | undefined, units: Units): string {
   const said = typed?.trim() ?? '';
   if (f.form === 'thread') return f.thread ?? '';
   if (said === '') return `Ø ${one(f.nearDiameter.nominal, units)}`;
-  return f.form === 'cylinder' || f.form === 'taper' ? `Ø ${said.replace(/^[ØO]\s*/, '')}` : said;
+  return f.form === 'cylinder' || f.form === 'taper' ? `Ø ${bareSize(said)}` : said;
 }
 
 /** What a detail is called on the picture, where it is marked above. */
@@ -111,7 +111,7 @@ function Holes({
         const start = Math.min(map.axis + 32, height - 24 - 15 * rows.length);
         return rows.map((f, i) => {
           const y = start + 15 * i;
-          const size = f.form === 'thread' ? (f.thread ?? '') : `Ø ${typedOr(typed?.[f.id]?.size, one(f.nearDiameter.nominal, units))}`;
+          const size = f.form === 'thread' ? (f.thread ?? '') : `Ø ${bareSize(typedOr(typed?.[f.id]?.size, one(f.nearDiameter.nominal, units)))}`;
           const depth = f.through === true ? 'through' : write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text;
           return (
             <g key={f.id} {...pick(`${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
