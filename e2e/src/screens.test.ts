@@ -115,7 +115,7 @@ describe('the picture', () => {
     const says = await page.$eval('[data-testid="bar"] svg', (e) => e.getAttribute('aria-label'));
     expect(says).toContain('The part from end A: Ø.75 in × 8 in; Ø1.25 in × .375 in; 8.375 in long.');
     // slender: shortened by break lines, so that the head is still as thick as it is wide in its true proportion
-    const head = await page.$eval('[data-testid="bar"] [aria-label="row s2"]', (e) => e.getBoundingClientRect().width);
+    const head = await page.$eval('[data-testid="bar"] [aria-label="row 2"]', (e) => e.getBoundingClientRect().width);
     const blue = async () => page.$eval('[data-testid="bar"] rect[stroke="var(--blue)"]', (e) => e.getBoundingClientRect().height - 4);
     await page.focus('[data-cell="s2.size"]');
     await page.waitForSelector('[data-testid="bar"] rect[stroke="var(--blue)"]');
@@ -123,7 +123,7 @@ describe('the picture', () => {
   });
 
   it('puts the cursor in the row that is pressed', async () => {
-    await page.click('[data-testid="bar"] [aria-label="row s1"]');
+    await page.click('[data-testid="bar"] [aria-label="row 1"]');
     expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset['cell'])).toBe('s1.size');
   });
 

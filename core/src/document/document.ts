@@ -125,7 +125,9 @@ export const Entry = z.discriminatedUnion('kind', [
   thing({ ...line, kind: z.literal('trial'), mate: Id, feel: z.string() }),
   /** Taken as it is by this gauge, though its doubt leaves the limits open. */
   thing({ ...line, kind: z.literal('accepted'), of: Ref, gauge: Id, why: z.string() }),
-  thing({ ...line, kind: z.literal('done') }),
+  /** made: what the step left, from the face of its end, mm; a later plan that wants something else opens it again */
+  thing({ ...line, kind: z.literal('done'),
+    made: thing({ of: Ref, near: mm, far: mm, diameter: mm, form: z.string().max(120) }).exactOptional() }),
   thing({ ...line, kind: z.literal('skipped'), why: z.string() }),
   thing({ ...line, kind: z.literal('timer'), says: z.string(), until: Moment }),
   thing({ ...line, kind: z.literal('symptom'), symptom: z.string(), remedy: z.string(), helped: z.boolean().exactOptional() }),

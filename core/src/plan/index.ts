@@ -1,5 +1,6 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { type BenchState, benchState } from './benchState';
+export { type Made, madeBy, type Outdated } from './made';
 export { furtherByFeel } from './byFeel';
 export { type Collars, collarsOf, setOverBy } from './collars';
 export { WORN } from './edgeWear';

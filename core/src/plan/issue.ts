@@ -57,7 +57,7 @@ export function changedSinceIssue(job: Job, shop: Shop): readonly Finding[] {
       about: 'route',
       severity: 'caution',
       says: say`changed since it was given out: ${[...rows, ...items].slice(0, 6).join(', ')}`,
-      why: say`the Bench goes on with what it was given until it is given out again; done steps stay done`,
+      why: say`the Bench goes on with what it was given until it is given out again; a done step stays done as long as what it made is what is wanted`,
       mends: [{ says: say`take it back and plan anew`, to: 'job', edits: [{ op: 'remove', at: 'issue' }] }],
     },
   ];
@@ -66,11 +66,25 @@ export function changedSinceIssue(job: Job, shop: Shop): readonly Finding[] {
 function changedRows(was: Drawing, now: Drawing): readonly string[] {
   const rowsOf = (d: Drawing) => new Map([...d.outside, ...d.boreRight, ...d.boreLeft].map((row) => [row.id, JSON.stringify(row)] as const));
   const [before, after] = [rowsOf(was), rowsOf(now)];
-  const rows = [...new Set([...before.keys(), ...after.keys()])].filter((id) => before.get(id) !== after.get(id)).map((id) => `row ${id}`);
+  const rows = [...new Set([...before.keys(), ...after.keys()])].filter((id) => before.get(id) !== after.get(id)).map((id) => rowSaid(id, now, was));
   const sameOtherwise =
     JSON.stringify({ ...was, outside: [], boreRight: [], boreLeft: [] }) === JSON.stringify({ ...now, outside: [], boreRight: [], boreLeft: [] });
   const order = JSON.stringify(was.outside.map((r) => r.id)) === JSON.stringify(now.outside.map((r) => r.id));
   return [...rows, ...(sameOtherwise ? [] : ['the drawing']), ...(order || rows.length > 0 ? [] : ['the order of rows'])];
+}
+
+/** A row as a person counts it, in the drawing as it is now, or as it was. */
+function rowSaid(id: string, now: Drawing, was: Drawing): string {
+  for (const drawing of [now, was])
+    for (const [list, words] of [
+      ['outside', 'row'],
+      ['boreRight', 'hole A, row'],
+      ['boreLeft', 'hole B, row'],
+    ] as const) {
+      const at = drawing[list].findIndex((r) => r.id === id);
+      if (at >= 0) return `${words} ${String(at + 1)}${drawing === was && drawing !== now ? ' (gone)' : ''}`;
+    }
+  return 'a row';
 }
 
 function changedItems(kit: Shop, shop: Shop): readonly string[] {

@@ -293,7 +293,7 @@ export const formulas = {
     ({ limit, tir }) => 1 - Math.pow(0.05, (limit / tir) ** 2),
   ),
   runoutOfHolding: define(
-    'what this holding is known to run out',
+    'what this holding runs out, as the shop has it',
     'common practice',
     { tir: ['length', 'total indicator reading'] },
     ({ tir }) => tir,

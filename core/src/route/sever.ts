@@ -58,6 +58,15 @@ export function sever(ctx: Context, setup: SetupDraft, severing: Severing, at: n
     });
   }
   if (severing.method === 'saw') {
+    if (severing.tooDeep && way(ctx, 'severing') !== 'saw')
+      ctx.findings.push({
+        code: 'sawn-instead',
+        about: id,
+        severity: 'note',
+        says: say`sawn off, though this shop parts: ${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`,
+        why: say`up to 8 blade widths and within its reach; a wider or longer blade would`,
+        mends: [],
+      });
     const tool = needTool(ctx, id, 'saw', say`hacksaw`);
     addStep(ctx, setup, {
       verb,

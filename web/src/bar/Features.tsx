@@ -1,5 +1,6 @@
 import { type Part, threadOf, widestOf } from '@obra/core';
 import type { Mapping } from './mapping';
+import { rowNumber } from './rowNumber';
 
 /** Edges of the outside as they are seen: where it steps, and where its chamfers begin. */
 export function Shoulders({ part, map }: { readonly part: Part; readonly map: Mapping }) {
@@ -96,7 +97,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
             d={`M${x0.toFixed(1)} ${(map.axis - tall / 2).toFixed(1)}H${x1.toFixed(1)}v${tall.toFixed(1)}H${x0.toFixed(1)}z`}
             fill="transparent"
             role="button"
-            aria-label={`row ${f.id}`}
+            aria-label={`row ${rowNumber(part, f.id)}`}
             onClick={() => onPick(`${f.id}.size`)}
           />
         );
@@ -108,7 +109,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
           transform={`translate(${map.x(c.z).toFixed(1)} ${map.y(c.r).toFixed(1)})`}
           r={6}
           role="button"
-          aria-label={`${c.says} of row ${c.id.split('.')[0] ?? ''}`}
+          aria-label={`${c.says} of row ${rowNumber(part, c.id.split('.')[0] ?? '')}`}
           onClick={() => onPick(c.id)}
         />
       ))}

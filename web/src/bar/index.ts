@@ -1,3 +1,4 @@
 export { pictureFile } from './pictureFile';
 export { BarPicture } from './BarPicture';
+export { rowNumber } from './rowNumber';
 export { SmallOutline, SmallPart, Stamp } from './Stamp';

@@ -5,6 +5,7 @@ import {
   endRead,
   type Ends,
   leadingDigits,
+  madeBy,
   readWarmth,
   readReading,
   readStandOff,
@@ -175,10 +176,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           gauge: inHand ?? 'none',
           why: `in by this gauge, ${String(Math.round(100 * advice.chanceIn))} in 100`,
         });
-      await add({ ...line, kind: 'done' });
+      const made = plan && madeBy(step, plan);
+      await add({ ...line, kind: 'done', ...(made && { made }) });
       return undefined;
     });
-  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where, inHand]);
+  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where, inHand, plan]);
   useKeys(
     useMemo(
       () => ({

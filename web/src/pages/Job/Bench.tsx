@@ -9,6 +9,7 @@ import { AtStep } from './AtStep';
 import { Back } from './Back';
 import { GiveOut } from './GiveOut';
 import { JobSays } from './JobSays';
+import { Outdated } from './Outdated';
 import { Stages } from './Stages';
 import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
@@ -46,6 +47,7 @@ export function Bench({ view }: { readonly view: JobView }) {
       </Head>
       <ShopRefused />
       <JobSays open={open} unread={view.unread} />
+      {state && <Outdated view={view} state={state} />}
       <BarPicture
         part={plan?.part}
         units={units}

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { FigureNumber, Mark } from '../../slate';
 import { useAlternatives } from '../../work/useAlternatives';
 import { askProof } from '../../work/usePlan';
+import { rowNumber } from '../../bar';
 import type { JobView } from './view';
 
 /** The way in hand and whole other ways beside it: minutes, setups, what each gains and costs; any of them taken whole. */
@@ -85,8 +86,9 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   ))}
                   {way.risks.map((r) => (
                     <div key={r.of} className="quiet">
-                      row {r.of.replace(/\.diameter$/, '')}: risk <FigureNumber figure={r.here} units={units} text={writeMinutes(r.here.value)} />{' '}
-                      instead of <FigureNumber figure={r.now} units={units} text={writeMinutes(r.now.value)} />
+                      row {rowNumber(view.part, r.of.replace(/\.diameter$/, ''))}: risk{' '}
+                      <FigureNumber figure={r.here} units={units} text={writeMinutes(r.here.value)} /> instead of{' '}
+                      <FigureNumber figure={r.now} units={units} text={writeMinutes(r.now.value)} />
                     </div>
                   ))}
                   {way.gains.map((says, i) => (

@@ -8,7 +8,7 @@ import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
 import { OtherWays } from './OtherWays';
 import { StepSlate } from './StepSlate';
-import type { JobView } from './view';
+import { stepSaid, type JobView } from './view';
 
 /** The operation sheet, step by step on the bar. */
 export function Route({ view }: { readonly view: JobView }) {
@@ -131,7 +131,7 @@ export function Route({ view }: { readonly view: JobView }) {
                 <ul>
                   {plan.toGet.map((g, i) => (
                     <li key={i}>
-                      {g.how}: <strong>{writeSentence(g.what, units)}</strong>, holds up {g.holdsUp.join(', ')}
+                      {g.how}: <strong>{writeSentence(g.what, units)}</strong>, holds up {g.holdsUp.map((held) => stepSaid(held, view)).join(', ')}
                       {g.instead && (
                         <div className="quiet">
                           meanwhile: {writeSentence(g.instead.says, units)},{' '}

@@ -39,7 +39,15 @@ function openOf({ part, plan, job, shop, log, steps, findings }: JobView): Reado
   const first = route?.setups[0];
   const toStop = part.findings.filter((f) => f.severity === 'stop').length;
   const state = plan && job.issue ? benchState(job, plan, log) : undefined;
-  const verdicts = inspect(part, job.issue?.kit ?? shop, log);
+  // a reading on the way to size is no size that is inspected
+  const underWay = new Set(
+    steps.flatMap((s) =>
+      Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((p) =>
+        state && !state.done.has(`${String(p)}/${s.id}`) ? s.does.map((of) => `${String(p)}/${of}`) : [],
+      ),
+    ),
+  );
+  const verdicts = inspect(part, job.issue?.kit ?? shop, log).filter((v) => !underWay.has(`${String(v.piece)}/${v.of}`));
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
   const at = steps.findIndex((s) => s.id === state?.at?.step);
   const checks = (at: 'drawing' | 'holding' | 'route') => {

@@ -1,4 +1,4 @@
-import { boundsOf } from '@obra/core';
+import { boundsOf, verbs } from '@obra/core';
 import type { Entry, Figure, Finding, Job, Part, Plan, Setup, Shop, StartedPiece, Step, Units } from '@obra/core';
 import type { useLog } from '../../data/log';
 import type { OpenJob } from '../../data/session';
@@ -37,4 +37,11 @@ export interface JobView {
 export function barRadius(view: JobView): number {
   const before = view.plan?.routes[0]?.setups[0]?.before;
   return before && before.length > 0 ? boundsOf(before).radius : 10;
+}
+
+/** A step as the sheet names it, never by its id: its verb and its number. */
+export function stepSaid(id: string, { steps }: Pick<JobView, 'steps'>): string {
+  const at = steps.findIndex((s) => s.id === id);
+  const step = steps[at];
+  return step ? `${verbs[step.verb].toLowerCase()} (step ${String(at + 1)})` : 'a step that is not on the sheet';
 }

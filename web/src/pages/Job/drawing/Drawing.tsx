@@ -189,7 +189,11 @@ const Slate = still(function Slate({ part, material, findings, units, apply }: S
         </Big>
       )}
       <hr />
-      {findings.length === 0 ? <p className="quiet m-0">No checks open.</p> : <Checks findings={findings} units={units} apply={apply} dark />}
+      {findings.length === 0 ? (
+        <p className="quiet m-0">No checks on the drawing.</p>
+      ) : (
+        <Checks findings={findings} units={units} apply={apply} dark />
+      )}
     </aside>
   );
 });

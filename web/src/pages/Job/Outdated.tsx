@@ -1,0 +1,47 @@
+import { type BenchState, madeBy, writeSentence } from '@obra/core';
+import { Button } from 'react-bootstrap';
+import { stepSaid, type JobView } from './view';
+
+/** A change after something was done: what it touches, at full width, with the ways on. */
+export function Outdated({ view, state }: { readonly view: JobView; readonly state: BenchState }) {
+  const { add, units, plan, steps, findings } = view;
+  const changed = findings.find((f) => f.code === 'changed-since-issue');
+  if (state.outdated.length === 0 && !changed) return null;
+  return (
+    <section className="notice d-block" role="alert" aria-label="Changed after it was done">
+      {changed && (
+        <p className="mb-1">
+          {writeSentence(changed.says, units)}. {writeSentence(changed.why, units)}.
+        </p>
+      )}
+      {state.outdated.map((o) => (
+        <p key={`${String(o.piece)}/${o.step}`} className="mb-1 d-flex gap-2 align-items-center flex-wrap">
+          <span>
+            <strong>
+              {o.again ? 'Open again' : 'Not possible with this piece'}: piece {o.piece}, {stepSaid(o.step, view)}.
+            </strong>{' '}
+            {writeSentence(o.says, units)}.
+          </span>
+          {!o.again && (
+            <>
+              <Button
+                variant="outline-dark"
+                onClick={() => void add({ kind: 'scrapped', why: 'made to the drawing before its change', piece: o.piece, step: o.step })}>
+                scrap piece {o.piece}
+              </Button>
+              <Button
+                variant="outline-dark"
+                onClick={() => {
+                  const step = steps.find((s) => s.id === o.step);
+                  const made = step && plan && madeBy(step, plan);
+                  void add({ kind: 'done', piece: o.piece, step: o.step, ...(made && { made }) });
+                }}>
+                take it as it is
+              </Button>
+            </>
+          )}
+        </p>
+      ))}
+    </section>
+  );
+}
