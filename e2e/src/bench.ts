@@ -35,6 +35,8 @@ import { join } from 'node:path';
 import { Bench } from 'tinybench';
 import { enumerated, fewHoldings } from '../../core/src/plan/enumerated.fixture';
 import { smallJob, smallPart } from '../../core/src/plan/smallParts.fixture';
+import { manyJobs } from './benchJobs';
+import { outsideLathes } from './benchOutside';
 import { followed, plainly, trial } from '../../core/src/sizing/trials.fixture';
 import { browse, root, serve } from './harness';
 
@@ -383,6 +385,7 @@ async function typing(): Promise<void> {
   await typist.close();
 }
 await typing();
+await manyJobs(server.url);
 await server.stop();
 judge(Number(process.env['JUDGED'] ?? 500));
 
@@ -424,3 +427,4 @@ function sized(lathes: number): void {
     );
 }
 sized(2000);
+outsideLathes(1000);

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, root, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber } from './harness';
+import { demoUrl, freshPage, goTo, root, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber, settle } from './harness';
 import { crowded, violations } from './layout';
 import { mm, sizedJobs } from './sizedJobs';
 
@@ -38,7 +38,10 @@ afterAll(async () => {
   rmSync(dir, { recursive: true, force: true });
 });
 
-const next = async () => (await page.$('[data-testid="next"]'))?.tap();
+const next = async () => {
+  await settle();
+  await (await page.$('[data-testid="next"]'))?.tap();
+};
 const heading = () => page.$eval('.bench h1', (e) => e.textContent);
 
 /** Gives a job out and goes by the one big key to the first step of a verb; what is sized before it is skipped. */

@@ -266,10 +266,9 @@ function routeOf(ctx: Context, { layout, setups: made }: Found, bar: Route['bar'
     shop,
   );
   const schedule = scheduleOf(job, setups, way(ctx, 'batch') === 'piece' ? 'piece' : 'operation');
-  const turned = setups.at(-1);
   return {
     bar,
-    runouts: runoutsOf(part, layout, turned && holdingOf(shop, turned.holding)),
+    runouts: runoutsOf(part, setups, shop),
     setups,
     cost: costOfSetups(setups, part, job.pieces),
     first: layout.first,

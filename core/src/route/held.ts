@@ -48,6 +48,21 @@ function wallFirst({ started, bar }: Context): Held['wall'] {
   return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
 }
 
+/** Nearer than this to its limits a size of a piece already started is finished, mm. @source judgement: what a caliper tells */
+const FINISHED = 0.02;
+
+/** What the jaws close on first is a row that is finished already: a piece that was started has some. */
+const finishedAlready = ({ started, part }: Context, diameter: number): boolean =>
+  started !== undefined &&
+  part.features.some(
+    (f) =>
+      f.side === 'outside' &&
+      f.form === 'cylinder' &&
+      f.asDrawn !== true &&
+      diameter >= f.nearDiameter.min - FINISHED &&
+      diameter <= f.nearDiameter.max + FINISHED,
+  );
+
 const centreDrawn = (ctx: Context, side: End) => ctx.part.details.some((d) => d.kind === 'centre' && d.on === side);
 
 /** The bar, or the piece as it is, held for the end that is worked first. */
@@ -58,7 +73,7 @@ export function heldFirst(ctx: Context, first: End, diameter: number, sheetWith:
     setup: `${first}-1`,
     diameter,
     form: ctx.bar.form,
-    finished: false,
+    finished: finishedAlready(ctx, diameter),
     room: ctx.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
     stickOut: (h) => sheetWith(h.id).stickOut,
     grip: (h) => sheetWith(h.id).grip,

@@ -32,6 +32,7 @@ export function Jobs() {
   const { data: deleted, mutate: again } = useSWR('bin', () => listDeleted(), { revalidateOnMount: true });
   const { data: shop } = useSWR('shop', () => loadShop());
   const [says, setSays] = useState<string>();
+  const [gone, setGone] = useState<{ readonly id: string; readonly name: string }>();
   const page = useRef<HTMLElement>(null);
   const without = data?.without;
   // jobs whose summary is missing (a first visit after an update): made a few at a time, then the list is drawn again
@@ -71,7 +72,8 @@ export function Jobs() {
     guarded(async () => {
       await deleteJob(id);
       forget(id);
-      setSays(`${name} is deleted; it can be put back below for 30 days.`);
+      setSays(undefined);
+      setGone({ id, name });
     });
   const bringBack = (job: Deleted) =>
     guarded(async () => {
@@ -96,6 +98,20 @@ export function Jobs() {
     <div className="page">
       <Head />
       {says !== undefined && <Notice onClose={() => setSays(undefined)}>{says}</Notice>}
+      {gone && (
+        <Notice onClose={() => setGone(undefined)}>
+          {gone.name} is deleted; it can be put back below for 30 days.{' '}
+          <Button
+            variant="link"
+            onClick={() => {
+              const job = deleted?.find((d) => d.id === gone.id);
+              setGone(undefined);
+              if (job) void bringBack(job);
+            }}>
+            undo
+          </Button>
+        </Notice>
+      )}
       <main className="scroll" ref={page}>
         <div className="d-flex gap-2 align-items-center mb-3">
           <h1 className="me-auto">Jobs</h1>
