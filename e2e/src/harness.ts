@@ -86,6 +86,8 @@ export async function freshPage(
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport({ width, height });
+  // a page with something not stored asks before it is left
+  page.on('dialog', (dialog) => void dialog.accept());
   const complaints: string[] = [];
   page.on('pageerror', (error) => complaints.push(String(error)));
   page.on('console', (message) => {

@@ -150,11 +150,14 @@ it('line 4: a shop change that storage refused stays, is said, and goes in with 
       await page.keyboard.press('Enter');
     };
     await page.evaluate(() => {
-      const put = IDBObjectStore.prototype.put;
-      Object.assign(window, { heal: () => (IDBObjectStore.prototype.put = put) });
-      IDBObjectStore.prototype.put = () => {
-        throw new DOMException('full', 'QuotaExceededError');
-      };
+      const descriptor = Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put') ?? {};
+      Object.assign(window, { heal: () => Object.defineProperty(IDBObjectStore.prototype, 'put', descriptor) });
+      Object.defineProperty(IDBObjectStore.prototype, 'put', {
+        configurable: true,
+        value: () => {
+          throw new DOMException('full', 'QuotaExceededError');
+        },
+      });
     });
     await retype('trueWithin', '0.07');
     await sees(page, 'did not store the last change of the shop');

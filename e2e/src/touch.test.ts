@@ -1,6 +1,6 @@
 /* The Bench by touch on a tablet, 1024x768, with reloads in mid-cut; only taps are used. */
 import type { Browser, Page } from 'puppeteer-core';
-import { advice, demoUrl, freshPage, sees, sharedBrowser, stepNumber, stored, tap, tapNumber } from './harness';
+import { advice, demoUrl, freshPage, sees, sharedBrowser, stepNumber, stored, tap, tapNumber, settle } from './harness';
 
 let browser: Browser;
 let page: Page;
@@ -18,7 +18,10 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const next = async () => (await page.$('[data-testid="next"]'))?.tap();
+const next = async () => {
+  await settle();
+  await (await page.$('[data-testid="next"]'))?.tap();
+};
 const entries = async () => Object.keys(await stored(page)).filter((k) => k.startsWith('log/')).length;
 
 it('comes to the first sizing step by the one big key', async () => {

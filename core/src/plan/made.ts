@@ -55,7 +55,7 @@ export function outdated(plan: Plan, done: readonly Extract<Entry, { kind: 'done
   return [...last.values()].flatMap(({ piece, step: id, made }): Outdated[] => {
     const at = id === null ? undefined : steps.get(id);
     const wants = at && madeBy(at.step, plan);
-    if (!made || !wants || id === null || !at) return [];
+    if (!made || !wants || id === null) return [];
     const told = compare(made, wants, at.setup, plan);
     return told ? [{ piece, step: id, ...told }] : [];
   });

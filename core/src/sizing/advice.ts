@@ -352,7 +352,9 @@ function coldFigure(size: number, celsius: number, sizing: Sizing, deviation: nu
 
 /** What the last cut took off against what was dialled. */
 function driftOf(sizing: Sizing): Reason | undefined {
-  const [before, cut, after] = sizing.events.slice(-3);
+  // read again, the last reading counts
+  const at = sizing.events.findLastIndex((e) => e.kind === 'cut');
+  const [before, cut, after] = [sizing.events[at - 1], sizing.events[at], sizing.events.slice(at + 1).at(-1)];
   if (before?.kind !== 'reading' || cut?.kind !== 'cut' || after?.kind !== 'reading') return undefined;
   const took =
     towardsOf(sizing) * (coldFigure(before.size, before.celsius, sizing, 0).value - coldFigure(after.size, after.celsius, sizing, 0).value);

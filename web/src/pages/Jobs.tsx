@@ -28,7 +28,7 @@ export function Jobs() {
   const { data, mutate, error } = useSWR<Awaited<ReturnType<typeof listSummaries>>, Error>('jobs', () => listSummaries(), {
     revalidateOnMount: true,
   });
-  const { data: aside } = useSWR('aside', () => listAside(), { revalidateOnMount: true });
+  const { data: aside, mutate: sortedOut } = useSWR('aside', () => listAside(), { revalidateOnMount: true });
   const { data: deleted, mutate: again } = useSWR('bin', () => listDeleted(), { revalidateOnMount: true });
   const { data: shop } = useSWR('shop', () => loadShop());
   const [says, setSays] = useState<string>();
@@ -37,8 +37,9 @@ export function Jobs() {
   const without = data?.without;
   // jobs whose summary is missing (a first visit after an update): made a few at a time, then the list is drawn again
   useEffect(() => {
-    if (without && without.length > 0) void summarise(without).then(() => mutate());
-  }, [without, mutate]);
+    // one that cannot be read is set aside on the way
+    if (without && without.length > 0) void summarise(without).then(() => Promise.all([mutate(), sortedOut()]));
+  }, [without, mutate, sortedOut]);
   const file = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const { units } = useUnits('mm');

@@ -24,8 +24,8 @@ function asked(seed: number): { readonly readings: number; readonly said: readon
   const width = [0.013, 0.021, 0.033, 0.1][seed % 4] ?? 0.05;
   const wanted: Limits = { nominal: 25, max: 25, min: 25 - width, from: 'typed' };
   const spring = 0.02 + 0.15 * even();
-  let [size, edge] = [25.3 + even(), 0];
-  edge = size - spring * 0.3;
+  let size = 25.3 + even();
+  let edge = size - spring * 0.3;
   let run = empty;
   const said: Advice[] = [];
   for (let readings = 1; readings <= 25; readings++) {

@@ -67,9 +67,10 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
           </span>
         </div>
       ) : inside ? (
-        <div className={byGauge ? 'large in' : `${huge} in`}>
-          {byGauge ? 'In by this gauge, within its doubt: accept it, or a finer gauge.' : 'In.'}
-        </div>
+        <>
+          <div className={`${huge} in`}>In.</div>
+          {byGauge && <div className="in">By this gauge, within its doubt: accept it, or measure with a finer one.</div>}
+        </>
       ) : under ? (
         <div className={`${huge} out`}>{grows ? 'Over.' : 'Under.'}</div>
       ) : over ? (

@@ -132,7 +132,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
           return REFUSED;
         }
-        const warmth = readWarmth(celsius, bareDegrees(gaugeUnits));
+        const warmth = readWarmth(celsius, bareDegrees(job.units));
         if (!warmth.ok) {
           setRefused(`Temperature: ${writeSentence(warmth.problems[0]?.says ?? [], gaugeUnits)}.`);
           return REFUSED;
@@ -180,7 +180,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       await add({ ...line, kind: 'done', ...(made && { made }) });
       return undefined;
     });
-  }, [store, readAs, sized, reading, typed, text, gaugeUnits, celsius, advice, add, piece, step, ends, picked, where, inHand, plan]);
+  }, [store, readAs, sized, reading, typed, text, gaugeUnits, job.units, celsius, advice, add, piece, step, ends, picked, where, inHand, plan]);
   useKeys(
     useMemo(
       () => ({
@@ -332,6 +332,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         text={text}
         onText={(t) => setText(wholeReading(lead, t))}
         celsius={celsius}
+        jobUnits={job.units}
         onCelsius={setCelsius}
         field={field}
         onField={setField}

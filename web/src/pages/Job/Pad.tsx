@@ -13,6 +13,8 @@ interface Props {
   readonly field: 'size' | 'celsius';
   readonly onField: (field: 'size' | 'celsius') => void;
   readonly units: Units;
+  /** of the job: in inches a bare temperature is asked about */
+  readonly jobUnits: Units;
   readonly onUnits: (units: Units) => void;
   readonly said: string | undefined;
   readonly label: string;
@@ -68,8 +70,8 @@ export function Pad(p: Props) {
             />
             <small>
               {warm
-                ? `of the piece: ${warmthSaid(p.celsius, p.units)}`
-                : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${warmthSaid(p.celsius, p.units)}`}
+                ? `of the piece: ${warmthSaid(p.celsius, p.jobUnits)}`
+                : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${warmthSaid(p.celsius, p.jobUnits)}`}
               {p.said !== undefined && !warm && (
                 <>
                   <br />
@@ -92,11 +94,11 @@ export function Pad(p: Props) {
               p.onField(warm ? 'size' : 'celsius');
               if (!warm) p.onCelsius('');
             }}>
-            temp
+            °C
           </button>
           {warm && (
             <button type="button" className="word" aria-label="C or F" onClick={() => p.onCelsius(otherScale(p.celsius))}>
-              {/f$/i.test(p.celsius) ? '°F' : /c$/i.test(p.celsius) ? '°C' : 'C/F'}
+              C/F
             </button>
           )}
           {!warm && (
