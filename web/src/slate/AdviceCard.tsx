@@ -22,7 +22,7 @@ const heading: Readonly<Record<Advice['next'], string>> = {
   changeGauge: 'Measure with a finer gauge',
   indexTip: 'Index the tip',
   stop: 'In',
-  ask: 'Is this right?',
+  ask: 'Is this right',
 };
 
 /** Which way, and by which slide. */
