@@ -169,6 +169,12 @@ export const formulasOfWork = {
     { distance: ['length', 'distance'], apart: ['count', 'steps apart'], holes: ['count', 'holes'] },
     ({ distance, apart, holes }) => distance / Math.sin((Math.PI * apart) / holes),
   ),
+  drilledOver: define(
+    'drill + what it cuts over',
+    'drill-cuts-over, common practice: 0.03 to 0.10 under 6 mm, 0.10 to 0.15 from there',
+    { drill: ['diameter', 'drill'], over: ['length', 'cuts over'] },
+    ({ drill, over }) => drill + over,
+  ),
   oneFlatDepth: define(
     'd - over',
     'geometry: a micrometer over one flat reads the diameter less its depth',

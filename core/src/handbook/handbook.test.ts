@@ -261,3 +261,24 @@ describe('values that are far out', () => {
     expect(answer?.ok === true && answer.rows[0] && 'value' in answer.rows[0] ? answer.rows[0].value.value : NaN).toBeCloseTo(2, 9);
   });
 });
+
+it('the depth of a Whitworth form is 0.6403 P (BS 84, from memory), fed at no more than half of its 55 degrees', () => {
+  const depth = calculators.find((c) => c.id === 'thread-depth');
+  const straight = depth?.answer({ d: '1/4-20 BSW', angle: '0' }, 'mm');
+  const values = straight?.ok === true ? straight.rows.flatMap((r) => ('value' in r ? [r.value.value] : [])) : [];
+  expect(values[0]).toBeCloseTo(0.6403 * 1.27, 3);
+  expect(depth?.answer({ d: '1/4-20 BSW', angle: '29.5' }, 'mm').ok).toBe(false);
+  expect(depth?.answer({ d: '1/4-20 BSW', angle: '27' }, 'mm').ok).toBe(true);
+});
+
+it('a tap drill says what hole it makes out of the solid, and where that leaves the class', () => {
+  const drills = calculators.find((c) => c.id === 'tap-drills');
+  for (const d of ['M3', 'M6', 'M10', 'M12x1.5', '1/4-20', '10-32']) {
+    const answer = drills?.answer({ d }, 'mm');
+    if (answer?.ok !== true) throw new Error(d);
+    const value = (label: string) => answer.rows.flatMap((r) => ('value' in r && r.label === label ? [r.value.value] : []))[0] ?? NaN;
+    const hole = value('out of the solid it makes about');
+    expect(hole - value('drill')).toBeGreaterThan(0.03);
+    expect((answer.cautions ?? []).length > 0).toBe(hole > value('minor, largest'));
+  }
+});

@@ -1,5 +1,5 @@
 import { tpiOf } from '../cutting';
-import { length, ratio, roundTo, say, writeExact } from '../quantity';
+import { length, ratio, roundTo, say, tidy, writeExact } from '../quantity';
 import {
   type Bounds,
   type DieBlank,
@@ -93,6 +93,10 @@ const everyDrill = (sets: 'all' | 'metric' | 'inch'): readonly Drill[] =>
       : (['number', 'letter', 'fraction', 'metric'] as const)
   ).flatMap(drillIndex);
 
+/** What a drill cuts over out of the solid, on diameter, mm: under 6 mm, and from there. @source drill-cuts-over, common practice: 0.03 to 0.10, 0.10 to 0.15 */
+const SMALL = 6;
+const OVER = { small: 0.06, large: 0.12 } as const;
+
 const tap = calculator({
   id: 'tap-drills',
   group: 'Threads',
@@ -118,10 +122,24 @@ const tap = calculator({
     const percentOf = (drill: number) => fig('ratio', 'percentOfThread', { D: nominal, drill, full }, { step: 1 });
     const source = 'DIN 336 and customary lists, from memory; order by tough-tap, common practice';
     const sketch = threadForm(read.thread, { minor: best.diameter });
+    // a drill cuts over: the hole that it makes, not the drill, has to lie in the class
+    const over = best.diameter < SMALL ? OVER.small : OVER.large;
+    const hole = tidy(best.diameter + over);
+    const open = minor.max !== null && hole > minor.max;
+    const under = open
+      ? read.drills.find(
+          (drill) =>
+            drill.diameter < best.diameter &&
+            minor.max !== null &&
+            drill.diameter + over <= minor.max &&
+            (drill.within === 'in' || drill.within === null),
+        )
+      : undefined;
     return {
       ok: true,
       rows: [
         { label: 'take', says: say`${best.name}` },
+        { label: 'out of the solid it makes about', value: fig('diameter', 'drilledOver', { drill: best.diameter, over }, { step: 0.01 }) },
         { label: 'drill', value: fig('diameter', 'asTable', { value: best.diameter }, { step: FINE, source: 'drill tables, from memory' }) },
         { label: 'thread', value: percentOf(best.diameter), after: say`%` },
         ...rowsOf('minor', minor, null, sources[read.thread.family]),
@@ -137,6 +155,11 @@ const tap = calculator({
             say`${drill.within === null ? 'no limits here' : { in: 'in', tight: 'too tight', open: 'too open' }[drill.within]}`,
           ]),
       },
+      cautions: open
+        ? [
+            say`drilled over it leaves the class, ${length(minor.max, 0.001)} at the most: ${under ? `${under.name} instead, or after a smaller drill` : 'after a smaller drill, which then leaves little to run over by'}`,
+          ]
+        : [],
       remarks: [
         ...(best.within === 'in'
           ? []

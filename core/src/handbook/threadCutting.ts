@@ -142,6 +142,9 @@ const noses = [
   ['quarter', 'flat of P/4', 0.541],
 ] as const;
 
+/** Depth of the Whitworth form with its radii, in pitches. @source BS 84, from memory: 0.640327 */
+const WHITWORTH = 0.6403;
+
 const infeed = calculator({
   id: 'thread-depth',
   group: 'Threads',
@@ -163,11 +166,20 @@ const infeed = calculator({
     const read = pitchOf(d);
     if (!read.ok) return read;
     const { thread } = read;
-    if (thread.family !== 'metric' && thread.family !== 'unified')
-      return { ok: false, at: 'd', says: say`the depths here are those of a 60 degree form; ${thread.designation} has another` };
-    const k = noses.find(([id]) => id === nose)?.[2] ?? 0.613;
-    const straight = fig('length', 'infeed', { k, P: thread.pitch }, { step: FINE });
+    const sixty = thread.family === 'metric' || thread.family === 'unified';
+    const included = 2 * flankHalf(thread.family);
+    if (!sixty && Math.abs(included - 55) > 0.1)
+      return { ok: false, at: 'd', says: say`the depths here are those of 60 and 55 degree forms; ${thread.designation} has another` };
     const degrees = Number(angle);
+    if (degrees > included / 2)
+      return {
+        ok: false,
+        at: 'angle',
+        says: say`a form of ${included} degrees is fed by the compound at ${included / 2 - 0.5} at the most, or straight in`,
+      };
+    // a Whitworth form has its own radius at the root: the tool brings it
+    const k = sixty ? (noses.find(([id]) => id === nose)?.[2] ?? 0.613) : WHITWORTH;
+    const straight = fig('length', 'infeed', { k, P: thread.pitch }, { step: FINE });
     return {
       ok: true,
       rows: [

@@ -1,4 +1,4 @@
-import { MM_PER_INCH, parseLength, readNumber, say, tidy } from '../quantity';
+import { length, MM_PER_INCH, parseLength, readNumber, say, tidy } from '../quantity';
 import { type Bounds, dustless, FREE, type ReadThread, type Thread } from './thread';
 import { unifiedSizes } from './threadSizes.table';
 
@@ -43,7 +43,7 @@ export function readUnified(text: string, leftHand: boolean): ReadThread | undef
   const listed = (size?.slice(2) ?? []).filter((n) => n !== null).join(', ');
   const le = engagement && engagement.value / MM_PER_INCH;
   const form: Form = { d, tpi, grade, le: le ?? usualEngagement(d, tpi, series), special: le !== undefined };
-  const known = withoutTheUnsure(form, internal, internal ? internalLimits(form) : externalLimits(form));
+  const known = withTheUnsure(form, internal, internal ? internalLimits(form) : externalLimits(form));
   return {
     ok: true,
     thread: {
@@ -137,11 +137,11 @@ function minorTolerance(d: number, tpi: number, grade: '1' | '2' | '3'): number 
   return tpi >= 4 ? 0.25 * p - 0.4 * p * p : 0.15 * p;
 }
 
-/** Values on which recollections of the printed standard differ are left out and said so. */
-function withoutTheUnsure({ d, tpi, grade, special }: Form, internal: boolean, limits: Limits): Limits {
+/** Values on which recollections of the printed standard differ from its formulas by the last digit: the formula's are given, and that is said. */
+function withTheUnsure({ d, tpi, grade, special }: Form, internal: boolean, limits: Limits): Limits {
   if (special) return limits;
-  const remark = say`this limit is not in this table: what the standard prints for it is not sure`;
-  if (d === 0.216 && tpi === 32) return { major: FREE, pitchDiameter: FREE, minor: FREE, remark };
-  const topUnsure = internal && ((d === 0.138 && tpi === 32 && grade === '3') || (d === 0.25 && tpi === 20 && grade === '2'));
-  return topUnsure ? { ...limits, pitchDiameter: { ...limits.pitchDiameter, max: null }, remark } : limits;
+  const remark = say`by the formulas of the standard; its printed table may differ by ${length(0.0001 * MM_PER_INCH, 0.0001)}`;
+  const all = d === 0.216 && tpi === 32;
+  const top = internal && ((d === 0.138 && tpi === 32 && grade === '3') || (d === 0.25 && tpi === 20 && grade === '2'));
+  return all || top ? { ...limits, remark } : limits;
 }

@@ -1,4 +1,4 @@
-import { type Figure, type Formula, type Units, write, writeWithUnit } from '@obra/core';
+import { type Figure, type Formula, type Quantity, type QuantityKind, type Units, write, writeWithUnit } from '@obra/core';
 import type { RefObject } from 'react';
 import { Overlay, Popover } from 'react-bootstrap';
 
@@ -9,6 +9,18 @@ interface Props {
   readonly formula: Formula | undefined;
   readonly units: Units;
   readonly onHide: () => void;
+}
+
+/** A value with as many digits as the number above needs to be worked out again from it: its own, six that mean something at the most. */
+export function asPutIn(is: QuantityKind, value: number, units: Units): Quantity {
+  const inch = units === 'in' && (is === 'length' || is === 'diameter' || is === 'feed');
+  const shown = inch ? value / 25.4 : value;
+  const finest = 10 ** Math.min(-3, Math.floor(Math.log10(Math.max(Math.abs(shown), 1e-9))) - 5);
+  const whole = (step: number) => Math.abs(shown - Math.round(shown / step) * step) < 1e-9 * Math.max(1, Math.abs(shown));
+  const least =
+    is === 'length' || is === 'diameter' ? (inch ? [1e-4, 1e-5, 1e-6] : [1e-3, 1e-4, 1e-5, 1e-6]) : [1, 0.1, 0.01, 1e-3, 1e-4, 1e-5, 1e-6];
+  const step = Math.max(finest, least.find(whole) ?? finest);
+  return { is, value, step: inch ? step * 10 : step };
 }
 
 /** What a number is made of: its formula, the values put in and the source. */
@@ -26,7 +38,7 @@ export function FigureCard({ id, target, figure, formula, units, onHide }: Props
             <tbody>
               {Object.entries(figure.of).map(([name, value]) => {
                 const [is, words] = formula?.inputs[name] ?? (['ratio', name] as const);
-                const one = (v: number) => writeWithUnit({ is, value: v, ...(is === 'length' || is === 'diameter' ? { step: 0.001 } : {}) }, units);
+                const one = (v: number) => writeWithUnit(asPutIn(is, v, units), units);
                 return (
                   <tr key={name}>
                     <td>{words}</td>
@@ -35,7 +47,7 @@ export function FigureCard({ id, target, figure, formula, units, onHide }: Props
                         ? one(value)
                         : typeof value === 'string'
                           ? value
-                          : value.map((v) => write({ is, value: v }, units).text).join(' ')}
+                          : value.map((v) => write(asPutIn(is, v, units), units).text).join(' ')}
                     </td>
                   </tr>
                 );
