@@ -284,7 +284,7 @@ describe('giving out', () => {
     const other: Shop = { ...shop, machines: shop.machines.map((m) => ({ ...m, speeds: [55] })) };
     expect(routeOf(edited, other)).toEqual(routeOf(axle, shop));
     const [finding] = changedSinceIssue(edited, other);
-    expect(finding && writeSentence(finding.says, 'mm')).toContain('row s2');
+    expect(finding && writeSentence(finding.says, 'mm')).toContain('row 2');
     expect(finding && writeSentence(finding.says, 'mm')).toContain('mid-size lathe');
     expect(changedSinceIssue(given, shop)).toEqual([]);
     expect(

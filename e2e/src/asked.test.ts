@@ -1,0 +1,92 @@
+/* What the hand really did: a reading that surprises, a dial set otherwise than advised, a temperature in F. */
+import type { Browser, Page } from 'puppeteer-core';
+import { advice, demoUrl, fill, freshPage, goTo, press, pressNext, sees, settle, sharedBrowser, stored, untilStep } from './harness';
+import { crowded, violations } from './layout';
+
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  browser = await sharedBrowser();
+  ({ page, complaints, close } = await freshPage(browser, demoUrl(), 1024, 768));
+});
+
+afterAll(async () => {
+  expect(complaints).toEqual([]);
+  await close();
+  await browser.disconnect();
+});
+
+const until = (next: string) => page.waitForSelector(`[data-testid="advice"][data-next="${next}"]`, { timeout: 20_000 });
+const type = async (text: string) => {
+  await page.focus('#reading');
+  await page.$eval('#reading', (e) => (e as HTMLInputElement).select());
+  await page.keyboard.type(text);
+  await settle();
+  await page.keyboard.press('Enter');
+};
+const log = async () =>
+  Object.entries(await stored(page)).flatMap(([k, e]) =>
+    k.startsWith('log/sheave-axle/') ? [e as { kind: string; dial?: { text: string }; celsius?: number }] : [],
+  );
+
+it('line 20: a first reading far from what roughing left is asked about, and what was meant is one press away', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'Part off');
+  await press(page, 'give out to the Bench');
+  await untilStep(page, '18.979');
+  await type('16.926');
+  await until('ask');
+  await sees(page, 'under what was foretold');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await press(page, 'it was 19.626 mm');
+  await until('twoCuts');
+  expect((await advice(page)).text).toContain('0.16');
+});
+
+it('line 21: what was really dialled is what counts', async () => {
+  await press(page, 'I dialled something else');
+  await fill(page, 'dialled in, as the dial shows it', '0,10');
+  await press(page, 'cut taken with it');
+  await until('measure');
+  expect((await log()).filter((e) => e.kind === 'cut').map((e) => e.dial?.text)).toEqual(['0,10']);
+  // 19.626 less 0.2 on a radius dial
+  expect((await advice(page)).text).toMatch(/19\.4[23]\d/);
+});
+
+it('line 13: a temperature typed in F is kept in C and echoed in both; the same reading typed twice for one card is one', async () => {
+  await page.focus('#reading');
+  await page.keyboard.press('t');
+  await page.keyboard.type('93F');
+  await sees(page, '33.9 °C, 93 °F');
+  await page.keyboard.press('t');
+  await type('19.431');
+  await page.waitForFunction(() => document.querySelector('[aria-label="readings so far"]')?.textContent.includes('19.431') === true);
+  const readings = (await log()).filter((e) => e.kind === 'reading' && e.celsius !== undefined);
+  expect(readings.map((e) => Math.round((e.celsius ?? 0) * 10) / 10)).toEqual([33.9]);
+  await pressNext(page);
+});
+
+it('line 23: a whole reading typed after the digits that are offered takes their place', async () => {
+  await until('measure');
+  await page.waitForFunction(() => (document.querySelector<HTMLInputElement>('#reading')?.value ?? '') !== '');
+  await page.$eval('#reading', (e) => (e as HTMLInputElement).setSelectionRange(9, 9));
+  await page.keyboard.press('End');
+  await page.keyboard.type('19.31');
+  expect(await page.$eval('#reading', (e) => (e as HTMLInputElement).value)).toBe('19.31');
+});
+
+it('line 19: the dial question keeps the run of its piece', async () => {
+  await goTo(page, demoUrl(), '/dial', 'What do I dial now?');
+  await fill(page, 'Wanted', '25 h7');
+  await fill(page, 'Measured', '25.62');
+  await page.waitForSelector('[data-testid="advice"]');
+  await press(page, 'cut taken: the next reading');
+  await fill(page, 'Measured', '25.32');
+  await sees(page, '25.62 → dialled');
+  expect((await advice(page)).next).not.toBe('ask');
+  await page.reload({ waitUntil: 'load' });
+  await sees(page, '25.62 → dialled');
+});
