@@ -50,6 +50,7 @@ it.each([
   ['260 °C, 1 h', 'mm', { celsius: 260, minutes: 60, rest: '' }],
   ['260', 'mm', { celsius: 260, rest: '' }],
   ['500', 'in', { asked: 500, rest: '' }],
+  ['500, 1 h', 'in', { asked: 500, minutes: 60, rest: '' }],
   ['1 h at 200 C', 'mm', { celsius: 200, minutes: 60, rest: '' }],
   ['58 HRC', 'mm', { rest: '58 HRC' }],
   ['straw', 'in', { rest: 'straw' }],

@@ -81,7 +81,7 @@ export interface Heat {
 /** A heat treatment as typed: '500 F 30 min', '260 °C, 1 h', '58 HRC', 'straw'. Never fails: what is not understood stands in `rest`. */
 export function parseHeat(text: string, units: Units): Heat {
   const words = text.trim();
-  const first = /\d+(?:[.,]\d+)?\s*(?:°|º|deg)?\s*[cf](?![a-z])/i.exec(words) ?? /(?<![\d.,])\d{3,4}(?![\d.,:]|\s*(?:h|m|'))/i.exec(words);
+  const first = /\d+(?:[.,]\d+)?\s*(?:°|º|deg)?\s*[cf](?![a-z])/i.exec(words) ?? /(?<![\d.,])\d{3,4}(?!\d|[.,:]\d|\s*(?:h|m|'))/i.exec(words);
   const read = first ? degreesAt(words.slice(first.index), bareDegrees(units)) : undefined;
   const left = read && first ? `${words.slice(0, first.index)} ${read.rest}` : words;
   const time =

@@ -1,5 +1,6 @@
 /* What is done beside the lathe, and what is left on a size for it. Common practice. */
 import { blankJob, type Choice, type Job } from '../document';
+import { applyEdits } from '../finding';
 import { plan, sizedAt } from '../plan';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
@@ -74,7 +75,7 @@ it('cut, hardened, tempered at once, then its surface, then joined, however they
   const at = ['check@left', 'away@x', 'harden@q', 'temper@t', 'surface@k', 'join@m'].map((id) => steps.findIndex((s) => s.id === id));
   expect(at).toEqual(at.toSorted((a, b) => a - b));
   expect(at).not.toContain(-1);
-  expect(writeSentence(steps.find((s) => s.id === 'temper@t')?.says ?? [], 'mm')).toBe('tempered at 260 °C, an hour');
+  expect(writeSentence(steps.find((s) => s.id === 'temper@t')?.says ?? [], 'mm')).toBe('tempered at 260 °C (500 °F), 1:00 h');
   expect(steps.find((s) => s.id === 'harden@q')?.cautions.join()).toMatch(/extinguisher/);
   const [route] = made.routes;
   expect(route && mayMove(route, made.part, 'temper@t', -1)).toMatchObject({ ok: false, rule: 'harden-last' });
@@ -122,4 +123,29 @@ it('a slender piece that is hardened is left more for the wheel', () => {
   const slender = pin({ outside: [{ id: 'a', size: mm('10 h7'), length: mm('150') }], treatment: [{ id: 'q', kind: 'harden', value: mm('') }] });
   expect(finish(slender)?.limits?.max).toBeCloseTo(10.4, 9);
   expect(plan(slender, shop).findings.filter((f) => f.code === 'metal-left' || f.code === 'gouged')).toEqual([]);
+});
+
+it.each([
+  ['500 F 30 min', 'in', 'tempered at 260 °C (500 °F), 30:00', 30],
+  ['500 F, 30 min', 'mm', 'tempered at 260 °C (500 °F), 30:00', 30],
+  ['200', 'mm', 'tempered at 200 °C (392 °F), 1:00 h', 60],
+] as const)('a temper of “%s” in %s: %s, and its clock takes that time', (text, units, says, minutes) => {
+  const of = pin({ treatment: [{ id: 't', kind: 'temper', value: { text, units } }] });
+  const { routes, findings } = plan(of, shop);
+  const step = routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.id === 'temper@t');
+  expect(writeSentence(step?.says ?? [], 'mm')).toBe(says);
+  expect(step?.figures['waits']?.value).toBe(minutes);
+  expect(findings.some((f) => f.code === 'treatment-unit')).toBe(false);
+});
+
+it('a bare number of degrees in an inch job is asked about, the cooler of the two taken until it is said', () => {
+  const of = pin({ treatment: [{ id: 't', kind: 'temper', value: { text: '500, 1 h', units: 'in' } }] });
+  const { findings, routes } = plan(of, shop);
+  const asked = findings.find((f) => f.code === 'treatment-unit');
+  expect(writeSentence(asked?.says ?? [], 'in')).toBe('tempered at 500: degrees C or F?');
+  expect(writeSentence(routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.id === 'temper@t')?.says ?? [], 'in')).toContain('260 °C');
+  const [fahrenheit] = asked?.mends ?? [];
+  const mended = fahrenheit && applyEdits(of, fahrenheit.edits);
+  expect(mended?.drawing.treatment[0]?.value.text).toBe('500 F, 1 h');
+  expect(mended && plan(mended, shop).findings.some((f) => f.code === 'treatment-unit')).toBe(false);
 });
