@@ -161,7 +161,9 @@ it('line 4: a shop change that storage refused stays, is said, and goes in with 
     });
     await retype('trueWithin', '0.07');
     await sees(page, 'did not store the last change of the shop');
-    await page.evaluate(() => (window as unknown as { heal: () => void }).heal());
+    await page.evaluate(() => {
+      (window as unknown as { heal: () => void }).heal();
+    });
     await retype('maxSpeed', '2345');
     await page.waitForFunction(() => !document.body.innerText.includes('did not store'));
     await page.reload({ waitUntil: 'networkidle0' });
