@@ -69,15 +69,6 @@ it('line 13: a temperature typed in F is kept in C and echoed in both; the same 
   await pressNext(page);
 });
 
-it('line 23: a whole reading typed after the digits that are offered takes their place', async () => {
-  await until('measure');
-  await page.waitForFunction(() => (document.querySelector<HTMLInputElement>('#reading')?.value ?? '') !== '');
-  await page.$eval('#reading', (e) => (e as HTMLInputElement).setSelectionRange(9, 9));
-  await page.keyboard.press('End');
-  await page.keyboard.type('19.31');
-  expect(await page.$eval('#reading', (e) => (e as HTMLInputElement).value)).toBe('19.31');
-});
-
 it('line 19: the dial question keeps the run of its piece', async () => {
   await goTo(page, demoUrl(), '/dial', 'What do I dial now?');
   await fill(page, 'Wanted', '25 h7');

@@ -5,7 +5,7 @@ import { writeSentence } from '../quantity';
 import { demoShop } from '../plan/demo.fixture';
 import { aimFor } from './chance';
 import { normalBelow, tidy, write } from '../quantity';
-import { type Advice, advise, adviseWith, dialSaid, eventsOf, leadingDigits, readCelsius, readReading } from './index';
+import { type Advice, advise, adviseWith, dialSaid, eventsOf, leadingDigits, readCelsius, readReading, wholeReading } from './index';
 
 const shop = demoShop();
 const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };
@@ -422,4 +422,17 @@ describe('what is typed at the Bench', () => {
       undefined,
     ]);
   });
+});
+
+it.each([
+  ['19.', '19.19.31', '19.31'],
+  ['19.', '19.31', '19.31'],
+  ['19.', '19.3', '19.3'],
+  ['.7', '.7.7512', '.7512'],
+  ['19.', '19.+7', '+7'],
+  ['19.', '19.', '19.'],
+  ['19.', '31', '31'],
+  ['', '19.31', '19.31'],
+])('after the offered digits “%s”, “%s” is %s: a whole reading takes their place', (lead, text, whole) => {
+  expect(wholeReading(lead, text)).toBe(whole);
 });
