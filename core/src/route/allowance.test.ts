@@ -32,3 +32,10 @@ it.each(['1/4-40 ME', '3/8-32 ME'])('%s: its major is held to the general rule, 
   expect(JSON.stringify(turned?.because)).toContain('the general rule holds');
   expect(JSON.stringify(toGet)).not.toMatch(/micrometer|gauge good to/);
 });
+
+it.each(['3/4-6 ACME', 'Tr 16x4'])('%s: the same in the drawing, whether or not the shop has a tool of its angle', (thread) => {
+  const { nearDiameter } = plan(jobOf(`${thread} x 20; 25 x 20`), shop).part.features[0] ?? {};
+  expect(nearDiameter?.from).toBe('general');
+  expect(nearDiameter?.max).toBeCloseTo(nearDiameter?.nominal ?? 0, 9);
+  expect((nearDiameter?.max ?? 0) - (nearDiameter?.min ?? 0)).toBeGreaterThan(0.04);
+});
