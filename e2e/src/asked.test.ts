@@ -81,3 +81,36 @@ it('line 19: the dial question keeps the run of its piece', async () => {
   await page.reload({ waitUntil: 'load' });
   await sees(page, '25.62 → dialled');
 });
+
+it('line 19: and becomes a job, its readings and cuts the first entries of its piece', async () => {
+  await press(page, 'make it a job');
+  await page.waitForFunction(() => location.pathname.endsWith('/drawing'));
+  const id = new URL(page.url()).pathname.split('/')[2] ?? '';
+  const all = await stored(page);
+  expect(all[`job/${id}`]).toMatchObject({ job: { name: '25 h7', drawing: { outside: [{ size: { text: '25 h7' } }] } } });
+  const entries = Object.entries(all).flatMap(([k, e]) =>
+    k.startsWith(`log/${id}/`) ? [e as { at: string; kind: string; value?: { text: string } }] : [],
+  );
+  expect(entries.toSorted((a, b) => (a.at < b.at ? -1 : 1)).map((e) => e.value?.text ?? e.kind)).toEqual(['25.62', 'cut', '25.32']);
+  await sees(page, 'row 1 has no length');
+});
+
+it('line 20: half of what was dialled came off twice: one press tells the shop what the dial reads', async () => {
+  await goTo(page, demoUrl(), '/dial', 'What do I dial now?');
+  await fill(page, 'Wanted', '20 h7');
+  let at = 24;
+  for (let cuts = 0; cuts < 2; cuts++) {
+    await fill(page, 'Measured', at.toFixed(3));
+    await page.waitForSelector('[data-testid="advice"]');
+    // the first time it surprises, and stands
+    if ((await advice(page)).next === 'ask') await press(page, 'it is right, I read it again');
+    const dial = Number(await page.$eval('[data-testid="advice"] .huge', (e) => e.textContent));
+    await press(page, 'cut taken: the next reading');
+    // the shop says radius; this dial takes off what it shows
+    at -= dial;
+  }
+  await fill(page, 'Measured', at.toFixed(3));
+  await press(page, 'the dial reads diameter: set it so');
+  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'ask');
+  await sees(page, 'Cross dial: diameter');
+});

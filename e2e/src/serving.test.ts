@@ -30,7 +30,7 @@ describe('the first screen', () => {
   });
   afterAll(() => browser.disconnect());
 
-  it('asks for nothing from elsewhere, and for less than 312 kB', async () => {
+  it('asks for nothing from elsewhere, and for less than 300 kB', async () => {
     const { page, close } = await freshPage(browser, 'about:blank');
     const asked: { url: string; bytes: number }[] = [];
     page.on('response', (response) => {
@@ -44,8 +44,7 @@ describe('the first screen', () => {
     expect(asked.filter(({ url }) => !url.startsWith(demoUrl()) && !url.startsWith('data:') && !url.startsWith('blob:'))).toEqual([]);
     const bytes = asked.reduce((sum, a) => sum + a.bytes, 0);
     expect(asked.length).toBeGreaterThan(5);
-    // 300 until the journal, the summaries and the reading of ranges came to the first screen: to be brought back under it
-    expect(bytes).toBeLessThan(312_000);
+    expect(bytes).toBeLessThan(300_000);
     await close();
   });
 });

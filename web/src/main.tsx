@@ -5,7 +5,7 @@ import { mutate } from 'swr';
 import { App } from './app/App';
 import { keepOffline } from './app/keepOffline';
 import { prepare } from './data/config';
-import { watchLeaving } from './data/session';
+import { watchLeaving } from './data/leaving';
 
 const root = document.getElementById('root');
 if (root) {

@@ -23,6 +23,8 @@ export interface Advice {
   readonly because: readonly Reason[];
   /** what a reading that is asked about was likely to say */
   readonly meant?: Figure;
+  /** what the cross dial seems to read, where the shop says the other */
+  readonly dialReads?: 'radius' | 'diameter';
   /** the last reading at 20 C */
   readonly cold?: Figure;
   readonly aim: Figure;
@@ -60,6 +62,7 @@ export function sizeAdvice(sizing: Sizing): Advice {
       expects: cold,
       ...as,
       ...(odd.meant !== undefined && { meant: figure(quantityOf(sizing), 'toSize', { size: odd.meant }, { step: 0.001 }) }),
+      ...(odd.dialReads !== undefined && { dialReads: odd.dialReads }),
       because: [odd, { rule: 'surprise', says: say`if it is right, type it again; if not, undo it`, binds: [] }],
     };
   if (now.mean < wanted.min) {

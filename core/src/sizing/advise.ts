@@ -1,5 +1,6 @@
 import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
+import type { Edit } from '../finding';
 import { isZero, parseLength } from '../quantity';
 import { boreGaugeFor, gaugeFor, machineOf, mmOf, proves, wayOf } from '../shop';
 import { materialOf } from '../standards';
@@ -16,7 +17,7 @@ export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, as
   const machine = machineOf(shop, assumed['machine']);
   const kind = kinds[assumed['kind'] ?? ''] ?? 'outside';
   const tolerance = wanted.max - wanted.min;
-  const gauge = shop.gauges.find((g) => g.id === assumed['gauge']) ?? (kind === 'bore' ? boreGaugeFor : gaugeFor)(shop, wanted.nominal, tolerance);
+  const gauge = gaugeAsked(kind, wanted, shop, assumed['gauge']);
   return adviseWith(wanted, entries, {
     machine,
     gauge,
@@ -28,6 +29,10 @@ export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, as
     settable: wayOf('settable', shop.ways, new Map()),
   });
 }
+
+/** The gauge that a size is read by: the one named, else the one of the shop that fits. */
+export const gaugeAsked = (kind: SizedKind, { nominal, max, min }: Limits, shop: Shop, named?: string): Gauge | undefined =>
+  shop.gauges.find((g) => g.id === named) ?? (kind === 'bore' ? boreGaugeFor : gaugeFor)(shop, nominal, max - min);
 
 /** The dial along the bed that can show a quarter of a tolerance, mm: the carriage's, else the compound's, set along the bed. @source settable, common practice */
 export function lengthDial(machine: Machine | undefined, tolerance: number): 'carriage' | 'compound' {
@@ -74,6 +79,11 @@ function reachOf(gauge: Gauge, kind: SizedKind | undefined, nominal: number): Pi
     ? { reaches: { from, to } }
     : {};
 }
+
+/** What makes the shop say of a cross dial what it was found to read: edits of a shop. */
+export const dialFound = (machine: Machine, reads: 'radius' | 'diameter'): readonly Edit[] => [
+  { op: 'put', at: `machines/#${machine.id}/dials/cross/reads`, value: reads },
+];
 
 /** Shares of a division that are set, by the way of the shop. */
 const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0.2 };

@@ -1,6 +1,6 @@
 export { type Advice, sizeAdvice } from './advice';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
-export { advise, type AdviseWith, adviseWith, dialShare, lengthDial, eventsOf, sizingWith } from './advise';
+export { advise, type AdviseWith, adviseWith, dialFound, dialShare, gaugeAsked, lengthDial, eventsOf, sizingWith } from './advise';
 export {
   afterCut,
   afterReading,
@@ -15,4 +15,5 @@ export {
   sizeNow,
 } from './estimate';
 export { dialSaid } from './dialSaid';
+export { type DialQuestion, questionAsJob } from './questionAsJob';
 export { leadingDigits, readCelsius, readWarmth, readReading, wholeReading } from './readReading';

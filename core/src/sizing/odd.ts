@@ -9,6 +9,8 @@ type Reading = Extract<Event, { kind: 'reading' }>;
 /** Why a reading is asked about, and what was likely meant by it, mm. */
 export interface Odd extends Reason {
   readonly meant?: number;
+  /** what the dial seems to read instead of what the shop says of it */
+  readonly dialReads?: 'radius' | 'diameter';
 }
 
 /** A reading further off what was foretold than so many of its own deviations is measured again before it is believed. @source surprise, common practice */
@@ -159,12 +161,16 @@ function tookHalf(sizing: Sizing): Odd | undefined {
   const clear = [cutA, cutB].every((cut) => cut.dial * sizing.takes > 12 * repeatOf(sizing));
   const both = ([least, most]: readonly [number, number]) => shares.every((s) => s > least && s < most);
   if (!clear || !(both(HALF) || both(TWICE))) return undefined;
+  // the other of the two that the shop knows: half came off a dial of radius, or twice off one of diameter
+  const fits = both(HALF) === (sizing.takes === 2);
+  const dialReads = both(HALF) ? 'diameter' : 'radius';
   return {
     rule: 'took-half',
-    says: both(HALF)
-      ? say`half of what was dialled came off, twice running: this dial reads ${sizing.takes === 2 ? 'diameter, not radius' : 'radius, not diameter'}? Set it for good in Shop, Lathes`
-      : say`twice what was dialled came off, twice running: this dial reads ${sizing.takes === 1 ? 'radius, not diameter' : 'diameter, not radius'}? Set it for good in Shop, Lathes`,
+    says: fits
+      ? say`${both(HALF) ? 'half' : 'twice'} of what was dialled came off, twice running: this dial reads ${dialReads}, not ${dialReads === 'radius' ? 'diameter' : 'radius'}?`
+      : say`${both(HALF) ? 'half' : 'twice'} of what was dialled came off, twice running, and the shop has this dial reading ${dialReads} already: what was dialled?`,
     binds: [],
+    ...(fits && { dialReads }),
   };
 }
 

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import type { Entry, Machine } from '../document';
 import type { Limits } from '../drawing';
+import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
 import { demoShop } from '../plan/demo.fixture';
 import { aimFor } from './chance';
 import { normalBelow, tidy, write } from '../quantity';
-import { type Advice, advise, adviseWith, dialSaid, eventsOf, leadingDigits, readCelsius, readReading, wholeReading } from './index';
+import { type Advice, advise, adviseWith, dialFound, dialSaid, eventsOf, leadingDigits, readCelsius, readReading, wholeReading } from './index';
 
 const shop = demoShop();
 const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };
@@ -294,6 +295,16 @@ describe('what to do next', () => {
     const events = [reading(26.6), cut(0.2), reading(26.4), cut(0.2), reading(26.2)];
     expect(because(ask(half.slice(0, 3)))).toMatch(/under|over|came off|foretold/);
     expect(because(ask(events))).toContain('half of what was dialled came off, twice running: this dial reads diameter, not radius');
+    expect(ask(events).dialReads).toBe('diameter');
+    // set as it was found, the same run is believed and gone on with
+    const before = lathe('radius', '0.02', 'mm');
+    const set = applyEdits({ ...shop, machines: [before] }, dialFound(before, 'diameter')).machines[0];
+    expect(set?.dials.cross?.reads).toBe('diameter');
+    expect(ask(events, h6, set).next).not.toBe('ask');
+    // half came off a dial that is said to read diameter: no other reading of it explains that
+    const told = ask([reading(26.6), cut(0.4), reading(26.4), cut(0.4), reading(26.2)], h6, lathe('diameter', '0.02', 'mm'));
+    expect(told.dialReads).toBeUndefined();
+    expect(because(told)).toContain('what was dialled?');
     // a slender shaft that gives way does not halve two like cuts
     expect(because(ask([reading(26.6), cut(0.2), reading(26.28), cut(0.2), reading(25.9)]))).not.toContain('twice running');
   });

@@ -1,6 +1,5 @@
-import { parseJobFile } from '@obra/core';
 import * as z from 'zod';
-import { holdsSomething, seedDemo } from './jobs';
+import { holdsSomething } from './store';
 
 const Config = z.object({ demo: z.boolean(), version: z.string() });
 const Listing = z.object({ files: z.array(z.string()) });
@@ -16,10 +15,8 @@ export async function prepare(): Promise<boolean> {
     if (!config.demo) return false;
     const { files } = Listing.parse(await (await fetch('/api/demo')).json());
     const raws: unknown[] = await Promise.all(files.map(async (file) => (await fetch(file)).json() as Promise<unknown>));
-    await seedDemo(raws, (raw) => {
-      const parsed = parseJobFile(raw);
-      return parsed.ok ? parsed.value : undefined;
-    });
+    const { seedDemo } = await import('./jobs');
+    await seedDemo(raws);
     return true;
   } catch {
     // offline, or opened without its server: the store is used as it is

@@ -4,23 +4,10 @@ import localForage from 'localforage';
 import { bin, findDeleted, listDeleted } from './bin';
 import { appendEntry, loadLog, loadUnread } from './entries';
 import { notBefore, now } from './ids';
-import {
-  allJobs,
-  createJob,
-  deleteJob,
-  holdsSomething,
-  importJob,
-  listAside,
-  listSummaries,
-  loadJob,
-  putBack,
-  saveJob,
-  seedDemo,
-  summarise,
-} from './jobs';
+import { allJobs, createJob, deleteJob, importJob, listAside, listSummaries, loadJob, putBack, saveJob, seedDemo, summarise } from './jobs';
 import { backupDue } from './persist';
 import { loadShop, mendShop, saveShop, unreadShop } from './shopStore';
-import { keysUnder, read, remove, StorageRefused, write } from './store';
+import { holdsSomething, keysUnder, read, remove, StorageRefused, write } from './store';
 import { Unwritable } from './unwritable';
 
 /** What the list of Jobs is made of. */
@@ -268,18 +255,14 @@ describe('the demo', () => {
     { obra: 'job', schema: 2, id: 'demo-1', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'demo', job: pin, log: [] },
     { neither: true },
   ];
-  const readJob = (raw: unknown) => {
-    const parsed = parseJobText(JSON.stringify(raw));
-    return parsed.ok ? parsed.value : undefined;
-  };
 
   it('fills an empty store and leaves one alone that holds something', async () => {
     expect(await holdsSomething()).toBe(false);
-    await seedDemo(files, readJob);
+    await seedDemo(files);
     expect((await listJobs()).jobs.map((j) => j.id)).toEqual(['demo-1']);
     await deleteJob('demo-1');
     await createJob(pin);
-    await seedDemo(files, readJob);
+    await seedDemo(files);
     expect((await listJobs()).jobs.map((j) => j.id)).not.toContain('demo-1');
   });
 });

@@ -1,4 +1,4 @@
-import { type Entry, type Job, type JobFile, parseShop, parseStoredJob, SCHEMA, type Sentence, type StoredJob } from '@obra/core';
+import { type Entry, type Job, type JobFile, parseJobFile, parseShop, parseStoredJob, SCHEMA, type Sentence, type StoredJob } from '@obra/core';
 import same from 'fast-deep-equal';
 import { bin, type Deleted, emptied, findDeleted } from './bin';
 import { type Added, addEntries, keepUnread, loadLog, loadUnread } from './entries';
@@ -6,7 +6,7 @@ import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { persistOnce } from './persist';
 import { saveShop } from './shopStore';
-import { alone, keysUnder, read, readUnder, remove, write } from './store';
+import { alone, holdsSomething, keysUnder, read, readUnder, remove, write } from './store';
 import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
 import { readable } from './unwritable';
 
@@ -151,17 +151,15 @@ export async function importJob(file: JobFile): Promise<Imported> {
   return { ...beside, stored: copy, copy: true };
 }
 
-export const holdsSomething = async (): Promise<boolean> => (await keysUnder('')).length > 0;
-
 /** Puts the demo files into a store that holds nothing yet. */
-export async function seedDemo(files: readonly unknown[], readJob: (raw: unknown) => JobFile | undefined): Promise<void> {
+export async function seedDemo(files: readonly unknown[]): Promise<void> {
   await alone('seed', async () => {
     if (await holdsSomething()) return;
     for (const raw of files) {
       const shop = parseShop(raw);
-      const job = shop.ok ? undefined : readJob(raw);
+      const file = shop.ok ? undefined : parseJobFile(raw);
       if (shop.ok) await saveShop(() => shop.value);
-      else if (job) await createJob(job.job, job.log, job.id);
+      else if (file?.ok === true) await createJob(file.value.job, file.value.log, file.value.id);
     }
   });
 }

@@ -27,24 +27,6 @@ export const noteShop = (changes: readonly ShopChange[]): boolean => kept.set(ke
 export const jobStored = (id: string): void => kept.remove(keyOf(`job/${id}`));
 export const shopStored = (): void => kept.remove(keyOf('shop'));
 
-/** While a window lives it holds a lock of its name, let go when it is hidden for good; without locks none is known to live. */
-export function living(): void {
-  let letGo: (() => void) | undefined;
-  const hold = () => {
-    const until = new Promise<void>((resolve) => {
-      letGo = resolve;
-    });
-    void locks()
-      ?.request(`window/${thisWindow}`, () => until)
-      .catch(() => undefined);
-  };
-  hold();
-  window.addEventListener('pagehide', () => letGo?.());
-  window.addEventListener('pageshow', (event) => {
-    if (event.persisted) hold();
-  });
-}
-
 async function deadKeys(thing: string): Promise<readonly string[]> {
   const keys = kept.keys(`${PREFIX}${thing}/`).filter((key) => key !== keyOf(thing));
   if (keys.length === 0) return [];

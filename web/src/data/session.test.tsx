@@ -4,7 +4,8 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import localForage from 'localforage';
 import { createJob, deleteJob, loadJob, saveJob } from './jobs';
 import { kept } from './local';
-import { type OpenJob, useJob, watchLeaving } from './session';
+import { watchLeaving } from './leaving';
+import { type OpenJob, useJob } from './session';
 import { useShop } from './shopSession';
 import { loadShop } from './shopStore';
 

@@ -6,9 +6,10 @@ import { findDeleted } from './bin';
 import { changed, useChanges } from './changes';
 import { thisBrowser } from './ids';
 import { createJob, loadJob, putBack, saveJob } from './jobs';
-import { jobStored, leftOfJob, living, noteJob } from './journal';
+import { jobStored, leftOfJob, noteJob } from './journal';
+import { askedOnLeaving } from './leaving';
 import { onNews } from './news';
-import { changeShop, endShopUndo, onShopLeft, shopNow, shopUnkept } from './shopSession';
+import { changeShop, endShopUndo, onShopLeft, shopNow } from './shopSession';
 import { Unwritable } from './unwritable';
 
 /** Waits this long after the last change before saving, ms. */
@@ -157,21 +158,7 @@ onShopLeft(() => {
   }
 });
 
-/** Something here is neither stored nor in the journal: the page asks before it is left. */
-const unkept = (): boolean => shopUnkept() || [...sessions.values()].some((s) => s.state === 'refused' || (s.state === 'saving' && !s.journalled));
-
-/** A cell that is being typed in is kept as if it were left; what is not stored is asked about. To be called once. */
-export function watchLeaving(): void {
-  living();
-  const leaveCell = () => {
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-  };
-  window.addEventListener('pagehide', leaveCell);
-  window.addEventListener('beforeunload', (event) => {
-    leaveCell();
-    if (unkept()) event.preventDefault();
-  });
-}
+askedOnLeaving(() => [...sessions.values()].some((s) => s.state === 'refused' || (s.state === 'saving' && !s.journalled)));
 
 function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?: string): void {
   const session = sessions.get(id);

@@ -4,6 +4,7 @@ import useSWR, { mutate } from 'swr';
 import { changed, useChanges } from './changes';
 import { now, thisBrowser } from './ids';
 import { leftOfShop, noteShop, shopStored, type ShopChange } from './journal';
+import { askedOnLeaving } from './leaving';
 import { onNews } from './news';
 import { loadShop, mendShop, saveShop, type UnreadShop, unreadShop } from './shopStore';
 import { Unwritable } from './unwritable';
@@ -43,8 +44,8 @@ let leaving: (() => void) | undefined;
 
 /** The shop as this window has it, its own changes in it. */
 export const shopNow = (): Shop | undefined => current;
-/** A change of the shop is not stored, and nothing keeps it over a reload. */
-export const shopUnkept = (): boolean => pending.length > 0 && (!journalled || refused);
+/* a change of the shop that is not stored, and that nothing keeps over a reload */
+askedOnLeaving(() => pending.length > 0 && (!journalled || refused));
 
 /** What a job does when the shop is changed from elsewhere: its undo leaves the shop alone from then on. */
 export function onShopLeft(act: () => void): void {

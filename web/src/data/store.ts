@@ -1,4 +1,4 @@
-import { type IDBPDatabase, openDB } from 'idb';
+import type { IDBPDatabase } from 'idb';
 import localForage from 'localforage';
 
 /** One browser database for everything a person puts in. */
@@ -69,6 +69,9 @@ export async function remove(key: string): Promise<void> {
   else memory.delete(key);
 }
 
+/** Whether a person has put anything in here. */
+export const holdsSomething = async (): Promise<boolean> => ((await open()) ? await database.length() : memory.size) > 0;
+
 export async function keysUnder(prefix: string): Promise<readonly string[]> {
   if (!(await open())) return [...memory.keys()].filter((key) => key.startsWith(prefix)).sort();
   const raw = await direct();
@@ -95,20 +98,23 @@ let connection: Promise<IDBPDatabase | undefined> | undefined;
 /** The same database without its wrapper, for reading ranges; none where the wrapper keeps it elsewhere. */
 function direct(): Promise<IDBPDatabase | undefined> {
   if (database.driver() !== localForage.INDEXEDDB) return Promise.resolve(undefined);
-  connection ??= openDB(NAME, undefined, {
+  connection ??= connect().catch(() => undefined);
+  return connection;
+}
+
+async function connect(): Promise<IDBPDatabase | undefined> {
+  const { openDB } = await import('idb');
+  const db = await openDB(NAME, undefined, {
     blocking: () => {
       // another window wants to upgrade it: let go, and open it again when next asked
-      void connection?.then((db) => db?.close());
+      void connection?.then((at) => at?.close());
       connection = undefined;
     },
     terminated: () => {
       connection = undefined;
     },
-  }).then(
-    (db) => (db.objectStoreNames.contains(STORE) ? db : undefined),
-    () => undefined,
-  );
-  return connection;
+  });
+  return db.objectStoreNames.contains(STORE) ? db : undefined;
 }
 
 /** The locks of the browser; none over plain HTTP from another device. */

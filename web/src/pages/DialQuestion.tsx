@@ -1,5 +1,7 @@
 import {
   advise,
+  dialFound,
+  gaugeAsked,
   type Entry,
   gaugesFor,
   lengthDial,
@@ -7,6 +9,7 @@ import {
   materials,
   parseLength,
   parseSize,
+  questionAsJob,
   bareDegrees,
   readWarmth,
   stillToBeDone,
@@ -17,12 +20,15 @@ import {
 } from '@obra/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import * as z from 'zod';
 import { Head } from '../app/Head';
+import { Notice } from '../app/Notice';
 import { ShopRefused } from '../app/ShopRefused';
 import { useUnits } from '../app/units';
 import { useTitle } from '../app/useTitle';
+import { newId, now, thisBrowser } from '../data/ids';
+import { createJob } from '../data/jobs';
 import { keptHere } from '../data/local';
 import { useShop } from '../data/shopSession';
 import { LatheEditor, limitsSaid } from '../fields';
@@ -60,6 +66,8 @@ export function DialQuestion() {
   const { units, swap } = useUnits('mm');
   const [asked, setAsked] = useState(kept);
   const [lathe, setLathe] = useState(false);
+  const [refused, setRefused] = useState(false);
+  const navigate = useNavigate();
   useEffect(() => void keptHere.set(KEPT, JSON.stringify(asked)), [asked]);
   const machine = shop?.machines[0];
   const gauges = shop?.gauges.filter((g) => gaugesFor[asked.what].includes(g.kind)) ?? [];
@@ -80,6 +88,19 @@ export function DialQuestion() {
     setAsked({ ...asked, ...next, past: [...next.past], kept: next.kept, ...(then === 'cut' && { measured: '' }) });
     if (then === 'cut') document.querySelector<HTMLInputElement>('#measured')?.focus();
   };
+  const makeJob = async () => {
+    if (!('limits' in answer) || !shop) return;
+    const { wanted, what, material } = asked;
+    const stands = gaugeAsked(what, answer.limits, shop, asked.gauge)?.id ?? 'unknown';
+    const { job, log } = questionAsJob({ kind: what, wanted: { text: wanted, units }, material, units }, dated(answer.entries), stands);
+    try {
+      const stored = await createJob(job, log);
+      keptHere.remove(KEPT);
+      void navigate(`/jobs/${stored.id}/drawing`);
+    } catch {
+      setRefused(true);
+    }
+  };
   const said = runSaid(run, asked.measured, (mm) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units), units);
   return (
     <div className="page">
@@ -89,6 +110,9 @@ export function DialQuestion() {
         </Button>
       </Head>
       <ShopRefused />
+      {refused && (
+        <Notice onClose={() => setRefused(false)}>This browser did not store the job (storage full or blocked). The question stays here.</Notice>
+      )}
       <div className="work">
         <main className="sheet" style={{ maxWidth: 460 }}>
           <h1>What do I dial now?</h1>
@@ -194,6 +218,11 @@ export function DialQuestion() {
                     it was <FigureNumber figure={advice.meant} units={units} withUnit />
                   </Button>
                 )}
+                {advice.dialReads && machine && (
+                  <Button variant="light" onClick={() => advice.dialReads && editShop(dialFound(machine, advice.dialReads))}>
+                    the dial reads {advice.dialReads}: set it so
+                  </Button>
+                )}
                 {advice.next === 'ask' && (
                   <Button
                     variant="outline-light"
@@ -206,6 +235,11 @@ export function DialQuestion() {
                 {advice.dial && (
                   <Button variant="light" onClick={() => keep('cut')}>
                     cut taken: the next reading
+                  </Button>
+                )}
+                {advice.next !== 'ask' && (
+                  <Button variant="outline-light" onClick={() => void makeJob()}>
+                    make it a job
                   </Button>
                 )}
                 {(run.past.length > 0 || run.kept) && (
@@ -225,6 +259,9 @@ export function DialQuestion() {
     </div>
   );
 }
+
+/** The run as entries of this browser, dated now. */
+const dated = (entries: readonly Entry[]): readonly Entry[] => entries.map((e) => ({ ...e, id: newId(), at: now(), by: thisBrowser() }));
 
 const whatOf = (text: string): Asked['what'] => (text === 'bore' || text === 'length' ? text : 'outside');
 

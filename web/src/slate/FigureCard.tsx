@@ -1,4 +1,4 @@
-import { type Figure, type Formula, type Quantity, type QuantityKind, type Units, write, writeWithUnit } from '@obra/core';
+import { type Figure, type Formula, formulaNamed, type Quantity, type QuantityKind, type Units, write, writeWithUnit } from '@obra/core';
 import type { RefObject } from 'react';
 import { Overlay, Popover } from 'react-bootstrap';
 
@@ -6,7 +6,7 @@ interface Props {
   readonly id: string;
   readonly target: RefObject<HTMLElement | null>;
   readonly figure: Figure;
-  readonly formula: Formula | undefined;
+  readonly book: ((name: string) => Formula | undefined) | undefined;
   readonly units: Units;
   readonly onHide: () => void;
 }
@@ -24,7 +24,8 @@ export function asPutIn(is: QuantityKind, value: number, units: Units): Quantity
 }
 
 /** What a number is made of: its formula, the values put in and the source. */
-export function FigureCard({ id, target, figure, formula, units, onHide }: Props) {
+export function FigureCard({ id, target, figure, book = formulaNamed, units, onHide }: Props) {
+  const formula = book(figure.formula);
   return (
     <Overlay target={target} show placement="bottom" flip rootClose onHide={onHide}>
       <Popover id={id} role="dialog" aria-label="formula">

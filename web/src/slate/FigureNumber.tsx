@@ -1,11 +1,11 @@
-import { type Figure, type Formula, formulaNamed, type Units, write, writeWithUnit } from '@obra/core';
+import { type Figure, type Formula, type Units, write, writeWithUnit } from '@obra/core';
 import { createContext, lazy, Suspense, useContext, useId, useRef, useState } from 'react';
 
 // what places a card on the page is loaded with the first card
 const FigureCard = lazy(() => import('./FigureCard').then((m) => ({ default: m.FigureCard })));
 
-/** Where a figure's formula is looked up; the Handbook has more of them. */
-export const FormulaBook = createContext<(name: string) => Formula | undefined>(formulaNamed);
+/** Where a figure's formula is looked up when not in the plan's own book: the Handbook has more of them. */
+export const FormulaBook = createContext<((name: string) => Formula | undefined) | undefined>(undefined);
 
 /** A number shown: pressed, it opens its formula, the values put in and the source. */
 export function FigureNumber({
@@ -25,7 +25,7 @@ export function FigureNumber({
   const target = useRef<HTMLButtonElement>(null);
   const id = useId();
   const text = given ?? (withUnit ? writeWithUnit(figure, units) : write(figure, units).text.replace(/^Ø/, ''));
-  const formula = useContext(FormulaBook)(figure.formula);
+  const book = useContext(FormulaBook);
   return (
     <>
       <button
@@ -46,7 +46,7 @@ export function FigureNumber({
       </button>
       {open && (
         <Suspense fallback={null}>
-          <FigureCard id={id} target={target} figure={figure} formula={formula} units={units} onHide={() => setOpen(false)} />
+          <FigureCard id={id} target={target} figure={figure} book={book} units={units} onHide={() => setOpen(false)} />
         </Suspense>
       )}
     </>

@@ -25,7 +25,7 @@ import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';
 import { kept } from '../../data/local';
 import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
-import { Asked, again } from './Asked';
+import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
 import { Collars } from './Collars';
@@ -284,6 +284,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           <Asked
             meant={advice.meant?.value}
             units={gaugeUnits}
+            dialReads={advice.dialReads}
+            {...(machine && { onDialReads: (reads) => setDial(view, machine, reads) })}
             onRight={() => void store(() => add({ ...again(last), sure: true }))}
             onMeant={(cell) =>
               void store(async () => {
