@@ -1,4 +1,6 @@
 /* What a person put in stays: hostile cells, held keys, pages closed in mid-word, other windows, browsers that keep nothing, narrow pages. */
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, fill, freshPage, goTo, press, pressNext, sees, settle, sharedBrowser, stepNumber, stored } from './harness';
 
@@ -240,6 +242,33 @@ it(
     ),
   60_000,
 );
+
+it('line 8: from a folder below an address the page says that it wants one of its own', async () => {
+  const proxy = createServer((asked, answer) => {
+    const inner = asked.url?.startsWith('/below/') === true ? asked.url.slice('/below'.length) : undefined;
+    if (inner === undefined) return void answer.writeHead(404).end();
+    void fetch(demoUrl() + inner).then(async (given) => {
+      const kept = ['content-type', 'content-security-policy'].flatMap((name) => {
+        const value = given.headers.get(name);
+        return value === null ? [] : [[name, value] as const];
+      });
+      answer.writeHead(given.status, Object.fromEntries(kept)).end(Buffer.from(await given.arrayBuffer()));
+    });
+  });
+  await new Promise<void>((ready) => proxy.listen(0, ready));
+  const { page, close } = await freshPage(browser, 'about:blank');
+  try {
+    await page.goto(`http://localhost:${String((proxy.address() as AddressInfo).port)}/below/`, { waitUntil: 'load' });
+    await page.waitForFunction(() => {
+      const said = document.querySelector('#root > p');
+      return said !== null && getComputedStyle(said).visibility === 'visible';
+    });
+    expect(await page.$eval('#root > p', (e) => e.textContent)).toContain('served from the top of an address');
+  } finally {
+    await close();
+    proxy.close();
+  }
+});
 
 it('line 8: a part that is gone loads the page anew, once', () =>
   on(async (page) => {
