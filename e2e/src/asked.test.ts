@@ -1,6 +1,6 @@
 /* What the hand really did: a reading that surprises, a dial set otherwise than advised, a temperature in F. */
 import type { Browser, Page } from 'puppeteer-core';
-import { advice, demoUrl, fill, freshPage, goTo, press, pressNext, sees, settle, sharedBrowser, stored, untilStep } from './harness';
+import { advice, demoUrl, fill, freshPage, goTo, press, pressNext, saved, sees, settle, sharedBrowser, stored, untilStep } from './harness';
 import { crowded, violations } from './layout';
 
 let browser: Browser;
@@ -67,6 +67,30 @@ it('line 13: a temperature typed in F is kept in C and echoed in both; the same 
   const readings = (await log()).filter((e) => e.kind === 'reading' && e.celsius !== undefined);
   expect(readings.map((e) => Math.round((e.celsius ?? 0) * 10) / 10)).toEqual([33.9]);
   await pressNext(page);
+});
+
+it('line 15: a done step is held against a change of the drawing: impossible, said at full width, with the ways on', async () => {
+  await type('18.991');
+  await settle();
+  if ((await advice(page)).next === 'ask') await press(page, 'it is right, I read it again');
+  await until('stop');
+  await pressNext(page);
+  await page.waitForFunction(() => !document.body.innerText.includes('18.979'));
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'DIN 76-A');
+  await settle();
+  await fill(page, 'size, row 2', '21 h7');
+  await saved(page);
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/bench', 'Changed since it was given out: row 2');
+  expect(await crowded(page)).toEqual([]);
+  await press(page, 'take it back and plan anew');
+  await press(page, 'give out to the Bench');
+  await sees(page, 'Not possible with this piece');
+  await sees(page, 'It was made Ø18.990 mm; Ø20.990 mm is wanted: the metal is gone');
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await press(page, 'scrap piece 1');
+  await page.waitForFunction(() => !document.body.innerText.includes('Not possible with this piece'));
+  await sees(page, 'piece 2 of 2');
 });
 
 it('line 19: the dial question keeps the run of its piece', async () => {

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { type Parsed, say, type Sentence } from '../quantity';
 import * as d from './document';
 import { migrate, SCHEMA } from './migrate';
+import { placeSaid, wrongSaid } from './wrongSaid';
 import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
 
 // the page's content security policy allows no eval
@@ -24,13 +25,14 @@ export function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unk
       ],
     };
   }
-  const result = schema.safeParse(migrate(raw));
+  const brought = migrate(raw);
+  const result = schema.safeParse(brought);
   if (result.success) return { ok: true, value: result.data };
   return {
     ok: false,
     problems: result.error.issues
       .slice(0, 20)
-      .map((issue) => ({ at: issue.path.join('/'), says: say`${what}, at ${issue.path.join(' › ') || 'the top'}: ${issue.message}` })),
+      .map((issue) => ({ at: issue.path.join('/'), says: say`${what}, at ${placeSaid(issue.path, brought)}: ${wrongSaid(issue, brought)}` })),
   };
 }
 

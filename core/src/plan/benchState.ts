@@ -21,7 +21,8 @@ export interface BenchState {
 /** Where the Bench stands, from the log alone: piece by piece, step by step; nothing of it is stored. */
 export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchState {
   const live = liveEntries(log);
-  const said = live.flatMap((e) => (e.kind === 'done' && e.step !== null ? [e] : []));
+  const scrapped = new Set(live.flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : [])));
+  const said = live.flatMap((e) => (e.kind === 'done' && e.step !== null && !scrapped.has(e.piece) ? [e] : []));
   const late = outdated(plan, said);
   const open = new Set(late.map((o) => `${String(o.piece)}/${o.step}`));
   const done = new Set(
@@ -29,7 +30,6 @@ export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchSt
       .flatMap((e) => ((e.kind === 'done' || e.kind === 'skipped') && e.step !== null ? [`${String(e.piece)}/${e.step}`] : []))
       .filter((key) => !open.has(key)),
   );
-  const scrapped = new Set(live.flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : [])));
   const steps = plan.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
   const next = plan.routes[0]?.schedule.find((line) => !scrapped.has(line.piece) && !done.has(`${String(line.piece)}/${line.step}`));
   const at = next ? { piece: next.piece, step: next.step } : null;

@@ -60,3 +60,12 @@ it('what is open again is where the Bench stands; an entry of an earlier Obra, w
   const old = log.map((e) => (e.kind === 'done' ? { ...e, made: undefined } : e)) as readonly Entry[];
   expect(benchState(now.job, now.made, old).outdated).toEqual([]);
 });
+
+it('a piece that was scrapped is asked nothing more', () => {
+  const before = given('16 x 20; 24 x 30');
+  const now = given('16 x 20; 24 x 34.8');
+  const log = doneUpTo(before.made, 'face@left');
+  const scrapped: Entry = { id: 'gone', at: '2026-11-28T09:00:00.000Z', by: 'me', piece: 1, step: 'face@left', kind: 'scrapped', why: 'short' };
+  expect(benchState(now.job, now.made, log).outdated).not.toEqual([]);
+  expect(benchState(now.job, now.made, [...log, scrapped]).outdated).toEqual([]);
+});

@@ -32,7 +32,7 @@ import { createJob } from '../data/jobs';
 import { keptHere } from '../data/local';
 import { useShop } from '../data/shopSession';
 import { LatheEditor, limitsSaid } from '../fields';
-import { AdviceCard, FigureNumber, StillToBeDone } from '../slate';
+import { AdviceCard, StillToBeDone } from '../slate';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
 const Asked = z.object({
@@ -215,7 +215,7 @@ export function DialQuestion() {
               <div className="d-flex gap-2 mt-3 flex-wrap">
                 {advice.meant && (
                   <Button variant="light" onClick={() => advice.meant && set({ measured: writeExact(advice.meant.value, units) })}>
-                    it was <FigureNumber figure={advice.meant} units={units} withUnit />
+                    it was {writeWithUnit(advice.meant, units)}
                   </Button>
                 )}
                 {advice.dialReads && machine && (

@@ -1,6 +1,6 @@
 import { type Advice, dialSaid, type Limits, type Machine, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
 import { FigureNumber } from './FigureNumber';
-import { sentenceCase } from './sentenceCase';
+import { sentence } from './sentenceCase';
 
 interface Props {
   readonly advice: Advice;
@@ -112,7 +112,7 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
       </div>
       <div className="line">
         {advice.because.map((r, i) => (
-          <div key={i}>{sentenceCase(writeSentence(r.says, units))}.</div>
+          <div key={i}>{sentence(writeSentence(r.says, units))}</div>
         ))}
         {advice.instead?.dial && (
           <div className="quiet">

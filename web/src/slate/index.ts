@@ -4,4 +4,4 @@ export { Checks } from './Checks';
 export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';
 export { StillToBeDone } from './StillToBeDone';
-export { sentenceCase } from './sentenceCase';
+export { sentence, sentenceCase } from './sentenceCase';

@@ -1,5 +1,6 @@
 import { type BenchState, madeBy, writeSentence } from '@obra/core';
 import { Button } from 'react-bootstrap';
+import { sentence } from '../../slate';
 import { stepSaid, type JobView } from './view';
 
 /** A change after something was done: what it touches, at full width, with the ways on. */
@@ -10,8 +11,15 @@ export function Outdated({ view, state }: { readonly view: JobView; readonly sta
   return (
     <section className="notice d-block" role="alert" aria-label="Changed after it was done">
       {changed && (
-        <p className="mb-1">
-          {writeSentence(changed.says, units)}. {writeSentence(changed.why, units)}.
+        <p className="mb-1 d-flex gap-2 align-items-center flex-wrap">
+          <span>
+            {sentence(writeSentence(changed.says, units))} {sentence(writeSentence(changed.why, units))}
+          </span>
+          {changed.mends.map((mend, i) => (
+            <Button key={i} variant="outline-dark" onClick={() => view.open.edit(mend.edits, mend.to)}>
+              {writeSentence(mend.says, units)}
+            </Button>
+          ))}
         </p>
       )}
       {state.outdated.map((o) => (
@@ -20,7 +28,7 @@ export function Outdated({ view, state }: { readonly view: JobView; readonly sta
             <strong>
               {o.again ? 'Open again' : 'Not possible with this piece'}: piece {o.piece}, {stepSaid(o.step, view)}.
             </strong>{' '}
-            {writeSentence(o.says, units)}.
+            {sentence(writeSentence(o.says, units))}
           </span>
           {!o.again && (
             <>

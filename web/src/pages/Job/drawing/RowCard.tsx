@@ -60,6 +60,7 @@ const Card = still(function Card({ job, list, at, id, from, size, sizes, starts,
       <b>
         {list === 'outside' ? 'row' : list === 'boreRight' ? 'hole A, row' : 'hole B, row'} {at + 1}
       </b>
+      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>look up</Link>
       <label>
         length from{' '}
         <PlaceSelect
@@ -90,9 +91,6 @@ const Card = still(function Card({ job, list, at, id, from, size, sizes, starts,
         </label>
       ))}
       {stack !== undefined && <span className="quiet">{stack}</span>}
-      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>
-        look up
-      </Link>
     </div>
   );
 });
