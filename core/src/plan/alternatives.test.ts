@@ -28,6 +28,14 @@ it('says what each gains and costs in checks: without its centre a slender pin b
   expect(ways.some((w) => w.more.value !== 0)).toBe(true);
 });
 
+it('no check is met and cleared by the same way, in whatever setup it stands', () => {
+  const names = ['pintle-pin', 'mast-dowel', 'rudder-shaft', 'sheave-axle', 'windlass-spindle', 'chainplate-ring'] as const;
+  for (const way of names.flatMap((name) => of(demoJob(name)))) {
+    const costs = way.costs.map((s) => writeSentence(s, 'mm'));
+    expect(way.gains.map((s) => writeSentence(s, 'mm')).filter((said) => costs.includes(said))).toEqual([]);
+  }
+});
+
 it('a part that is given out has none: the Bench works from what was issued', () => {
   const job = demoJob('sheave-axle');
   const made = plan(job, shop);

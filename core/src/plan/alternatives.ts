@@ -1,6 +1,6 @@
 import type { Choice, Job, Shop } from '../document';
 import { type Finding, findingKey } from '../finding';
-import { figure, type Figure, say, type Sentence } from '../quantity';
+import { figure, type Figure, say, type Sentence, writeSentence } from '../quantity';
 import { chosenIn, letterOf, otherEnd, type Route } from '../route';
 import { holdingOf } from '../shop';
 import { plan, routed } from './planning';
@@ -49,8 +49,8 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
           route,
           more: figure('time', 'moreMinutes', { other: route.cost.total.value, now: taken.cost.total.value }),
           setups: route.setups.length,
-          gains: [...before].filter(([key]) => !after.has(key)).map(([, says]) => says),
-          costs: [...after].filter(([key]) => !before.has(key)).map(([, says]) => says),
+          gains: unshared(before, after),
+          costs: unshared(after, before),
           risks: riskier(route, taken),
         },
       ];
@@ -82,6 +82,12 @@ function withChoices(job: Job, choices: readonly Choice[]): Job {
 }
 
 const toldIn = (findings: readonly Finding[]) => new Map(findings.filter((f) => f.severity !== 'note').map((f) => [findingKey(f), f.says]));
+
+/** What is told here and not there: neither of the same thing, nor in the same words of another. */
+function unshared(here: ReadonlyMap<string, Sentence>, there: ReadonlyMap<string, Sentence>): readonly Sentence[] {
+  const words = new Set([...there.values()].map((says) => writeSentence(says, 'mm')));
+  return [...here].filter(([key, says]) => !there.has(key) && !words.has(writeSentence(says, 'mm'))).map(([, says]) => says);
+}
 
 function riskier(route: Route, now: Route): Alternative['risks'] {
   const of = (r: Route) =>
