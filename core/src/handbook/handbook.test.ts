@@ -87,7 +87,7 @@ it('every group has a calculator, and every id is one of its own', () => {
 describe('worked at the bench (common practice) and from the tables', () => {
   it.each<[id: string, texts: Record<string, string>, line: string]>([
     ['sizes', { d: '25 h6' }, 'smallest: Ø24.987 mm'],
-    ['sizes', { d: '1.000 +.000 -.002 in' }, 'smallest: Ø25.349 mm'],
+    ['sizes', { d: '1.000 +.000 -.002 in' }, 'smallest: 25.349 mm'],
     ['fits', { d: '25 H7/g6' }, 'most clearance: 0.041 mm'],
     ['fits', { d: '25 H7/s6' }, 'most interference: 0.048 mm'],
     ['fits', { d: '25 H7/g6', m: '25.03' }, 'shaft to this hole, largest: Ø25.023 mm'],
@@ -147,6 +147,10 @@ describe('worked at the bench (common practice) and from the tables', () => {
     ['runout', { tir: '0.1' }, 'off centre by: 0.050 mm'],
     ['deflection', { d: '20', L: '200', F: '200', at: '100', held: 'centres' }, 'bends: 0.021 mm'],
     ['tool-life', { v: '100' }, 'life at 100 m/min: 41.0 min'],
+    // a sign of a diameter only where one is meant
+    ['general-tolerances', { d: '40', class: 'm' }, 'largest: 40.300 mm'],
+    ['sizes', { d: '42 +/-0.1' }, 'largest: 42.100 mm'],
+    ['wires', { d: 'M12x1.5-6g' }, 'over wires, largest: 12.294 mm'],
   ])('%s %o: %s', (id, texts, line) => {
     expect(linesOf(answerOf(id, texts))).toContain(line);
   });
@@ -205,7 +209,7 @@ describe('what is typed wrong', () => {
 describe('units', () => {
   it.each<[id: string, texts: Record<string, string>, line: string]>([
     ['drill-points', { d: '.5', angle: '90', depth: '1' }, 'to the tip: 1.250 in'],
-    ['sizes', { d: '.750 +0 -.001' }, 'smallest: Ø.7490 in'],
+    ['sizes', { d: '.750 +0 -.001' }, 'smallest: .7490 in'],
     ['sizes', { d: '25 h6 mm' }, 'smallest: Ø.9837 in'],
     ['fits', { d: '.75 H7/g6' }, 'hole, smallest: Ø.7500 in'],
     ['flats', { d: '7/8', sides: '6' }, 'across the flats: .758 in'],

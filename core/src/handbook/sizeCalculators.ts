@@ -23,9 +23,14 @@ const FINE = 0.001;
 const ISO = 'ISO 286-1 and -2:2010, from memory';
 const B41 = 'ANSI B4.1-1967, from memory, medium confidence';
 
-export const limitRows = ({ nominal, max, min }: SizeLimits, words: string, source: string): readonly Row[] => [
-  { label: `${words}largest`, value: fig('diameter', 'tableLimit', { basic: nominal, deviation: max - nominal }, { step: FINE, source }) },
-  { label: `${words}smallest`, value: fig('diameter', 'tableLimit', { basic: nominal, deviation: min - nominal }, { step: FINE, source }) },
+export const limitRows = (
+  { nominal, max, min }: SizeLimits,
+  words: string,
+  source: string,
+  is: 'diameter' | 'length' = 'diameter',
+): readonly Row[] => [
+  { label: `${words}largest`, value: fig(is, 'tableLimit', { basic: nominal, deviation: max - nominal }, { step: FINE, source }) },
+  { label: `${words}smallest`, value: fig(is, 'tableLimit', { basic: nominal, deviation: min - nominal }, { step: FINE, source }) },
 ];
 
 const isClass = (text: string) => /[A-Za-z]{1,2}\d{1,2}(?:\s*in)?$/.test(text);
@@ -42,11 +47,13 @@ const size = calculator({
     const read = sizeLimits(d);
     if (!read.ok) return { ...read, at: 'd' };
     const { max, min, nominal } = read;
+    // a class is of a diameter; with plain limits it may be any size
+    const is = isClass(d) ? 'diameter' : 'length';
     return {
       ok: true,
       rows: [
-        ...limitRows(read, '', isClass(d) ? ISO : 'as typed'),
-        { label: 'middle', value: fig('diameter', 'middle', { max, min }, { step: FINE }) },
+        ...limitRows(read, '', isClass(d) ? ISO : 'as typed', is),
+        { label: 'middle', value: fig(is, 'middle', { max, min }, { step: FINE }) },
         { label: 'tolerance', value: fig('length', 'width', { max, min }, { step: FINE }) },
       ],
       sketch: zonesOf(nominal, [{ name: d.replace(/^[\d.,/ -]+/, ''), max, min, as: isHole(d) ? 'hole zone' : 'shaft zone' }]),
@@ -189,7 +196,7 @@ const general = calculator({
       ok: true,
       rows: [
         { label: 'plus and minus', value: fig('length', 'asTable', { value }, { source, step: 0.01 }) },
-        ...limitRows({ nominal: d, max: d + value, min: d - value }, '', source),
+        ...limitRows({ nominal: d, max: d + value, min: d - value }, '', source, 'length'),
       ],
       sketch: zonesOf(d, [{ name: letter, max: d + value, min: d - value, as: 'shaft zone' }]),
       source,

@@ -1,5 +1,15 @@
 import { length, say, type Sentence } from '../quantity';
-import { engagementWanted, flankHalf, nutUndercut, type Thread, threadLimits, threadUndercut, wires } from '../standards';
+import {
+  engagementWanted,
+  flankHalf,
+  nutUndercut,
+  type Thread,
+  threadLimits,
+  threadUndercut,
+  overWires,
+  overWiresByContact,
+  wires,
+} from '../standards';
 import { aLength, aLengthOrNone, aLengthOrZero, aMaterial, calculator, oneOf, someWords } from './fields';
 import { grooveOf, threadForm } from './figures';
 import { fig } from './formulas';
@@ -8,6 +18,12 @@ import { withSketch } from './threadCalculators';
 import type { NotAnswered, Row } from './types';
 
 const FINE = 0.001;
+
+/** What the formula is off by, against the wire seated in the groove of this very thread. */
+const offBy = (off: number): Sentence =>
+  Math.abs(off) < 0.00005
+    ? say`the formula agrees with this wire seated in this groove within ${length(0.00005, 0.00001)}`
+    : say`the formula reads ${length(Math.abs(off), Math.abs(off) < 0.001 ? 0.00001 : 0.0001)} ${off > 0 ? 'over' : 'under'} this wire seated in this groove: that much ${off > 0 ? 'too large' : 'too small'}`;
 
 const wire = calculator({
   id: 'wires',
@@ -21,10 +37,11 @@ const wire = calculator({
     const { thread, wire: W, smallest, largest } = read;
     const { pitch: P, lead = P } = thread;
     const half = flankHalf(thread.family);
-    const over = (E: number) => fig('diameter', 'overWires', { E, W, P, lead, half }, { step: FINE });
+    const over = (E: number) => fig('length', 'overWires', { E, W, P, lead, half }, { step: FINE });
     const { max, min } = thread.pitchDiameter;
     const basic = thread.basic.pitchDiameter;
     const found = m === undefined ? undefined : fig('diameter', 'fromWires', { M: m, W, P, lead, half }, { step: FINE });
+    const at = max ?? min ?? basic;
     return {
       ok: true,
       rows: [
@@ -39,7 +56,10 @@ const wire = calculator({
       remarks: [
         ...(found && max !== null && min !== null ? [verdict(found.value, max, min)] : []),
         ...(thread.remark ? [thread.remark] : []),
-        say`wire force and compression are not included; single-start 60 degrees within 0.0001 mm of a solved contact, trapezoidal within 0.001`,
+        ...(at === null
+          ? []
+          : [offBy(overWires({ pitchDiameter: at, pitch: P, half, lead }, W) - overWiresByContact({ pitchDiameter: at, pitch: P, half, lead }, W))]),
+        say`wire force and compression are not included`,
       ],
       ...withSketch(threadForm(thread, { wire: W })),
       uses: [],

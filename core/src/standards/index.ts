@@ -23,6 +23,6 @@ export type { Basic, Bounds, Thread } from './thread';
 export { type DrawnThread, readExternalThread, readInternalThread, threadLimits, threadsNear } from './threads';
 export { fullThreadOf, percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { namedUndercut, nutUndercut, type ShoulderUndercut, shoulderUndercut, threadUndercut } from './undercuts';
-export { bestWire, flankHalf, overWires, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';
+export { bestWire, flankHalf, overWires, overWiresByContact, pitchDiameterOver, type WireForm, type Wires, wires } from './wires';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
 export { degreesToAssemble, degreesToChill, growth, type Elastic, type Pressed, pressFit, type PressFit } from './pressFit';

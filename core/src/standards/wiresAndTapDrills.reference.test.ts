@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { drillIndex, drillNamed } from './drills';
 import { percentOfThread, tapDrills } from './tapDrills';
 import { threadLimits } from './threads';
-import { bestWire, overWires, pitchDiameterOver, wires } from './wires';
+import { bestWire, overWires, overWiresByContact, pitchDiameterOver, wires } from './wires';
 
 /* Three wires: every value computed apart (elementary formula, and a solved contact for the lead), none published; in the unit named.
    The pitch diameter is the basic one as the standard prints it: three decimals of a millimetre, four of an inch. */
@@ -37,6 +37,16 @@ describe('measurement over three wires', () => {
     expect(Math.abs(flat - ignored)).toBeLessThan(unit === 'mm' ? 0.00006 : 0.000006);
     expect(corrected).toBeGreaterThan(least - 1e-5);
     expect(corrected).toBeLessThan(most + 1e-5);
+    // the lesser of the two was solved by contact
+    expect(Math.abs(overWiresByContact({ pitchDiameter, pitch, half }, wire) - least)).toBeLessThan(unit === 'mm' ? 0.000006 : 0.0000006);
+  });
+
+  it('by contact, without a lead it is the plain groove; of many starts the formula is further off (geometry)', () => {
+    const form = { pitchDiameter: 14, pitch: 4, half: 15 };
+    expect(overWiresByContact({ ...form, lead: 0 }, 2.07)).toBeCloseTo(overWires({ ...form, lead: 0 }, 2.07), 6);
+    const off = (lead: number) => overWires({ ...form, lead }, 2.07) - overWiresByContact({ ...form, lead }, 2.07);
+    expect(off(8)).toBeGreaterThan(5 * off(4));
+    expect(off(4)).toBeGreaterThan(0.001);
   });
 
   it('leads back to the pitch diameter, whatever the wire', () => {
