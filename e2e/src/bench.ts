@@ -36,6 +36,7 @@ import { Bench } from 'tinybench';
 import { enumerated, fewHoldings } from '../../core/src/plan/enumerated.fixture';
 import { smallJob, smallPart } from '../../core/src/plan/smallParts.fixture';
 import { manyJobs } from './benchJobs';
+import { lengthsSet } from './benchLengths';
 import { outsideLathes } from './benchOutside';
 import { followed, plainly, trial } from '../../core/src/sizing/trials.fixture';
 import { browse, root, serve } from './harness';
@@ -428,3 +429,4 @@ function sized(lathes: number): void {
 }
 sized(2000);
 outsideLathes(1000);
+lengthsSet(500);
