@@ -267,7 +267,7 @@ function UnreadCard({ unread, units, mend }: { readonly unread: UnreadShop; read
   return (
     <section className="notice d-block" role="alert" aria-label="The shop cannot be read">
       <p className="mb-1">
-        Your shop cannot be read: {writeSentence(unread.says, units)}. It stays stored as it is.{' '}
+        {out > 0 ? 'Lines of your shop cannot be read.' : `Your shop cannot be read: ${writeSentence(unread.says, units)}.`} It stays stored as it is.{' '}
         {salvage
           ? 'What can be read of it is shown; no change is stored until you choose.'
           : 'The starting shop is shown; no change is stored until you choose.'}
@@ -281,14 +281,14 @@ function UnreadCard({ unread, units, mend }: { readonly unread: UnreadShop; read
       )}
       <span ref={refused} />
       {salvage && (
-        <Button className="me-2" onClick={() => act('repair')}>
+        <Button className="me-2 mb-1" onClick={() => act('repair')}>
           {out > 0 ? `repair it: ${out} ${out === 1 ? 'line goes' : 'lines go'} out` : 'repair it'}
         </Button>
       )}
-      <Button variant="outline-dark" className="me-2" onClick={() => download(fileName('shop as it was'), JSON.stringify(unread.raw, null, 1))}>
+      <Button variant="outline-dark" className="me-2 mb-1" onClick={() => download(fileName('shop as it was'), JSON.stringify(unread.raw, null, 1))}>
         export it as it is
       </Button>
-      <Button variant="outline-dark" onClick={() => act('takeOut')}>
+      <Button variant="outline-dark" className="mb-1" onClick={() => act('takeOut')}>
         take it out and begin again
       </Button>
       <p className="quiet mt-1 mb-0">Either way the one that cannot be read is kept under “Set aside” in Jobs.</p>
