@@ -7,6 +7,7 @@ const steps = [
   ['formatting', 'prettier', ['--check', '--log-level', 'warn', '.']],
   ['types', 'npm', ['run', '-s', 'types']],
   ['lint', 'eslint', ['.', '--cache', '--max-warnings', '0']],
+  ['circles', 'dependency-cruiser', ['core/src', 'web/src', 'server/src', '--output-type', 'err']],
   ['dead code', 'knip', []],
 ];
 let failed = 0;
@@ -22,5 +23,10 @@ if (!share()) failed++;
 process.exit(failed === 0 ? 0 : 1);
 
 function bin(command) {
-  return { prettier: 'prettier/bin/prettier.cjs', eslint: 'eslint/bin/eslint.js', knip: 'knip/bin/knip.js' }[command];
+  return {
+    prettier: 'prettier/bin/prettier.cjs',
+    eslint: 'eslint/bin/eslint.js',
+    knip: 'knip/bin/knip.js',
+    'dependency-cruiser': 'dependency-cruiser/bin/dependency-cruise.mjs',
+  }[command];
 }

@@ -35,5 +35,6 @@ export * from './route';
 export * from './sizing';
 export * from './inspection';
 export * from './plan';
+export * from './bench';
 export * from './exchange';
 export * from './handbook';

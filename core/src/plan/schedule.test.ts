@@ -1,6 +1,7 @@
 /* What is done when, by one person at one lathe; what waits beside it goes on meanwhile. Common practice. */
 import { blankJob, type Choice, type Job } from '../document';
-import { benchState, plan } from './index';
+import { plan } from './index';
+import { benchState } from '../bench';
 import { besideLathe } from '../route';
 import { midShop } from '../shop';
 

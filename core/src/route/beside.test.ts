@@ -1,7 +1,8 @@
 /* What is done beside the lathe, and what is left on a size for it. Common practice. */
 import { blankJob, type Choice, type Job } from '../document';
 import { applyEdits } from '../finding';
-import { plan, sizedAt } from '../plan';
+import { plan } from '../plan';
+import { sizedAt } from '../bench';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { mayMove } from './index';

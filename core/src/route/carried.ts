@@ -8,6 +8,7 @@ import { draftOf, type Making, setupOf } from './draft';
 import { makeHole } from './bores';
 import { chamferInner } from './edges';
 import { type End, faceOf, inward, letterOf, otherEnd, rowAt } from './ends';
+import { DOG } from './held';
 import { centreDrill } from './holes';
 import { inBestOrder } from './inBestOrder';
 import { awaySteps } from './beside';
@@ -18,9 +19,6 @@ import type { Setup } from './types';
 import { finishEdges, releaseCheck, shapeRows, turnRows } from './works';
 
 /* Work that is carried between its centres, or clamped on a plate: no jaw holds it while it is turned. */
-
-/** What a driving dog takes of the end that it sits on, mm. @source common practice */
-export const DOG = 20;
 
 const outsideRows = ({ ctx }: Making): readonly Feature[] => ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
 

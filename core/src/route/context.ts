@@ -2,12 +2,12 @@ import type { Bar, Job, Machine, Shop, Tool } from '../document';
 import type { Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
 import type { StartedPiece, Support } from '../holding';
+import type { Beam } from '../mechanics';
 import { minutesInCut, type Place } from '../cutting';
 import { type Figure, figure, say, type Sentence, spindleSpeed } from '../quantity';
 import { area, combine, type Region } from '../stock';
 import { mmOf, toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
-import type { Spring } from './spring';
 import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
 import type { End } from './ends';
@@ -52,6 +52,18 @@ export interface KnownOrder {
   readonly keys: readonly (string | undefined)[];
   readonly order: readonly number[];
   readonly unproven: number | undefined;
+}
+
+/** How the work gives way at the place of a row where it does so most. */
+export interface Spring {
+  readonly passive: Figure;
+  /** on radius */
+  readonly spring: Figure;
+  /** z of that place */
+  readonly at: number;
+  readonly beam: Beam;
+  /** mm from the jaws */
+  readonly from: (z: number) => number;
 }
 
 /** One setup while its steps are made: the stock as it stands, and the place that bounds each cut. */

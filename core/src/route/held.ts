@@ -7,10 +7,12 @@ import { mmOf } from '../shop';
 import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import { orChosen } from './choices';
-import { DOG } from './carried';
 import type { Context } from './context';
 import { type End, faceOf, innerOf, inward, otherEnd } from './ends';
 import type { Gripping, Reach } from './reach';
+
+/** What a driving dog takes of the end that it sits on, mm. @source common practice */
+export const DOG = 20;
 
 /** A light roughing cut, for slipping: depth on radius, mm. @source common practice */
 const LIGHT_CUT = 0.5;

@@ -2,10 +2,10 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { passivePush } from '../cutting';
 import { type Beam, bend, complianceAt } from '../mechanics';
-import { figure, type Figure } from '../quantity';
+import { figure } from '../quantity';
 import { holdingOf } from '../shop';
 import { sectionsOf } from '../stock';
-import { type Context, type SetupDraft } from './context';
+import type { Context, SetupDraft, Spring } from './context';
 import { inward } from './ends';
 
 /** The work as it stands in a setup, as a beam from the face of the jaws outwards; undefined where the metal does not reach them. */
@@ -36,18 +36,6 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
 
 /** One standard deviation of a spring as a share of it: the force from memory, the holds as assumed in the shop. @source judgement */
 const UNSURE = 0.2;
-
-/** How the work gives way at the place of a row where it does so most. */
-export interface Spring {
-  readonly passive: Figure;
-  /** on radius */
-  readonly spring: Figure;
-  /** z of that place */
-  readonly at: number;
-  readonly beam: Beam;
-  /** mm from the jaws */
-  readonly from: (z: number) => number;
-}
 
 /** Where a stretch of the work gives way most as it stands, and how much, mm/N. */
 export interface Weakest {

@@ -1,6 +1,7 @@
 import { parseJob, parseStoredJob, SCHEMA } from '../document';
 import type { Entry } from '../document';
-import { adviceAt, plan, sizedNow } from '../plan';
+import { plan } from '../plan';
+import { adviceAt, sizedNow } from '../bench';
 import { startingShop } from '../shop';
 import { type DialQuestion, questionAsJob } from './questionAsJob';
 

@@ -60,7 +60,9 @@ const Card = still(function Card({ job, list, at, id, from, size, sizes, starts,
       <b>
         {list === 'outside' ? 'row' : list === 'boreRight' ? 'hole A, row' : 'hole B, row'} {at + 1}
       </b>
-      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>look up</Link>
+      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>
+        look up
+      </Link>
       <label>
         length from{' '}
         <PlaceSelect

@@ -4,7 +4,7 @@ import { rowOf, type Step } from '../route';
 import { mmOf, wayOf } from '../shop';
 import { dialShare } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 /** Of a thread that is tried with a ring or a nut: what is cut before it is tried again, in shares of the tolerance of its pitch diameter. @source common practice, a little and try */
 const SHARES: Readonly<Record<string, number>> = { 'does not go': 0.5, 'starts, tight': 0.25 };

@@ -2,9 +2,10 @@
 import type { Entry, Job } from '../document';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
-import { jobOf } from './demo.fixture';
-import { benchState, issued, madeBy, plan } from './index';
-import type { Plan } from './types';
+import { jobOf } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState, madeBy } from './index';
+import type { Plan } from '../plan';
 
 const shop = midShop();
 const given = (line: string): { readonly job: Job; readonly made: Plan } => {

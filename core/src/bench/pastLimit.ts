@@ -6,7 +6,7 @@ import { rowOf, type Step } from '../route';
 import type { Advice } from '../sizing';
 import { threadLimits, toleranceClass } from '../standards';
 import type { Sized } from './sized';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 /* What can still be done with a piece that was cut past a limit: nothing puts metal back, but not every piece past its drawing is lost. */
 

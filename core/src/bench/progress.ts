@@ -2,7 +2,7 @@ import type { Entry, Job } from '../document';
 import { type Finding, findingKey } from '../finding';
 import { say, type Sentence } from '../quantity';
 import { benchState } from './benchState';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 export interface Progress {
   readonly reached: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';

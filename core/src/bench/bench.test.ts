@@ -4,8 +4,9 @@ import { writeJobFile } from '../exchange';
 import { type Finding, subjectOf } from '../finding';
 import { inspect } from '../inspection';
 import { writeSentence } from '../quantity';
-import { benchState, issued, openStops, plan, progressOf, releaseOf, sizedAt, stagesOf } from './index';
-import { demoJob, demoShop, jobOf } from './demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState, openStops, progressOf, releaseOf, sizedAt, stagesOf } from './index';
+import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
 
 const shop = demoShop();
 const axle = demoJob('sheave-axle');

@@ -4,9 +4,10 @@ import { randomFrom, simulated } from '../lathe';
 import type { Limits } from '../drawing';
 import { writeSentence } from '../quantity';
 import { adviseWith } from '../sizing';
-import { jobOf, demoShop } from './demo.fixture';
+import { jobOf, demoShop } from '../plan/demo.fixture';
 import { adviseBothEnds, atBothEnds, endRead, type Ends, endsOf, narrowed } from './bothEnds';
-import { benchState, issued, plan } from './index';
+import { issued, plan } from '../plan';
+import { benchState } from './index';
 
 const ends: Ends = { free: 3, held: 67 };
 const mm = (text: string) => ({ text, units: 'mm' as const });

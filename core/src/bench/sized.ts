@@ -9,7 +9,7 @@ import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
 import { depthGauge, ofShoulder, shoulderOf } from './shoulder';
 import { adviseStandingOff, type StandsOff, tapered } from './standsOff';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 /** A step that is brought to size by cut, measure, cut: what is measured, to which limits, by which dial. */
 export interface Sized {

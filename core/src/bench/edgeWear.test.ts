@@ -1,9 +1,10 @@
 /* Common practice: an edge is indexed before a finishing cut, not after; what was written down as done on all pieces counts. */
 import type { Entry } from '../document';
 import { writeSentence } from '../quantity';
-import { demoShop, jobOf } from './demo.fixture';
+import { demoShop, jobOf } from '../plan/demo.fixture';
 import { WORN } from './edgeWear';
-import { benchState, issued, plan } from './index';
+import { issued, plan } from '../plan';
+import { benchState } from './index';
 
 const shop = demoShop();
 const many = { ...jobOf('19 h7 x 42; 24 x 20'), pieces: 50 };

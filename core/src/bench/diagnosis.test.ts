@@ -1,7 +1,8 @@
 /* What goes wrong, its causes ranked by this setup's own numbers; the lists are those of the trade, common practice. */
 import { writeSentence } from '../quantity';
-import { demoJob, demoShop, jobOf } from './demo.fixture';
-import { causesOf, plan, type Symptom, symptoms, symptomsOf } from './index';
+import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
+import { plan } from '../plan';
+import { causesOf, type Symptom, symptoms, symptomsOf } from './index';
 
 const shop = demoShop();
 const at = (job: ReturnType<typeof demoJob>, verb: string) => {

@@ -1,7 +1,8 @@
 /* A shoulder and the bottom of a bore with limits of their own are brought in along the bed after the diameter. Common practice. */
 import { blankJob, type Entry, type Job, type Section } from '../document';
-import { demoShop } from './demo.fixture';
-import { benchState, issued, plan } from './index';
+import { demoShop } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState } from './index';
 import { shoulderOf } from './shoulder';
 
 const shop = demoShop();

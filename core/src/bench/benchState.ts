@@ -6,7 +6,7 @@ import type { Advice } from '../sizing';
 import { adviceAt, gaugeInHand, sizedNow } from './sized';
 import { freshFirst } from './edgeWear';
 import { type Outdated, outdated } from './made';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 export interface BenchState {
   readonly at: { readonly piece: number; readonly step: string } | null;

@@ -1,8 +1,9 @@
 /* What can still be done past a limit. Classes by ISO 286-2, ISO 965-1 and ASME B1.1, from memory; the rest common practice. */
 import { blankJob, type Entry, type Job } from '../document';
 import { writeSentence } from '../quantity';
-import { demoShop } from './demo.fixture';
-import { benchState, issued, plan, sizedAt, stillToBeDone } from './index';
+import { demoShop } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState, sizedAt, stillToBeDone } from './index';
 
 const shop = demoShop();
 const mm = (text: string) => ({ text, units: 'mm' as const });

@@ -2,8 +2,9 @@
 import type { Entry, Job, Lesson, Shop } from '../document';
 import { simulated, type Truth } from '../lathe';
 import { writeSentence } from '../quantity';
-import { demoJob, demoShop } from './demo.fixture';
-import { adviceAt, chipLessons, found, issued, lessonSaid, lessonsOf, plan, recordOf, sameLesson, sizedAt, shownIn, stringsIn } from './index';
+import { demoJob, demoShop } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { adviceAt, chipLessons, found, lessonSaid, lessonsOf, recordOf, sameLesson, sizedAt, shownIn, stringsIn } from './index';
 
 const shop = demoShop();
 const axle: Job = { ...demoJob('sheave-axle'), pieces: 6 };

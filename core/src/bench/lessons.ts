@@ -6,7 +6,7 @@ import { materialOf } from '../standards';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
 import { endRead } from './bothEnds';
 import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
-import type { Plan } from './types';
+import type { Plan } from '../plan';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
 export interface Shown {

@@ -5,8 +5,9 @@ import { inspect } from '../inspection';
 import { figure, writeSentence } from '../quantity';
 import { sizeAdvice, type Sizing } from '../sizing';
 import { pitchDiameterOver, wires } from '../standards';
-import { demoJob, demoShop, jobOf } from './demo.fixture';
-import { benchState, issued, plan, sizedAt } from './index';
+import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState, sizedAt } from './index';
 
 const demo = demoShop();
 const [lathe] = demo.machines;

@@ -1,8 +1,9 @@
 /* A taper brought to size by how far its gauge stands off. Taper of Morse 2: 0.59941 in on the foot, ISO 296, from memory; how far still to go in is what is left over the taper, common practice. */
 import { blankJob, type Entry, type Job } from '../document';
 import { writeSentence } from '../quantity';
-import { demoShop } from './demo.fixture';
-import { benchState, issued, plan, readStandOff, sizedAt } from './index';
+import { demoShop } from '../plan/demo.fixture';
+import { issued, plan } from '../plan';
+import { benchState, readStandOff, sizedAt } from './index';
 
 const shop = demoShop();
 const mm = (text: string) => ({ text, units: 'mm' as const });

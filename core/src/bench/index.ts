@@ -1,0 +1,15 @@
+export { type BenchState, benchState } from './benchState';
+export { type Made, madeBy, type Outdated } from './made';
+export { furtherByFeel } from './byFeel';
+export { type Collars, collarsOf, setOverBy } from './collars';
+export { WORN } from './edgeWear';
+export { endRead, type Ends } from './bothEnds';
+export { adviceAt, bothEndsAt, gaugesFor, handGauge, type Sized, sizedAt, sizedNow } from './sized';
+export { begun, type Change, changesOf, nameOf } from './changes';
+export { readStandOff } from './standsOff';
+export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, stringsIn } from './lessons';
+export { found, type JobRecord, recordOf } from './record';
+export { type Release, releaseOf } from './release';
+export { stillToBeDone } from './pastLimit';
+export { openStops, type Progress, progressOf, stagesOf } from './progress';
+export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
