@@ -6,7 +6,8 @@ import type { Units } from '../quantity';
 import { startingShop } from '../shop';
 
 /* For tests only: the demo shop and jobs, and jobs typed on one line. */
-const read = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
+const read = (name: string): unknown =>
+  JSON.parse(readFileSync(join(typeof __dirname === 'string' ? __dirname : import.meta.dirname, '..', '..', '..', 'demo', name), 'utf8'));
 
 export function demoShop(): Shop {
   const parsed = parseShop(read('shop.json'));
