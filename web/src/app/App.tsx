@@ -1,3 +1,4 @@
+import './shell.css';
 import { Component, lazy, type ReactNode, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';

@@ -1,3 +1,4 @@
+import './bar.css';
 import {
   boundsOf,
   type Feature,

@@ -1,3 +1,4 @@
+import './sheet.css';
 import {
   type Figure,
   type Part,

@@ -2,3 +2,4 @@ import './bootstrap.scss';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import './theme.css';
+import './slate.css';

@@ -1,3 +1,4 @@
+import './handbook.css';
 import { calculatorNamed, formulaOf, type FromShop } from '@obra/core';
 import { useEffect, useMemo } from 'react';
 import { Button } from 'react-bootstrap';

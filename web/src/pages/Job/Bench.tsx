@@ -1,3 +1,4 @@
+import './bench.css';
 import { benchState } from '@obra/core';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';

@@ -1,3 +1,4 @@
+import './job.css';
 import { begun, changesOf, findingKey, materialOf, readDrawing, stagesOf, startedPiece, type Units } from '@obra/core';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';

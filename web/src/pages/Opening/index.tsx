@@ -1,3 +1,4 @@
+import './opening.css';
 import { blankJob, type Edit, type Job, readDrawing, readLine, type Units, unitsOfLine, writeSentence, writeWithUnit } from '@obra/core';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';

@@ -1,3 +1,4 @@
+import './shop.css';
 import {
   type Edit,
   gravestFirst,

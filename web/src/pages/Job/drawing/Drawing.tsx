@@ -1,3 +1,4 @@
+import './drawing.css';
 import {
   type Detail,
   type DetailKind,
