@@ -1,6 +1,7 @@
 // Runs every suite: core, server and web in Node, then the journeys in a real browser against the built page.
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { basename, join } from 'node:path';
 import { build } from './build.mjs';
 import { ensureChromium } from './chromium.mjs';
@@ -11,10 +12,12 @@ build();
 const out = join(root, 'out');
 mkdirSync(out, { recursive: true });
 const only = process.argv.slice(2);
+// Jest by itself leaves a core idle, which is half of a small machine
+const workers = String(Math.max(1, availableParallelism()));
 const suites = [
-  { name: 'unit', args: ['--selectProjects', 'core', 'server', 'web'] },
-  // a killed browser may leave a handle behind: the run ends when the journeys have
-  { name: 'browser', args: ['--selectProjects', 'e2e', '--runInBand', '--forceExit'] },
+  { name: 'unit', args: ['--selectProjects', 'core', 'server', 'web', '--maxWorkers', workers] },
+  // two journeys at a time in one browser; a killed one may leave a handle behind: the run ends when the journeys have
+  { name: 'browser', args: ['--selectProjects', 'e2e', '--maxWorkers', '2', '--forceExit'] },
 ];
 const count = (results) => ({
   passed: results.reduce((sum, r) => sum + r.assertionResults.filter((a) => a.status === 'passed').length, 0),
@@ -41,7 +44,7 @@ for (const suite of suites) {
     // a busy machine can starve a browser: a journey that failed gets one second try alone, and it is said which
     const files = result.broken.map((r) => r.name);
     console.log(`second try: ${files.map((name) => basename(name)).join(', ')}`);
-    const again = run('browser-again', [...suite.args, '--runTestsByPath', ...files]);
+    const again = run('browser-again', ['--selectProjects', 'e2e', '--runInBand', '--forceExit', '--runTestsByPath', ...files]);
     result = { passed: result.sound + again.passed, failed: again.failed };
   }
   passed += result.passed;

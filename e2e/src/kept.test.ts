@@ -66,10 +66,10 @@ it('line 1: a shop that cannot be read is said on its page, stays as it is, and 
         }),
     );
     const before = await shopInStore(page);
-    await goTo(page, demoUrl(), '/shop/tools', 'Your shop cannot be read');
+    await goTo(page, demoUrl(), '/shop/tools', 'your shop cannot be read');
     await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'Your shop cannot be read');
     expect(await shopInStore(page)).toEqual(before);
-    await goTo(page, demoUrl(), '/shop/tools', 'Your shop cannot be read');
+    await goTo(page, demoUrl(), '/shop/tools', 'your shop cannot be read');
     await press(page, 'repair it: 1 line goes out');
     await page.waitForFunction(() => !document.body.innerText.includes('cannot be read'));
     expect((await shopInStore(page)).shop.tools).toHaveLength(before.shop.tools.length - 1);

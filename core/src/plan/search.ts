@@ -127,7 +127,7 @@ const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
 });
 
 /** What a holding weighs whatever is done in it, minutes. */
-const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, cautions: 0, stops: 0, against: 0 }).value;
+const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, risks: [], against: 0 }).value;
 
 /** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
 function addFloor(way: Way): void {

@@ -32,16 +32,15 @@ export const costFormulas = {
   risk: define<never, 'sizes'>('sum over the sizes that are measured', 'arithmetic', { sizes: ['time', 'risk of each size'] }, (_, { sizes }) =>
     sizes.reduce((sum, r) => sum + r, 0),
   ),
-  weighs: define(
-    '30 minutes x (1 - score of the holding) + 6 minutes for each caution, 60 for each stop + 8 where the end drawn last is worked first',
+  weighs: define<'score' | 'against', 'risks'>(
+    '30 minutes x (1 - score of the holding) + what its risks count + 8 where the end drawn last is worked first',
     weights,
     {
       score: ['ratio', 'score of the holding'],
-      cautions: ['count', 'cautions met in this setup'],
-      stops: ['count', 'stops met in this setup'],
+      risks: ['time', 'risks met in this setup'],
       against: ['count', 'the end drawn last is worked first (1) or not (0)'],
     },
-    ({ score, cautions, stops, against }) => 30 * (1 - score) + 6 * cautions + 60 * stops + 8 * against,
+    ({ score, against }, { risks }) => 30 * (1 - score) + risks.reduce((sum, r) => sum + r, 0) + 8 * against,
   ),
   toolChanges: define('times that another tool is taken in a setup', 'counted in the route', { count: ['count', 'changes'] }, ({ count }) => count),
   orderBroken: define(

@@ -7,6 +7,7 @@ import { byHand, type Context, reason, type SetupDraft } from './context';
 import { type End } from './ends';
 import type { Gripping, Reach } from './reach';
 import type { Severing } from './sever';
+import { riskOf } from './risks.table';
 import { bentLineOf } from './spring';
 import type { Setup, Step } from './types';
 
@@ -96,8 +97,7 @@ export function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, 
       'weighs',
       {
         score: held.score.value,
-        cautions: ctx.findings.filter((f) => f.severity === 'caution').length,
-        stops: ctx.findings.filter((f) => f.severity === 'stop').length,
+        risks: riskOf(ctx.findings),
         against: draft.id === 'left-1' && making.first === 'left' ? 1 : 0,
       },
       { step: 0.1 },
