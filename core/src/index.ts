@@ -1,5 +1,6 @@
 /** The public face of the core: what screens, server and tests may use. */
 export * from './quantity';
+export * from './ref';
 export * from './finding';
 export * from './standards';
 export * from './document';

@@ -1,8 +1,9 @@
+import { type End, rowOf } from '../ref';
 import type { Entry } from '../document';
 import type { Feature, Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
-import { type End, faceOf, innerOf, mouthOf, rowOf, type Setup, type Step } from '../route';
+import { faceOf, innerOf, mouthOf, type Setup, type Step } from '../route';
 import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith } from '../sizing';
 
 /** Where a slender row is measured: how far each place lies from the zero face of its setup, mm. */

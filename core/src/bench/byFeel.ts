@@ -1,6 +1,7 @@
 import type { Machine, Shop } from '../document';
 import { figure, type Figure } from '../quantity';
-import { rowOf, type Step } from '../route';
+import { rowOf } from '../ref';
+import { type Step } from '../route';
 import { mmOf, wayOf } from '../shop';
 import { dialShare } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';

@@ -1,3 +1,4 @@
+import { aspectOf, rowOf, thingOf } from '../ref';
 import { type Detail, type Drawing, type Entry, type Job, liveEntries, type Section } from '../document';
 import { detailWords, facesNamed, type ListName, lists } from '../drawing';
 import { say, type Sentence } from '../quantity';
@@ -72,7 +73,7 @@ const places: Readonly<Record<ListName, string>> = { outside: 'row', boreRight: 
 
 /** 'row 2, size'; a row that is gone is named by the place it had. */
 export function nameOf(of: string, ...drawings: readonly Drawing[]): Sentence {
-  const [id = '', aspect = ''] = of.split('.');
+  const [id, aspect = ''] = [thingOf(of), aspectOf(of)];
   for (const drawing of drawings.toReversed()) {
     for (const list of lists) {
       const at = drawing[list].findIndex((r) => r.id === id);
@@ -89,9 +90,9 @@ export function nameOf(of: string, ...drawings: readonly Drawing[]): Sentence {
 const saidOf = (d: Detail): string => [d.kind, d.size.text, d.length?.text, d.at.text].filter((t) => t !== undefined && t.trim() !== '').join(' ');
 
 function touched(of: string, was: Drawing, now: Drawing, log: readonly Entry[]): readonly Sentence[] {
-  const [id = '', aspect = ''] = of.split('.');
+  const [id, aspect = ''] = [thingOf(of), aspectOf(of)];
   const says: Sentence[] = [];
-  for (const mate of now.mates) if (mate.of.split('.')[0] === id) says.push(say`the fit to ${mate.piece === '' ? 'its piece' : mate.piece}`);
+  for (const mate of now.mates) if (thingOf(mate.of) === id) says.push(say`the fit to ${mate.piece === '' ? 'its piece' : mate.piece}`);
   if (aspect === 'length') {
     const rows = lists.flatMap((list) => {
       const at = now[list].findIndex((r) => r.id === id);
@@ -107,8 +108,8 @@ function touched(of: string, was: Drawing, now: Drawing, log: readonly Entry[]):
   const done = new Set(
     log.flatMap((e) => {
       const step = e.kind === 'done' ? e.step : undefined;
-      const made = step !== undefined && step !== null && step.split(/[@:]/)[1]?.split('.')[0] === (on ?? id);
-      const read = e.kind === 'reading' && e.of.split('.')[0] === id;
+      const made = step !== undefined && step !== null && rowOf(step) === (on ?? id);
+      const read = e.kind === 'reading' && thingOf(e.of) === id;
       return made || read ? [e.piece] : [];
     }),
   );

@@ -1,7 +1,8 @@
 import type { Entry } from '../document';
 
 import { diameter, length, say, type Sentence, tidy } from '../quantity';
-import { faceOf, letterOf, otherEnd, rowOf, type Setup, type Step } from '../route';
+import { rowOf } from '../ref';
+import { faceOf, letterOf, otherEnd, type Setup, type Step } from '../route';
 import type { Plan } from '../plan';
 
 /** What a step made, as it is written down when it is done: places from the face of its end, sizes on diameter; mm. */

@@ -1,8 +1,9 @@
+import { rowOf, thingOf } from '../ref';
 import type { Job } from '../document';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { diameter, length, say, type Sentence, tidy, time } from '../quantity';
-import { rowOf, type Step } from '../route';
+import { type Step } from '../route';
 import type { Advice } from '../sizing';
 import { threadLimits, toleranceClass } from '../standards';
 import type { Sized } from './sized';
@@ -57,7 +58,7 @@ interface MateThere {
 }
 
 function mateOf({ job, plan }: AtStep, row: string | undefined): MateThere | undefined {
-  const mate = job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row);
+  const mate = job.drawing.mates.find((m) => thingOf(m.of) === row);
   const piece = mate?.piece.trim() ?? '';
   return mate && { piece: piece === '' ? 'its mate' : piece, measured: plan.part.mates[mate.id]?.mate !== undefined };
 }

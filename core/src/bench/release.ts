@@ -1,7 +1,8 @@
 import { type Entry, liveEntries, type Shop } from '../document';
 import type { Characteristic, Part } from '../drawing';
 import { inspect, type Verdict } from '../inspection';
-import { rowOf, type Setup, type Verb } from '../route';
+import { rowOf } from '../ref';
+import { type Setup, type Verb } from '../route';
 
 /** A size that is finished in a holding, as it stands before the piece leaves it. */
 export interface Release {

@@ -1,6 +1,7 @@
 import type { Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits, Part } from '../drawing';
-import { faceOf, innerOf, mouthOf, rowOf, type Setup, type Step } from '../route';
+import { rowOf } from '../ref';
+import { faceOf, innerOf, mouthOf, type Setup, type Step } from '../route';
 import { insideGaugeFor } from '../shop';
 import { lengthDial } from '../sizing';
 

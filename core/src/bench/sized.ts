@@ -1,8 +1,9 @@
+import { rowOf, thingOf } from '../ref';
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import type { Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { say, tidy } from '../quantity';
-import { faceOf, rowOf, type Setup, type Step } from '../route';
+import { faceOf, type Setup, type Step } from '../route';
 import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
@@ -89,7 +90,7 @@ export function sizedNow(
 
 /** Over wires, or on the pitch line with a thread micrometer. @source infeed, common practice: the groove of the deepest cut is the tool's own, so the pitch diameter falls by twice the depth */
 function threadBy(gauge: Gauge, step: Step, plan: Plan): Sized | undefined {
-  const row = (step.does[0] ?? '').split('.')[0] ?? '';
+  const row = thingOf(step.does[0] ?? '');
   const of = `${row}.thread`;
   const thread = plan.part.characteristics.find((c) => c.id === of);
   const form = thread?.text === undefined ? undefined : threadLimits(thread.text);

@@ -1,3 +1,4 @@
+import { thingOf } from '../ref';
 import type { Drawing } from '../document';
 import { generalAngleTolerance } from '../standards';
 import { settingOf } from './envelope';
@@ -20,7 +21,7 @@ export function characteristicsOf(
   distances: readonly Distance[],
   relations: readonly ReadRelation[],
 ): readonly Characteristic[] {
-  const related = new Set(relations.flatMap((r) => [r.of.split('.')[0], r.to.split('.')[0]]));
+  const related = new Set(relations.flatMap((r) => [thingOf(r.of), thingOf(r.to)]));
   const careOf = (ref: string, own: Care): Care => drawing.care[ref] ?? own;
   const size = (id: string, of: string, is: Found['is'], limits: Limits, own = proposed(limits)): Found => ({
     id,
@@ -47,7 +48,7 @@ export function characteristicsOf(
   for (const r of relations) {
     found.push({
       id: r.id,
-      of: r.of.split('.')[0] ?? '',
+      of: thingOf(r.of),
       is: r.kind === 'distance' ? 'length' : 'runout',
       limits: r.limits,
       relation: { kind: r.kind, to: r.to },

@@ -1,3 +1,4 @@
+import { thingOf } from '../ref';
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, MM_PER_INCH, say, type Sentence, tidy, writeExact } from '../quantity';
@@ -144,7 +145,7 @@ function checkSeats(drawing: Drawing, features: readonly Feature[], findings: Fi
   const rows = features.filter((f) => f.side === 'outside');
   rows.forEach((row, i) => {
     const section = drawing.outside.find((r) => r.id === row.id);
-    const pressed = drawing.mates.some((m) => m.of.split('.')[0] === row.id && /press|interference|shrink|[a-z]*\/\s?[k-u]\d/i.test(m.want.text));
+    const pressed = drawing.mates.some((m) => thingOf(m.of) === row.id && /press|interference|shrink|[a-z]*\/\s?[k-u]\d/i.test(m.want.text));
     if (!section || row.form !== 'cylinder' || !(pressed || (row.nearDiameter.from === 'class' && seats.test(section.size.text)))) return;
     const open = [
       { end: 'near' as const, edge: row.edgeNear, beside: rows[i - 1]?.farDiameter.nominal ?? 0 },

@@ -1,3 +1,4 @@
+import { thingOf } from '../ref';
 import type { Drawing, Mate } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, MM_PER_INCH, parseLength, pressure, readLength, say, type Sentence, temperature, tidy, type Units } from '../quantity';
@@ -137,7 +138,7 @@ export function applyMates(
   let out = features;
   const mates: Record<string, MateLimits> = {};
   for (const mate of drawing.mates) {
-    const id = mate.of.split('.')[0] ?? '';
+    const id = thingOf(mate.of);
     const feature = out.find((f) => f.id === id);
     const tell = (code: string, severity: Finding['severity'], says: Sentence, why: Sentence, mends: Finding['mends'] = []) =>
       findings.push({ code, about: mate.id, severity, says, why, mends });

@@ -1,3 +1,4 @@
+import { aspectOf, thingOf } from '../ref';
 import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
 import { say, tidy } from '../quantity';
@@ -75,7 +76,7 @@ function withoutBlanks(drawing: Drawing): Drawing {
 
 /** The fix of an edge that does not fit leaves it sharp. */
 function leftSharp(drawing: Drawing, finding: Finding): Finding {
-  const [id = '', end = ''] = finding.about.split('.');
+  const [id, end = ''] = [thingOf(finding.about), aspectOf(finding.about)];
   const list = lists.find((l) => drawing[l].some((r) => r.id === id && (end === 'near' ? r.near : r.far) !== undefined));
   if (!list) return finding;
   return {

@@ -1,10 +1,9 @@
+import { thingOf } from '../ref';
 import type { Drawing } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
 import { parseLengthCell, withGeneralRule } from './parseSize';
 import type { Feature, Limits, PartDetail, ReadRelation } from './types';
-
-const subject = (ref: string) => ref.split('.')[0] ?? '';
 
 /** Relations between features of the part, with their value; one that names what is not there is a finding. */
 export function readRelations(
@@ -26,8 +25,8 @@ export function readRelations(
       });
       return [];
     };
-    const there = (ref: string) => known.has(subject(ref));
-    const typed = (ref: string) => lists(drawing).some((r) => r.id === subject(ref)) || drawing.details.some((d) => d.id === subject(ref));
+    const there = (ref: string) => known.has(thingOf(ref));
+    const typed = (ref: string) => lists(drawing).some((r) => r.id === thingOf(ref)) || drawing.details.some((d) => d.id === thingOf(ref));
     if (!there(relation.of) || !there(relation.to)) {
       const missing = there(relation.of) ? relation.to : relation.of;
       return typed(missing) ? [] : refuse('relation-orphaned', say`this relation names a row that is not there now`, true);

@@ -1,3 +1,4 @@
+import { subjectIn } from '../ref';
 import type { Sentence } from '../quantity';
 
 export type Severity = 'stop' | 'caution' | 'note';
@@ -31,7 +32,7 @@ export interface Reason {
 }
 
 /** The row, setup or thing that a finding is about, without aspect or verb: 's2' of 's2.diameter' and of 'finish-turn@s2:left-1'. */
-export const subjectOf = (finding: Finding): string => (finding.about.split('@').at(-1) ?? '').split(/[.:]/)[0] ?? '';
+export const subjectOf = (finding: Finding): string => subjectIn(finding.about);
 
 const gravity = { stop: 0, caution: 1, note: 2 } as const;
 

@@ -1,3 +1,4 @@
+import { endOf } from '../ref';
 import type { Choice, Holding, Shop } from '../document';
 import type { Finding, Reason } from '../finding';
 import { type Figure, figure, length, ratio, say, spindleSpeed } from '../quantity';
@@ -164,6 +165,6 @@ function placed(taken: HoldingChoice, support: Support, choice: Extract<Choice, 
   const typed = choice.support.find((x) => x.item === support.item)?.at;
   const at = typed && mmOf(typed, NaN);
   if (at === undefined || !(at > 0) || support.from === 0) return support;
-  const inwards = taken.setup.startsWith('left') ? 1 : -1;
+  const inwards = endOf(taken.setup) === 'left' ? 1 : -1;
   return { ...support, from: at, at: support.at + inwards * (at - support.from) };
 }

@@ -1,3 +1,4 @@
+import { endOf } from '../ref';
 import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, say } from '../quantity';
@@ -43,7 +44,7 @@ export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undef
 
 /** A steady stands some way in from the face, clear of the tool that bores it. */
 const steadyAt = (held: Held): number =>
-  held.face + (held.setup.startsWith('left') ? 1 : -1) * Math.min(held.length / 3, Math.max(12, 0.75 * held.diameter));
+  held.face + (endOf(held.setup) === 'left' ? 1 : -1) * Math.min(held.length / 3, Math.max(12, 0.75 * held.diameter));
 
 /** What speaks against a support here. */
 export function supportFindings(held: Held, support: Supporting, out: number): readonly Finding[] {

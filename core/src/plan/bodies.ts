@@ -1,3 +1,4 @@
+import { thingOf } from '../ref';
 import type { Holding, Shop, Tool } from '../document';
 import type { Part } from '../drawing';
 import { parseDegrees } from '../quantity';
@@ -117,7 +118,7 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   const [near, far] = [Math.max(x(left), x(right)), Math.min(x(left), x(right))];
   const depth = leastRadius(step);
   const clear = topOf(setup, step) + APPROACH;
-  const row = part.features.find((f) => f.id === (step.does[0] ?? '').split('.')[0]);
+  const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
   if (step.verb === 'thread' && row && row.side !== 'outside') return [];
   if (step.verb === 'taper' && row) {
     const ends = (

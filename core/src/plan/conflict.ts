@@ -1,7 +1,8 @@
+import { endOf, rowOf } from '../ref';
 import type { Choice, Job, Shop } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
-import { rowOf } from '../route';
+
 import { holdingOf } from '../shop';
 import type { Plan } from './types';
 
@@ -84,7 +85,7 @@ export function wordsOf(choice: Choice, shop: Shop): string {
             ? ({ saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method)
             : `${choice.method} for row ${choice.of}`;
     case 'in':
-      return `row ${rowOf(choice.step)} turned from end ${choice.setup.startsWith('left') ? 'B' : 'A'}`;
+      return `row ${rowOf(choice.step)} turned from end ${endOf(choice.setup) === 'left' ? 'B' : 'A'}`;
     case 'use':
       return `${item(choice.item)} at ${choice.step}`;
     case 'data':

@@ -3,6 +3,7 @@ import { type Feature, isShaped } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
 import { length, say, type Sentence } from '../quantity';
+import type { End } from '../ref';
 import {
   type BarSheet,
   barSheet,
@@ -12,7 +13,6 @@ import {
   centreSetup,
   type Context,
   DOG,
-  type End,
   faceOf,
   firstSetup,
   type Gripping,

@@ -1,3 +1,4 @@
+import { readStep, thingOf } from '../ref';
 import type { Shop } from '../document';
 import type { Part } from '../drawing';
 import { partsOf, type RunoutPart, runoutOf, SAME_CHUCKING } from '../holding';
@@ -30,11 +31,9 @@ export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Rou
 
 /** The setup in which a feature or a face is finished; the first where nothing finishes it: as the stock was. */
 function madeIn(setups: readonly Setup[], ref: string): number {
-  const of = ref.split('.')[0] ?? '';
+  const of = thingOf(ref);
   const at = setups.findLastIndex((s) =>
-    s.steps.some(
-      (step) => finishing.has(step.verb) && (step.does.some((d) => d.split('.')[0] === of) || step.id.split('@')[1]?.split(':')[0] === of),
-    ),
+    s.steps.some((step) => finishing.has(step.verb) && (step.does.some((d) => thingOf(d) === of) || readStep(step.id).of === of)),
   );
   // the centre line of the part is that of what was turned first
   return at < 0 ? 0 : at;

@@ -1,3 +1,4 @@
+import { thingOf } from '../ref';
 import type { Job } from '../document';
 import { figure } from '../quantity';
 import { besideLathe, fittedOne, type Route, type Setup, type Step } from '../route';
@@ -17,8 +18,8 @@ interface Task {
 /** The setup from which each piece goes right through because its own mate is fitted to it there; none where no mates are numbered. */
 export function fitsFrom(job: Job, setups: readonly Setup[]): number {
   if (job.pieces === 1) return Infinity;
-  const rows = new Set(job.drawing.mates.filter(fittedOne).map((m) => m.of.split('.')[0] ?? ''));
-  const at = setups.findIndex((s) => s.steps.some((step) => step.gauge !== undefined && rows.has((step.does[0] ?? '').split('.')[0] ?? '')));
+  const rows = new Set(job.drawing.mates.filter(fittedOne).map((m) => thingOf(m.of)));
+  const at = setups.findIndex((s) => s.steps.some((step) => step.gauge !== undefined && rows.has(thingOf(step.does[0] ?? ''))));
   return at < 0 ? Infinity : at;
 }
 

@@ -1,7 +1,8 @@
+import { type End, endOf, rowOf } from '../ref';
 import type { Choice } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
-import { type Context, type End, letterOf, otherEnd, reachedByBoth, type Route, rowOf, severingOf, toolForThread, way } from '../route';
+import { type Context, letterOf, otherEnd, reachedByBoth, type Route, severingOf, toolForThread, way } from '../route';
 import { mmOf } from '../shop';
 import { threadOf } from '../drawing';
 
@@ -72,7 +73,7 @@ export function wheresOf(
   ctx: Context,
   first: End,
 ): { readonly soon: ReadonlyMap<string, End>; readonly later: ReadonlyMap<string, End> | undefined } {
-  const soon = new Map([...ctx.chosen.in].map(([row, c]) => [row, c.setup.startsWith('left') ? ('left' as const) : ('right' as const)]));
+  const soon = new Map([...ctx.chosen.in].map(([row, c]) => [row, endOf(c.setup)]));
   const held = ctx.chosen.hold.size > 0 || ctx.started !== undefined;
   const open = held ? [] : reachedByBoth(ctx.part.features).filter((row) => !soon.has(row));
   return { soon, later: open.length === 0 ? undefined : new Map([...soon, ...open.map((row) => [row, otherEnd(first)] as const)]) };
@@ -80,10 +81,10 @@ export function wheresOf(
 
 /** Rows that were asked for at an end that does not reach them. */
 export function elsewhere({ chosen, part }: Context, route: Route): readonly Finding[] {
-  const endOf = new Map(route.setups.flatMap((s) => s.steps.map((step) => [rowOf(step.id), s.end ?? undefined] as const)));
+  const madeAt = new Map(route.setups.flatMap((s) => s.steps.map((step) => [rowOf(step.id), s.end ?? undefined] as const)));
   return [...chosen.in].flatMap(([row, choice]): Finding[] => {
-    const asked: End = choice.setup.startsWith('left') ? 'left' : 'right';
-    const is = endOf.get(row);
+    const asked = endOf(choice.setup);
+    const is = madeAt.get(row);
     if (is === undefined || is === asked || !part.features.some((f) => f.id === row)) return [];
     return [
       {

@@ -5,7 +5,7 @@ import { figure, type Figure, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { parseLength } from '../quantity';
 import { orChosen } from './choices';
-import type { End } from './ends';
+import type { End } from '../ref';
 
 export interface BarSheet {
   /** allowance for facing at each end */

@@ -1,3 +1,4 @@
+import { rowOf } from '../ref';
 import type { Choice, Job } from '../document';
 import { figure, type Figure, type QuantityKind } from '../quantity';
 
@@ -41,7 +42,6 @@ export function chosenIn(job: Job): Chosen {
 }
 
 /** The row that a step is about: of `finish-turn@s2.diameter:left-1` it is s2. */
-export const rowOf = (step: string): string => (step.split('@')[1] ?? '').split(/[.:]/)[0] ?? '';
 
 /** A computed figure, unless a person chose another value: a choice equal to what is computed leaves its formula standing. */
 export function orChosen(computed: Figure, chosen: number | undefined): Figure {

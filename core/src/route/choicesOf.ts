@@ -1,7 +1,8 @@
 import type { Choice, Job } from '../document';
 import { STARTED } from '../holding';
 import { writeExact } from '../quantity';
-import { choiceId, chosenIn, rowOf } from './choices';
+import { rowOf } from '../ref';
+import { choiceId, chosenIn } from './choices';
 import type { Route, Step } from './types';
 
 const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as const });

@@ -1,3 +1,4 @@
+import { type End, writeStep } from '../ref';
 import type { Bar, Job, Machine, Shop, Tool } from '../document';
 import type { Part } from '../drawing';
 import type { Finding, Reason } from '../finding';
@@ -10,7 +11,7 @@ import { mmOf, toolOf, wayOf } from '../shop';
 import type { Material } from '../standards';
 import { cautionsOf } from './cautions.table';
 import { type Chosen, orChosen } from './choices';
-import type { End } from './ends';
+
 import type { Pass, Step } from './types';
 import { substitutes } from './substitutes.table';
 import type { Verb } from './verbs.table';
@@ -184,7 +185,7 @@ function riskOf({ part, shop }: Context, { gauge, about, figures }: StepParts): 
 
 /** `<verb>@<ref>`, with the setup where an earlier one already does the same. */
 export function stepId(setup: SetupDraft, verb: Verb, about: string): string {
-  const plain = `${verb}@${about}`;
+  const plain = writeStep({ verb, of: about });
   const owner = setup.ids.get(plain);
   if (owner === undefined) setup.ids.set(plain, setup.id);
   return owner === undefined || owner === setup.id ? plain : `${plain}:${setup.id}`;

@@ -1,10 +1,11 @@
+import { type End, writeStep } from '../ref';
 import { gripOf, type HoldingChoice } from '../holding';
 import { figure, length, say, type Sentence, time } from '../quantity';
 import { holdingOf, mmOf, speedsOf } from '../shop';
 import { combine, outsideOf, type Region } from '../stock';
 import type { BarSheet } from './barSheet';
 import { byHand, type Context, reason, type SetupDraft } from './context';
-import { type End } from './ends';
+
 import type { Gripping, Reach } from './reach';
 import type { Severing } from './sever';
 import { riskOf } from './risks.table';
@@ -95,11 +96,7 @@ export function setupOf(making: Making, draft: SetupDraft, held: HoldingChoice, 
     weighs: figure(
       'cost',
       'weighs',
-      {
-        score: held.score.value,
-        risks: riskOf(ctx.findings),
-        against: draft.id === 'left-1' && making.first === 'left' ? 1 : 0,
-      },
+      { score: held.score.value, risks: riskOf(ctx.findings), against: draft.id === 'left-1' && making.first === 'left' ? 1 : 0 },
       { step: 0.1 },
     ),
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),
@@ -125,7 +122,7 @@ function withOwnSteps({ ctx, first }: Making, draft: SetupDraft, before: Region)
     const at = step.after === null ? (draft.id === `${first}-1` ? 0 : -1) : steps.findIndex((s) => s.id === step.after) + 1;
     if (at < 0 || (step.after !== null && at === 0)) continue;
     steps.splice(at, 0, {
-      id: `own@${step.id}`,
+      id: writeStep({ verb: 'own', of: step.id }),
       verb: 'own',
       does: [step.id],
       says: [step.says],

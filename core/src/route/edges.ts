@@ -6,7 +6,8 @@ import { threadUndercut } from '../standards';
 import { chamfered, combine, type Region } from '../stock';
 import { spareIn } from './shapes';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
-import { type End, innerOf, inward, mouthOf } from './ends';
+import type { End } from '../ref';
+import { innerOf, inward, mouthOf } from './ends';
 
 /** Chamfers the edge of a row that faces the free end. */
 export function chamferMouth(ctx: Context, setup: SetupDraft, feature: Feature): void {

@@ -1,6 +1,5 @@
+import type { End } from '../ref';
 import type { Feature, Part } from '../drawing';
-
-export type End = 'right' | 'left';
 
 export const otherEnd = (end: End): End => (end === 'right' ? 'left' : 'right');
 

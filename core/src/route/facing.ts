@@ -3,7 +3,8 @@ import { type Figure, figure, length, say } from '../quantity';
 import { gaugeFor } from '../shop';
 import { turned } from '../stock';
 import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
-import { type End, inward, letterOf } from './ends';
+import type { End } from '../ref';
+import { inward, letterOf } from './ends';
 import { feedFigure } from './turning';
 
 /** Facing: one or more cuts until the face lies at z. */

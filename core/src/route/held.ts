@@ -1,3 +1,4 @@
+import { type End, thingOf } from '../ref';
 import type { Holding } from '../document';
 import type { Part } from '../drawing';
 import { largestDiameter, type Held, type ToKeep } from '../holding';
@@ -8,7 +9,7 @@ import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import { orChosen } from './choices';
 import type { Context } from './context';
-import { type End, faceOf, innerOf, inward, otherEnd } from './ends';
+import { faceOf, innerOf, inward, otherEnd } from './ends';
 import type { Gripping, Reach } from './reach';
 
 /** What a driving dog takes of the end that it sits on, mm. @source common practice */
@@ -200,12 +201,10 @@ export function boredGripping(part: Part, first: End): Gripping | undefined {
   return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: faceOf(part, otherEnd(first)), inside: () => 0 };
 }
 
-const subjectOf = (ref: string) => ref.split('.')[0] ?? '';
-
 /** Relations whose two sides are made in different setups. */
 export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] {
   const setupOf = (ref: string): 'right' | 'left' | undefined => {
-    const id = subjectOf(ref);
+    const id = thingOf(ref);
     if (id === 'right' || id === 'left') return id;
     const feature = part.features.find((f) => f.id === id);
     if (!feature) return undefined;

@@ -7,7 +7,8 @@ import { insideGaugeFor, mmOf, sizeOf } from '../shop';
 import { centreCut, centreFor } from '../standards';
 import { centred, drilled } from '../stock';
 import { addStep, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
-import { type End, letterOf, sunkOf } from './ends';
+import type { End } from '../ref';
+import { letterOf, sunkOf } from './ends';
 
 /** What a tailstock advertises it does not all have, mm. @source quill, common practice */
 export const QUILL_LESS = 12;

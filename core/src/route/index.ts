@@ -1,6 +1,6 @@
 export { fittedOne } from './beside';
 export { type BarSheet, barSheet, carriedSheet } from './barSheet';
-export { choiceId, chosenIn, rowOf } from './choices';
+export { choiceId, chosenIn } from './choices';
 export { choicesAbout, choicesOf, pinOf } from './choicesOf';
 export { type Context, type ToGet, way } from './context';
 export { DOG, heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor, toKeep } from './held';
@@ -8,7 +8,7 @@ export { boundsOfStep, mayMove, type Moved, violations } from './judge';
 export { betweenSetup, centreSetup, plateSetup, rimSetup } from './carried';
 export { costOf, costOfSetups } from './cost';
 export { type Making, withRemovals } from './draft';
-export { type End, faceOf, innerOf, inward, letterOf, mouthOf, otherEnd } from './ends';
+export { faceOf, innerOf, inward, letterOf, mouthOf, otherEnd } from './ends';
 export { firstSetup, secondSetup } from './setups';
 export { type Block, bestOrder, costOfOrder, orderEdges, PREFERRED, respects, TOOL_CHANGE } from './order';
 export { besideDog, type Gripping, grippingOf, type Reach, reachedByBoth, reachOf } from './reach';

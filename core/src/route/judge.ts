@@ -1,3 +1,4 @@
+import { readStep, thingOf } from '../ref';
 import type { Job, Machine, Shop } from '../document';
 import type { Part } from '../drawing';
 import type { Finding } from '../finding';
@@ -182,7 +183,7 @@ function judgeTravel(step: Step, setup: Setup, part: Part, machine: Machine, bro
       say`in two lengths, or another lathe`,
     );
   if (step.verb !== 'taper' || step.method !== 'set-over') return;
-  const row = part.features.find((f) => f.id === step.does[0]?.split('.')[0]);
+  const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
   if (!row) return;
   const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(1e-9, longOf(row));
   const offset = setOver(part.length, slope);
@@ -210,11 +211,7 @@ function judgeSize(step: Step, part: Part, broken: Broken): void {
 
 /** Rows with a tolerance or a thread of their own that no step makes. */
 function unmade(route: Route, part: Part): readonly Finding[] {
-  const done = new Set(
-    route.setups
-      .flatMap((s) => s.steps.flatMap((step) => [...step.does, step.id.split('@')[1]?.split(':')[0] ?? '']))
-      .map((ref) => ref.split('.')[0]),
-  );
+  const done = new Set(route.setups.flatMap((s) => s.steps.flatMap((step) => [...step.does, readStep(step.id).of])).map(thingOf));
   return part.features
     .filter((f) => f.nearDiameter.from !== 'general' || f.form === 'thread')
     .filter((f) => !done.has(f.id))

@@ -1,9 +1,10 @@
+import { type End, thingOf } from '../ref';
 import type { Machine, Shop } from '../document';
 import { type CutLength, type Feature, type Part, toleranceChart, widestOf } from '../drawing';
 import { type Figure, figure, length, say, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { boundsOf } from '../stock';
-import { type End, faceOf, innerOf, letterOf, mouthOf, otherEnd, longOf } from './ends';
+import { faceOf, innerOf, letterOf, mouthOf, otherEnd, longOf } from './ends';
 import { QUILL_LESS } from './holes';
 import type { LedgerLine, Setup, Step } from './types';
 
@@ -49,7 +50,7 @@ export function chartOf(setups: readonly Setup[], part: Part): readonly CutLengt
   return toleranceChart(part, cuts);
 }
 
-const rowOf = (step: Step, part: Part): Feature | undefined => part.features.find((f) => f.id === (step.does[0] ?? '').split('.')[0]);
+const rowOf = (step: Step, part: Part): Feature | undefined => part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
 
 /** A row ends at a shoulder where what is beyond it is larger; past a smaller one the tool runs out, and the other end makes that face. */
 function endsAtShoulder(part: Part, row: Feature, end: End): boolean {

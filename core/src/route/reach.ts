@@ -1,5 +1,6 @@
 import { type Feature, isShaped, type Part, widestOf } from '../drawing';
-import { type End, faceOf, innerOf, inward, mouthOf, otherEnd } from './ends';
+import type { End } from '../ref';
+import { faceOf, innerOf, inward, mouthOf, otherEnd } from './ends';
 
 export type Reach = Readonly<Record<string, 'right' | 'left' | 'neck'>>;
 

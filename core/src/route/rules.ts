@@ -1,3 +1,4 @@
+import { readStep, rowOf as subjectOfStep } from '../ref';
 import type { Part } from '../drawing';
 import { diameter, say, type Sentence } from '../quantity';
 import type { Step } from './types';
@@ -44,12 +45,9 @@ const begins = new Set<Verb>(['load', 'turn-round']);
 /** The row that a step works on: of a groove or knurl the one it is cut in. */
 function rowOf(step: Ordered, part: Part): string {
   if (step.place) return step.place.row;
-  const about = subject(step.id);
+  const about = subjectOfStep(step.id);
   return part.details.find((d) => d.id === about)?.on ?? about;
 }
-
-/** 's1' of 'chamfer@s1.near:left-1'. */
-const subject = (id: string): string => (id.split('@')[1] ?? '').split(':')[0]?.split('.')[0] ?? '';
 
 const sideOf = (step: Ordered, part: Part) => (step.place ? step.place.side : part.features.find((f) => f.id === rowOf(step, part))?.side);
 
@@ -71,7 +69,7 @@ export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRul
   if (outA >= 0 && b.verb === 'check') return undefined;
   if (b.verb === 'check') return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
   if (a.verb === 'check') return undefined;
-  const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && s.id.split('@')[1]?.split(':')[0] === facts.backEdge;
+  const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && readStep(s.id).of === facts.backEdge;
   if (back(b)) return { rule: 'chamfer-before-severing', says: say`the blade goes in only when nothing is left that pushes` };
   if (back(a)) return undefined;
   if (a.verb === 'face') return { rule: 'face-first', says: say`face, then all lengths have a zero` };

@@ -4,7 +4,8 @@ import { giveOfBlade } from './toolSpring';
 import { diameter, figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { type Region, turned } from '../stock';
-import { faceOf, inward, letterOf, otherEnd, type End } from './ends';
+import type { End } from '../ref';
+import { faceOf, inward, letterOf, otherEnd } from './ends';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId, way } from './context';
 
 /** A choice of how to sever stands for whichever end is worked last. */

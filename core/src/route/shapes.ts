@@ -6,7 +6,8 @@ import { mmOf, sizeOf } from '../shop';
 import { centreCut } from '../standards';
 import { combine, rectangle, type Region } from '../stock';
 import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
-import { type End, inward, mouthOf, longOf } from './ends';
+import type { End } from '../ref';
+import { inward, mouthOf, longOf } from './ends';
 import { taperWay } from './tapers';
 import type { Verb } from './verbs.table';
 

@@ -1,3 +1,4 @@
+import { type End, writeStep } from '../ref';
 import { firstPass, speedFor, threadInfeeds } from '../cutting';
 import type { Tool } from '../document';
 import { type Feature, threadOf } from '../drawing';
@@ -7,7 +8,7 @@ import { type DrawnThread, flankHalf } from '../standards';
 import { type Region, threaded } from '../stock';
 import { barTooSlender, ENTERS } from './boring';
 import { addStep, byHand, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
-import { type End, faceOf, innerOf, inward, longOf, mouthOf } from './ends';
+import { faceOf, innerOf, inward, longOf, mouthOf } from './ends';
 import { cuts, insideBars, toolForThread } from './threadTools';
 
 /* Threads by single point, outside and inside, and by die. */
@@ -87,7 +88,7 @@ export function cutThread(ctx: Context, setup: SetupDraft, feature: Feature): vo
     return;
   }
   if (wantsDie && !begun) {
-    lacks(ctx, 'die', say`die ${feature.thread ?? ''}`, `thread@${feature.id}`);
+    lacks(ctx, 'die', say`die ${feature.thread ?? ''}`, writeStep({ verb: 'thread', of: feature.id }));
     ctx.findings.push({
       code: 'no-die',
       about: `${feature.id}.thread`,

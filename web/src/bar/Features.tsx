@@ -1,4 +1,4 @@
-import { type Part, threadOf, widestOf } from '@obra/core';
+import { type Part, threadOf, widestOf, thingOf } from '@obra/core';
 import type { Mapping } from './mapping';
 import { rowNumber } from './rowNumber';
 
@@ -109,7 +109,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
           transform={`translate(${map.x(c.z).toFixed(1)} ${map.y(c.r).toFixed(1)})`}
           r={6}
           role="button"
-          aria-label={`${c.says} of row ${rowNumber(part, c.id.split('.')[0] ?? '')}`}
+          aria-label={`${c.says} of row ${rowNumber(part, thingOf(c.id))}`}
           onClick={() => onPick(c.id)}
         />
       ))}

@@ -10,6 +10,7 @@ import {
   write,
   writeSentence,
   writeWithUnit,
+  thingOf,
 } from '@obra/core';
 import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
@@ -192,7 +193,7 @@ export function MeasureHere({
   readonly bench: boolean;
 }) {
   if (step.gauge === undefined || step.verb !== 'finish-turn') return null;
-  const f = part.features.find((o) => o.id === step.does[0]?.split('.')[0]);
+  const f = part.features.find((o) => o.id === thingOf(step.does[0] ?? ''));
   if (!f) return null;
   const x = map.x(view((f.near + f.far) / 2));
   const r = f.nearDiameter.nominal / 2;

@@ -1,4 +1,4 @@
-import { type Bar, type Edit, mmOf, type Route, type Units, writeExact, writeWithUnit } from '@obra/core';
+import { type Bar, type Edit, mmOf, type Route, type Units, writeExact, writeWithUnit, thingOf } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
@@ -53,7 +53,7 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
   if (route.runouts.length === 0) return null;
   const rows = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft];
   const nameOf = (ref: string) => {
-    const id = ref.split('.')[0] ?? '';
+    const id = thingOf(ref);
     const row = rows.find((r) => r.id === id);
     const end = part.features.find((f) => f.id === id)?.side;
     return row ? `${row.size.text}${end === 'right' || end === 'left' ? ' (hole)' : ''}` : ref;

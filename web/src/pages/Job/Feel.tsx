@@ -1,4 +1,4 @@
-import { dialSaid, type Entry, furtherByFeel, type Gauge, machineOf, rowOf, type Step, write, writeExact } from '@obra/core';
+import { dialSaid, type Entry, furtherByFeel, type Gauge, machineOf, rowOf, type Step, write, writeExact, thingOf } from '@obra/core';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
@@ -20,7 +20,7 @@ interface Props {
 /** A fit by trial: what the mate or the thread's gauge feels like, and what was cut between; each press is a record. */
 export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
   const row = rowOf(step.id);
-  const mate = view.job.drawing.mates.find((m) => (m.of.split('.')[0] ?? '') === row && /^trial/i.test(m.want.text.trim()));
+  const mate = view.job.drawing.mates.find((m) => thingOf(m.of) === row && /^trial/i.test(m.want.text.trim()));
   // an inside thread is tried with its plug, or with what screws into it
   const inside = step.verb === 'thread' && view.part.features.some((f) => f.id === row && f.side !== 'outside');
   const thread =

@@ -11,6 +11,7 @@ import {
   writeSentence,
   writeWithUnit,
   detailWords,
+  thingOf,
 } from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -174,7 +175,7 @@ function nameOf(view: JobView, size: Characteristic): string {
   if (size.relation) {
     const { to } = size.relation;
     const ends: Readonly<Record<string, string>> = { axis: 'the centre line', right: 'end A', left: 'end B' };
-    return `${relations[size.relation.kind]} ${ends[to] ?? whereOf(view, to.split('.')[0] ?? '')}`;
+    return `${relations[size.relation.kind]} ${ends[to] ?? whereOf(view, thingOf(to))}`;
   }
   if (size.is === 'thread') return size.text ?? '';
   if (size.text !== undefined) return `${size.text} in its gauge`;

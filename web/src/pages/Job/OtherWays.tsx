@@ -1,4 +1,4 @@
-import { type Alternative, type Edit, type Finding, findingKey, writeMinutes, writeSentence } from '@obra/core';
+import { type Alternative, type Edit, type Finding, findingKey, writeMinutes, writeSentence, thingOf } from '@obra/core';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber, Mark } from '../../slate';
@@ -86,9 +86,8 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   ))}
                   {way.risks.map((r) => (
                     <div key={r.of} className="quiet">
-                      row {rowNumber(view.part, r.of.replace(/\.diameter$/, ''))}: risk{' '}
-                      <FigureNumber figure={r.here} units={units} text={writeMinutes(r.here.value)} /> instead of{' '}
-                      <FigureNumber figure={r.now} units={units} text={writeMinutes(r.now.value)} />
+                      row {rowNumber(view.part, thingOf(r.of))}: risk <FigureNumber figure={r.here} units={units} text={writeMinutes(r.here.value)} />{' '}
+                      instead of <FigureNumber figure={r.now} units={units} text={writeMinutes(r.now.value)} />
                     </div>
                   ))}
                   {way.gains.map((says, i) => (

@@ -1,4 +1,19 @@
-import { type Choice, choicesAbout, choiceId, type Edit, pinOf, reachedByBoth, rowOf, type Step, ways, writeSentence } from '@obra/core';
+import {
+  type Choice,
+  choicesAbout,
+  choiceId,
+  type Edit,
+  pinOf,
+  reachedByBoth,
+  rowOf,
+  type Step,
+  ways,
+  writeSentence,
+  type End,
+  endOf,
+  writeSetting,
+  writeStep,
+} from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
 
@@ -53,9 +68,11 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((x) => x.id === step.id));
   const rowId = rowOf(step.id);
   const ends = step.verb === 'finish-turn' && reachedByBoth(view.part.features).includes(rowId) ? (setup?.end ?? undefined) : undefined;
-  const takeEnd = (end: string) => {
+  const takeEnd = (end: End) => {
     const own = job.choices.find((c) => c.kind === 'in' && rowOf(c.step) === rowId);
-    open.edit([put({ kind: 'in', id: own?.id ?? choiceId('in', rowId), step: `finish-turn@${rowId}`, setup: `${end}-1` })]);
+    open.edit([
+      put({ kind: 'in', id: own?.id ?? choiceId('in', rowId), step: writeStep({ verb: 'finish-turn', of: rowId }), setup: writeSetting(end, 1) }),
+    ]);
   };
   return (
     <div className="d-flex gap-2 align-items-center flex-wrap">
@@ -84,7 +101,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
         </Form.Select>
       )}
       {ends && (
-        <Form.Select size="sm" style={{ width: 170 }} aria-label="Turned from" value={ends} onChange={(e) => takeEnd(e.target.value)}>
+        <Form.Select size="sm" style={{ width: 170 }} aria-label="Turned from" value={ends} onChange={(e) => takeEnd(endOf(e.target.value))}>
           <option value="right">turned from end A</option>
           <option value="left">turned from end B</option>
         </Form.Select>

@@ -1,4 +1,4 @@
-import { type Edit, type Mate, parseLength, parseWant, write, writeExact, writeSentence } from '@obra/core';
+import { type Edit, type Mate, parseLength, parseWant, write, writeExact, writeSentence, thingOf } from '@obra/core';
 import { Button, Form } from 'react-bootstrap';
 import { Warmth } from '../../../fields';
 import { newId, now } from '../../../data/ids';
@@ -44,7 +44,7 @@ export function Fits({ view }: { readonly view: JobView }) {
                 <PlaceSelect
                   label={`row, ${name}`}
                   places={placesFor('row', job.drawing)}
-                  value={mate.of.split('.')[0] ?? ''}
+                  value={thingOf(mate.of)}
                   onChoose={(ref) => edit([{ op: 'put', at: at(mate, 'of'), value: ref }])}
                 />
               </td>

@@ -1,4 +1,17 @@
-import { blankRow, type Drawing, likelyNominals, parseLength, parsePitch, pathOf, sampleDoubt, unworn, write, writeWithUnit } from '@obra/core';
+import {
+  blankRow,
+  type Drawing,
+  likelyNominals,
+  parseLength,
+  parsePitch,
+  pathOf,
+  sampleDoubt,
+  unworn,
+  write,
+  writeWithUnit,
+  aspectOf,
+  thingOf,
+} from '@obra/core';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
@@ -38,7 +51,7 @@ function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sa
   const { job, open, shop, units } = view;
   const { outside, boreRight, boreLeft } = job.drawing;
   const [pitch, setPitch] = useState('');
-  const [id = '', aspect = 'diameter'] = sample.of.split('.');
+  const [id, aspect = 'diameter'] = [thingOf(sample.of), aspectOf(sample.of)];
   const list = outside.some((r) => r.id === id) ? 'outside' : boreRight.some((r) => r.id === id) ? 'boreRight' : 'boreLeft';
   const row = job.drawing[list].find((r) => r.id === id);
   const gauge = shop.gauges.find((g) => g.id === sample.measured.gauge);
