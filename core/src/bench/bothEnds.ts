@@ -4,7 +4,7 @@ import type { Feature, Limits, Part } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
 import { faceOf, innerOf, mouthOf, type Setup, type Step } from '../route';
-import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith } from '../sizing';
+import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith, stood } from '../sizing';
 
 /** Where a slender row is measured: how far each place lies from the zero face of its setup, mm. */
 export interface Ends {
@@ -99,13 +99,15 @@ export function adviseBothEnds(wanted: Limits, at: AtEnds, ends: Ends, known: Ad
   // a honed edge rubs at the same setting
   const again = known.keen === true && !(lastCut !== undefined && isZero(lastCut.dial.text));
   const now = adviseWith(narrowed(wanted, at.differ ?? 0) ?? wanted, at.free, known);
-  if (at.differ === undefined || !now.dial || now.dial.value === 0) return seenAtBothEnds(now, wanted, at, ends, apart, again);
+  if (at.differ === undefined || !now.dial || now.dial.value === 0) return stood(seenAtBothEnds(now, wanted, at, ends, apart, again));
   const sizing = sizingWith(wanted, at.free, known);
   const [free, held] = [beliefOf(sizing), beliefOf(sizingWith(wanted, at.held, known))];
   const by = now.dial.value * sizing.takes;
   const after = sizeAfter(held, by).mean - sizeAfter(free, by).mean;
   const limits = narrowed(wanted, after);
-  return seenAtBothEnds(limits ? adviseWith(limits, at.free, known) : now, wanted, limits ? { ...at, differ: tidy(after) } : at, ends, apart, again);
+  return stood(
+    seenAtBothEnds(limits ? adviseWith(limits, at.free, known) : now, wanted, limits ? { ...at, differ: tidy(after) } : at, ends, apart, again),
+  );
 }
 
 function coldOf({ value, celsius }: Reading, alpha: number): number | undefined {
@@ -131,7 +133,7 @@ function seenAtBothEnds(
   ends: Ends,
   apart: number | undefined,
   again: boolean,
-): Advice {
+): Omit<Advice, 'stands'> {
   const tolerance = wanted.max - wanted.min;
   const last = advice.next === 'cut' || advice.next === 'springCut' || advice.next === 'stop' || advice.next === 'changeGauge';
   if (!both)
@@ -196,7 +198,7 @@ function seenAtBothEnds(
 }
 
 /** Without what only a cut has. */
-const without = ({ next, expects, chanceIn, chanceShort, chancePast, because, cold, aim, kind }: Advice): Advice => ({
+const without = ({ next, expects, chanceIn, chanceShort, chancePast, because, cold, aim, kind }: Advice): Omit<Advice, 'stands'> => ({
   next,
   expects,
   chanceIn,

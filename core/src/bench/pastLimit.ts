@@ -27,7 +27,7 @@ const WALL = 1.5;
 
 /** How far a size is past its limit, mm on the size; nothing where it is not. */
 function pastBy({ kind, limits, standsOff }: Past, advice: Advice): number | undefined {
-  if (advice.next !== 'stop' || advice.chancePast <= 0.5 || !advice.cold) return undefined;
+  if (advice.stands !== 'past' || !advice.cold) return undefined;
   const size = standsOff ? standsOff.line + standsOff.towards * advice.cold.value * standsOff.slope : advice.cold.value;
   const by = kind === 'bore' || kind === 'depth' ? size - limits.max : limits.min - size;
   // read within its limits, and past them only by what is believed of its gauge: it is measured again first

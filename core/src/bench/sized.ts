@@ -84,8 +84,7 @@ export function sizedNow(
   // once the shoulder is measured, the diameter stands as its own gauge showed it
   const lengths = entries.some((e) => e.kind === 'reading' && e.of === shoulder.of);
   const by = lengths ? gaugeInHand(step, ofShoulder(entries, shoulder, false)) : gauge;
-  const { next, chanceIn } = adviceAt(step, main, plan, shop, machine, entries, by);
-  return (next === 'stop' || next === 'changeGauge') && chanceIn >= 0.5 ? shoulder : main;
+  return adviceAt(step, main, plan, shop, machine, entries, by).stands === 'in' ? shoulder : main;
 }
 
 /** Over wires, or on the pitch line with a thread micrometer. @source infeed, common practice: the groove of the deepest cut is the tool's own, so the pitch diameter falls by twice the depth */

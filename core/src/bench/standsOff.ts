@@ -67,8 +67,9 @@ export function adviseStandingOff(taper: StandsOff, limits: Limits, entries: rea
       { size: size.value, line, slope, towards },
       { step: 0.01, ...(size.deviation !== undefined && { deviation: size.deviation / slope }) },
     );
-  const { next, kind, dial, cold, chanceIn, chanceShort, chancePast, because } = advice;
+  const { stands, next, kind, dial, cold, chanceIn, chanceShort, chancePast, because } = advice;
   return {
+    stands,
     next,
     kind,
     ...(dial && { dial }),

@@ -7,8 +7,10 @@ import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 import { oddReading } from './odd';
+import { stood, type Stands } from './stands';
 
 export interface Advice {
+  readonly stands: Stands;
   readonly next: 'cut' | 'twoCuts' | 'springCut' | 'wait' | 'measure' | 'changeGauge' | 'indexTip' | 'stop' | 'ask';
   readonly dial?: Figure;
   readonly readout?: Figure;
@@ -38,7 +40,11 @@ const MOST = 1;
  * within the doubt of gauge, dial and spring; two like cuts spring alike.
  * @source cut-check-cut, settable, aim, leave-real-cuts: common practice
  */
-export function sizeAdvice(sizing: Sizing): Advice {
+export const sizeAdvice = (sizing: Sizing): Advice => stood(advised(sizing));
+
+type Unstood = Omit<Advice, 'stands'>;
+
+function advised(sizing: Sizing): Unstood {
   const { events } = sizing;
   const wanted = towardsLimits(sizing);
   const kind = sizing.kind ?? 'outside';
@@ -143,7 +149,7 @@ const pastSaving: Readonly<Record<SizedKind, string>> = {
 /** A diameter, or a length: over wires nothing is a diameter that one would find on the drawing. */
 const quantityOf = ({ kind = 'outside' }: Sizing): 'diameter' | 'length' => (kind === 'outside' || kind === 'bore' ? 'diameter' : 'length');
 
-function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, celsius: number): Advice {
+function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, celsius: number): Unstood {
   const wanted = towardsLimits(sizing);
   const left = now.mean - towardsOf(sizing) * base.aim.value;
   if (!sizing.gaugeProves && left < 2 * now.deviation)
@@ -225,7 +231,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
         },
       ],
     };
-  const advice = (cut: Cut): Omit<Advice, 'next' | 'because'> => ({
+  const advice = (cut: Cut): Omit<Unstood, 'next' | 'because'> => ({
     ...base,
     dial: cut.dial,
     expects: cut.expects,
@@ -271,11 +277,11 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
     next: again ? 'springCut' : cuts === 2 ? 'twoCuts' : 'cut',
     because,
     ...(cuts === 2 && {
-      instead: {
+      instead: stood({
         ...advice(whole),
-        next: 'cut' as const,
+        next: 'cut',
         because: [{ rule: 'leave-real-cuts', says: say`all in one: its spring is not known yet`, binds: [] }],
-      },
+      }),
     }),
   };
 }
@@ -325,7 +331,7 @@ function stepOf(settable: number): number {
   return [0.01, 0.001, 0.0001].find((step) => whole(settable, step) || whole(settable / MM_PER_INCH, step / 10)) ?? 0.0001;
 }
 
-function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Advice {
+function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Unstood {
   const kind = sizing.kind ?? 'outside';
   const at = sizing.events.findLastIndex((e) => e.kind === 'reading');
   const reading = sizing.events[at];

@@ -15,5 +15,6 @@ export {
   sizeNow,
 } from './estimate';
 export { dialSaid } from './dialSaid';
+export { type Stands, stood } from './stands';
 export { type DialQuestion, questionAsJob } from './questionAsJob';
 export { leadingDigits, readCelsius, readWarmth, readReading, wholeReading } from './readReading';

@@ -37,16 +37,12 @@ function wayIn(kind: Advice['kind'], axis: keyof Machine['dials']): string {
 export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge }: Props) {
   const dialUnits = machine?.dials[axis]?.division.units ?? units;
   const grows = advice.kind === 'bore' || advice.kind === 'depth';
-  const under = advice.next === 'stop' && advice.chancePast > 0.5;
-  const byGauge = advice.next === 'changeGauge' && advice.chancePast < 0.5 && advice.chanceShort < 0.5;
-  const inside = byGauge || (advice.next === 'stop' && !under && advice.chanceIn >= 0.5);
-  // a size that cannot be brought nearer, or not told with this gauge
-  const over = (advice.next === 'stop' || advice.next === 'changeGauge') && !under && !inside;
+  const { stands } = advice;
   const out = advice.dial !== undefined && advice.dial.value < 0;
   return (
     <div data-testid="advice" data-next={advice.next} aria-live="polite">
       <div className="quiet">
-        {under
+        {stands === 'past'
           ? grows
             ? 'Over size'
             : 'Under size'
@@ -66,15 +62,17 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
             {write(advice.dial, dialUnits).unit}, {dialSaid(advice.dial, machine, axis)}
           </span>
         </div>
-      ) : inside ? (
+      ) : stands === 'in' ? (
         <>
           <div className={`${huge} in`}>In.</div>
-          {byGauge && <div className="in">By this gauge, within its doubt: accept it, or measure with a finer one.</div>}
+          {advice.next === 'changeGauge' && <div className="in">By this gauge, within its doubt: accept it, or measure with a finer one.</div>}
         </>
-      ) : under ? (
+      ) : stands === 'past' ? (
         <div className={`${huge} out`}>{grows ? 'Over.' : 'Under.'}</div>
-      ) : over ? (
-        <div className={`${huge} out`}>{advice.next === 'stop' ? (grows ? 'Under.' : 'Over.') : 'Not told.'}</div>
+      ) : stands === 'short' ? (
+        <div className={`${huge} out`}>{grows ? 'Under.' : 'Over.'}</div>
+      ) : stands === 'notTold' ? (
+        <div className={`${huge} out`}>Not told.</div>
       ) : advice.next === 'ask' ? (
         <div className="large out">?</div>
       ) : (

@@ -195,7 +195,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
-  const past = advice?.next === 'stop' && advice.chancePast > 0.5;
+  const past = advice?.stands === 'past';
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
   const both = reading && typed ? readAs(text) : undefined;
   return (

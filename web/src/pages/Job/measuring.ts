@@ -58,8 +58,7 @@ export const wantsReading = (advice: Advice): boolean =>
   advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && !inByGauge(advice));
 
 /** The reading lies within the limits, though the doubt of its gauge leaves them open. */
-export const inByGauge = ({ next, chanceIn, chancePast, chanceShort }: Advice): boolean =>
-  next === 'changeGauge' && chancePast < 0.5 && chanceShort < 0.5 && chanceIn > 0;
+export const inByGauge = ({ next, stands }: Advice): boolean => next === 'changeGauge' && stands === 'in';
 
 export const speedAndFeed = (step: Step, units: Units): string =>
   [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
