@@ -1,11 +1,9 @@
-import type { Entry } from '@obra/core';
+import type { Bare, Entry } from '@obra/core';
 import { useCallback, useEffect } from 'react';
 import useSWR from 'swr';
 import { appendEntry, loadLog, loadUnread } from './entries';
 import { newId, now, thisBrowser } from './ids';
 import { onNews } from './news';
-
-type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at' | 'by'> : never) : never;
 
 /** The Bench log of a job: only added to. `add` is done when the browser has stored the entry; `unread` counts entries that are kept but cannot be read. */
 export function useLog(job: string): {

@@ -1,14 +1,12 @@
 import {
-  bareDegrees,
   type BenchState,
   type Characteristic,
   endRead,
   type Ends,
+  type Card,
   leadingDigits,
-  madeBy,
-  readWarmth,
-  readReading,
-  readStandOff,
+  press,
+  readAt,
   type Step,
   stillToBeDone,
   type Units,
@@ -16,7 +14,6 @@ import {
   wholeReading,
   WORN,
   write,
-  writeExact,
   writeSentence,
   writeWithUnit,
 } from '@obra/core';
@@ -32,7 +29,7 @@ import { Collars } from './Collars';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { MeasuredAt } from './MeasuredAt';
-import { inByGauge, inUnits, nextLabel, NOTHING, readingAt, speedAndFeed, wantsReading, whatOf, writeBoth } from './measuring';
+import { inUnits, nextLabel, readingAt, speedAndFeed, whatOf, writeBoth } from './measuring';
 import { Pad } from './Pad';
 import { Release } from './Release';
 import { Settings } from './Settings';
@@ -102,11 +99,6 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true }));
   };
   const typed = text !== '' && text !== lead;
-  const readAs = useCallback(
-    (typedText: string) =>
-      sized?.standsOff && !picked ? readStandOff(typedText, gaugeUnits) : readReading(typedText, gaugeUnits, reading?.limits ?? NOTHING),
-    [sized, picked, gaugeUnits, reading],
-  );
   const card = useCard(`${String(own.length)}/${picked?.id ?? ''}`);
   const store = useCallback(
     async (work: () => Promise<unknown>) => {
@@ -123,81 +115,39 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     },
     [card],
   );
-  const next = useCallback(() => {
+  const at: Card = {
+    piece,
+    step,
+    plan,
+    sized,
+    advice,
+    reading,
+    picked: picked !== undefined,
+    along: ends && !picked ? ends[where] : undefined,
+    gauge: inHand,
+  };
+  const next = () =>
     void store(async () => {
-      const line = { piece, step: step.id };
-      if (reading && typed) {
-        const size = readAs(text);
-        if (!size.ok) {
-          setRefused(`Reading: ${writeSentence(size.problems[0]?.says ?? [], gaugeUnits)}.`);
-          return REFUSED;
-        }
-        const warmth = readWarmth(celsius, bareDegrees(job.units));
-        if (!warmth.ok) {
-          setRefused(`Temperature: ${writeSentence(warmth.problems[0]?.says ?? [], gaugeUnits)}.`);
-          return REFUSED;
-        }
-        const warm = warmth.value;
-        await add({
-          ...line,
-          kind: 'reading',
-          of: reading.of,
-          value: size.value.cell,
-          ...(ends && !picked && { along: { text: String(ends[where]), units: 'mm' as const } }),
-          gauge: reading.gauge,
-          ...(warm !== 20 && { celsius: warm }),
-        });
-        return undefined;
-      }
-      if (sized && advice && wantsReading(advice)) {
-        setRefused(advice.next === 'changeGauge' ? 'Measure with a finer gauge and type its reading, or skip the step.' : 'Type the reading first.');
+      const pressed = press(at, reading && typed ? { text, gaugeUnits, celsius, units: job.units } : undefined);
+      if ('refused' in pressed) {
+        setRefused(writeSentence(pressed.refused, gaugeUnits));
         return REFUSED;
       }
-      if (advice?.next === 'indexTip') {
-        await add({ ...line, kind: 'symptom', symptom: WORN.symptom, remedy: WORN.indexed });
-        return undefined;
-      }
-      if (sized && advice?.dial) {
-        await add({
-          ...line,
-          kind: 'cut',
-          axis: sized.axis,
-          dial: { text: writeExact(advice.dial.value, 'mm'), units: 'mm' },
-          told: { expects: advice.expects.value, deviation: advice.expects.deviation ?? 0, chanceIn: advice.chanceIn, chancePast: advice.chancePast },
-        });
-        return undefined;
-      }
-      // taken as it is by this gauge: who looks at the record later sees that it was a decision
-      if (sized && advice && inByGauge(advice))
-        await add({
-          ...line,
-          kind: 'accepted',
-          of: sized.of,
-          gauge: inHand ?? 'none',
-          why: `in by this gauge, ${String(Math.round(100 * advice.chanceIn))} in 100`,
-        });
-      const made = plan && madeBy(step, plan);
-      await add({ ...line, kind: 'done', ...(made && { made }) });
+      for (const entry of pressed.entries) await add(entry);
       return undefined;
     });
-  }, [store, readAs, sized, reading, typed, text, gaugeUnits, job.units, celsius, advice, add, piece, step, ends, picked, where, inHand, plan]);
-  useKeys(
-    useMemo(
-      () => ({
-        ' ': next,
-        Enter: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
-        PageDown: next,
-        i: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
-      }),
-      [next],
-    ),
-  );
+  useKeys({
+    ' ': next,
+    Enter: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
+    PageDown: next,
+    i: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
+  });
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
   const past = advice?.stands === 'past';
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
-  const both = reading && typed ? readAs(text) : undefined;
+  const both = reading && typed ? readAt(at, text, gaugeUnits) : undefined;
   return (
     <main className="bench">
       <div>

@@ -10,14 +10,12 @@ import {
   type Sized,
   type Step,
   type Units,
+  wantsReading,
   write,
   writeWithUnit,
 } from '@obra/core';
 
 /* The words of a step that is measured, and what a reading is of. */
-
-/** Where nothing is limited. */
-export const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
 
 interface Reading {
   readonly of: string;
@@ -52,13 +50,6 @@ export function nextLabel(sizing: boolean, typed: boolean, advice: Advice | unde
   if (wantsReading(advice)) return 'Next: type the reading';
   return advice.next === 'changeGauge' ? 'Next: accept it' : 'Next: done';
 }
-
-/** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
-export const wantsReading = (advice: Advice): boolean =>
-  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && !inByGauge(advice));
-
-/** The reading lies within the limits, though the doubt of its gauge leaves them open. */
-export const inByGauge = ({ next, stands }: Advice): boolean => next === 'changeGauge' && stands === 'in';
 
 export const speedAndFeed = (step: Step, units: Units): string =>
   [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');

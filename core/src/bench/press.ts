@@ -1,0 +1,123 @@
+import type { Entry } from '../document';
+import type { Limits } from '../drawing';
+import type { Plan } from '../plan';
+import { bareDegrees, type Parsed, say, type Sentence, type Units, writeExact } from '../quantity';
+import type { Step } from '../route';
+import { type Advice, readReading, readWarmth } from '../sizing';
+import { WORN } from './edgeWear';
+import { madeBy } from './made';
+import type { Sized } from './sized';
+import { readStandOff } from './standsOff';
+
+/** An entry before it is known who wrote it and when. */
+export type Bare = Entry extends infer E ? (E extends Entry ? Omit<E, 'id' | 'at' | 'by'> : never) : never;
+
+/** What lies before the person at the machine: the step, how it is brought to size, and what a reading typed now would be of. */
+export interface Card {
+  readonly piece: number;
+  readonly step: Step;
+  readonly plan: Plan | undefined;
+  readonly sized: Sized | undefined;
+  readonly advice: Advice | undefined;
+  /** what a reading is of, its limits, its gauge; none where nothing is measured */
+  readonly reading: { readonly of: string; readonly limits: Limits; readonly gauge: string } | undefined;
+  /** another size than that of the step was picked to be read */
+  readonly picked: boolean;
+  /** mm along the cut, where a slender piece is measured at both ends */
+  readonly along: number | undefined;
+  /** the gauge in hand */
+  readonly gauge: string | undefined;
+}
+
+/** What was typed: a reading in the units of the gauge, and the temperature in those of the job. */
+export interface Typed {
+  readonly text: string;
+  readonly gaugeUnits: Units;
+  readonly celsius: string;
+  readonly units: Units;
+}
+
+/** What one press of the big key writes down; or why nothing is. */
+export type Written = { readonly entries: readonly Bare[] } | { readonly refused: Sentence };
+
+/** A reading as it is typed at this card: a size, or how far the gauge of a taper stands off. */
+export const readAt = ({ sized, picked, reading }: Pick<Card, 'sized' | 'picked' | 'reading'>, text: string, units: Units) =>
+  sized?.standsOff && !picked ? readStandOff(text, units) : readReading(text, units, reading?.limits ?? NOTHING);
+
+/** Where nothing is limited. */
+const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
+
+/** The reading lies within the limits, though the doubt of its gauge leaves them open. */
+export const inByGauge = ({ next, stands }: Advice): boolean => next === 'changeGauge' && stands === 'in';
+
+/** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
+export const wantsReading = (advice: Advice): boolean =>
+  advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && !inByGauge(advice));
+
+/**
+ * One press of the big key: a typed reading is kept; a reading that is wanted is asked for; an edge is indexed; the cut that was advised is taken; a size that
+ * this gauge leaves in doubt is accepted by name; else the step is done, with what it made.
+ */
+export function press(card: Card, typed: Typed | undefined): Written {
+  const { piece, step, plan, sized, advice, gauge } = card;
+  const line = { piece, step: step.id };
+  if (card.reading && typed) return reads(card, card.reading, typed);
+  if (sized && advice && wantsReading(advice))
+    return {
+      refused: advice.next === 'changeGauge' ? say`Measure with a finer gauge and type its reading, or skip the step.` : say`Type the reading first.`,
+    };
+  if (advice?.next === 'indexTip') return { entries: [{ ...line, kind: 'symptom', symptom: WORN.symptom, remedy: WORN.indexed }] };
+  if (sized && advice?.dial)
+    return {
+      entries: [
+        {
+          ...line,
+          kind: 'cut',
+          axis: sized.axis,
+          dial: { text: writeExact(advice.dial.value, 'mm'), units: 'mm' },
+          told: { expects: advice.expects.value, deviation: advice.expects.deviation ?? 0, chanceIn: advice.chanceIn, chancePast: advice.chancePast },
+        },
+      ],
+    };
+  const made = plan && madeBy(step, plan);
+  const done: Bare = { ...line, kind: 'done', ...(made && { made }) };
+  // who looks at the record later sees that it was a decision
+  const accepted: readonly Bare[] =
+    sized && advice && inByGauge(advice)
+      ? [
+          {
+            ...line,
+            kind: 'accepted',
+            of: sized.of,
+            gauge: gauge ?? 'none',
+            why: `in by this gauge, ${String(Math.round(100 * advice.chanceIn))} in 100`,
+          },
+        ]
+      : [];
+  return { entries: [...accepted, done] };
+}
+
+function reads(card: Card, { of, gauge }: NonNullable<Card['reading']>, { text, gaugeUnits, celsius, units }: Typed): Written {
+  const size = readAt(card, text, gaugeUnits);
+  if (!size.ok) return refusedAs(say`Reading: `, size);
+  const warmth = readWarmth(celsius, bareDegrees(units));
+  if (!warmth.ok) return refusedAs(say`Temperature: `, warmth);
+  return {
+    entries: [
+      {
+        piece: card.piece,
+        step: card.step.id,
+        kind: 'reading',
+        of,
+        value: size.value.cell,
+        ...(card.along !== undefined && { along: { text: String(card.along), units: 'mm' } }),
+        gauge,
+        ...(warmth.value !== 20 && { celsius: warmth.value }),
+      },
+    ],
+  };
+}
+
+const refusedAs = (what: Sentence, read: Extract<Parsed<unknown>, { ok: false }>): Written => ({
+  refused: [...what, ...(read.problems[0]?.says ?? []), '.'],
+});
