@@ -1,8 +1,10 @@
 /* What speaks against a way of holding, each on both sides of where it begins. Bounds: common practice (stick-out, short-grip, clearance); physics: a plain cantilever. */
 import type { Holding, Shop } from '../document';
+import type { Finding } from '../finding';
 import { figure } from '../quantity';
 import { midShop } from '../shop';
 import { type Held, type HoldingChoice, type ToKeep, weighHoldings } from './index';
+import { spokenAgainst } from './speaks.table';
 
 const cells = (mm: number) => ({ text: String(mm), units: 'mm' as const });
 const shop: Shop = {
@@ -160,6 +162,14 @@ describe('what has to run true to what was made before', () => {
     const lost = (finished: boolean) => way(held({ finished }), 'collet').score.value - way(held({ finished })).score.value;
     expect(lost(true)).toBeGreaterThan(lost(false));
   });
+});
+
+it('a stop speaks as much against a holding as ten cautions, a note as a tenth of one, and what is not of the holding not at all', () => {
+  const of = (code: string, severity: Finding['severity']): Finding => ({ code, severity, about: 'x', says: [], why: [], mends: [] });
+  expect(spokenAgainst([of('bends', 'caution')])).toBe(1);
+  expect(spokenAgainst([of('swing', 'stop')])).toBeGreaterThanOrEqual(10 * spokenAgainst([of('bends', 'caution')]));
+  expect(spokenAgainst([of('short-grip', 'note')])).toBeCloseTo(0.1, 9);
+  expect(spokenAgainst([of('something-new', 'stop'), of('gauge-too-coarse', 'caution')])).toBe(0);
 });
 
 describe('what is no chuck', () => {

@@ -6,6 +6,7 @@ import { isChuck, mmOf } from '../shop';
 import { bends, doesNotClose, gripFindings, keepFindings, otherKind, partsOf, roomFindings, stickOutFindings } from './against';
 import type { Held } from './held';
 import { runoutOf } from './runout';
+import { spokenAgainst } from './speaks.table';
 import { supportFindings, type Supporting, supportKind, type SupportKind, supportsOf } from './supports';
 
 export interface Support {
@@ -60,12 +61,11 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
   ];
   const because = reasonsOf(held, holding, support, slender, stickOut.value);
   findings.push(...keepFindings(held, holding));
-  const cautions = findings.reduce((sum, f) => sum + (f.severity === 'stop' ? 10 : f.severity === 'caution' ? 1 : 0.1), 0);
   const score = figure('ratio', 'score', {
     runout: mmOf(holding.trueWithin),
     weight: held.finished ? 1 : 0.1,
     marks: holding.marks && held.finished ? 1 : 0,
-    cautions,
+    cautions: spokenAgainst(findings),
     effort: (effort[holding.kind] ?? 2) + (support ? (support.kind === 'centre' ? 1 : 2) : 0),
   });
   return { setup: held.setup, holding: holding.id, support: standing(held, support), grip, stickOut, score, because, findings };

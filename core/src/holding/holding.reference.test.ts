@@ -77,6 +77,15 @@ describe('pieces on bars', () => {
     expect(nest(3, { each: 120, once: 40 }, [bar('a', 400)]).missing).toBe(0);
   });
 
+  it('of bars alike the first by name, in whatever order they lie on the rack', () => {
+    const [a, b] = [bar('a', 400), bar('b', 400)];
+    for (const rack of [
+      [a, b],
+      [b, a],
+    ])
+      expect(nest(1, { each: 120, once: 0 }, rack).cuts.map((c) => c.bar.id)).toEqual(['a']);
+  });
+
   it('never takes more of a bar than there is, makes every piece it can, and begins no bar in vain', () => {
     fc.assert(
       fc.property(
@@ -119,5 +128,17 @@ describe('what a holding is weighed by', () => {
     expect(squeezeOf(chuck, wall, 205000)?.value).toBeGreaterThan(0.05);
     expect(squeezeOf(collet, wall, 205000)).toBeUndefined();
     expect(squeezeOf(chuck, { outer: 20, inner: 8, long: 20 }, 205000)).toBeUndefined();
+  });
+
+  it('two fingers are a third of what the chuck can; told from 5 micrometres, which a longer grip halves (common practice)', () => {
+    const squeezed = (long: number, inner = 18) => squeezeOf(chuck, { outer: 20, inner, long }, 205000);
+    const at = squeezed(20);
+    expect(at?.of['W']).toBeCloseTo((chuck.newtons ?? NaN) / 3 / (chuck.jaw?.count ?? NaN), 9);
+    const edge = (20 * (at?.value ?? NaN)) / 0.005;
+    expect(squeezed(edge * 0.98)).toBeDefined();
+    expect(squeezed(edge * 1.02)).toBeUndefined();
+    // a ring is thin to half of its mean radius: 20 to 12 is, 20 to 11.9 is not
+    expect(squeezed(0.1, 12.01)).toBeDefined();
+    expect(squeezed(0.1, 11.99)).toBeUndefined();
   });
 });

@@ -6,7 +6,21 @@ import { writeSentence } from '../quantity';
 import { demoShop } from '../plan/demo.fixture';
 import { aimFor } from './chance';
 import { normalBelow, tidy, write } from '../quantity';
-import { type Advice, advise, adviseWith, dialFound, dialSaid, eventsOf, leadingDigits, readCelsius, readReading, wholeReading } from './index';
+import {
+  type Advice,
+  advise,
+  adviseWith,
+  dialFound,
+  dialSaid,
+  eventsOf,
+  leadingDigits,
+  readCelsius,
+  readReading,
+  sizeNow,
+  sizingWith,
+  beliefOf,
+  wholeReading,
+} from './index';
 
 const shop = demoShop();
 const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };
@@ -49,6 +63,16 @@ it('before the first cut says whether gauge and dial can do it, and what would',
   expect(because(before)).toContain('the smallest move of this dial takes 0.050 mm, more than a quarter of 0.013 mm');
   expect(because(ask([], h6, lathe('diameter', '0.002', 'mm')))).not.toContain('cannot prove');
   expect(because(ask([], h6, lathe('diameter', '0.002', 'mm')))).not.toContain('smallest move');
+});
+
+it('a warm piece leaves its size in more doubt than one that has cooled: from three degrees over the room, by a degree of what it may be off (judgement)', () => {
+  const doubt = (celsius: number) => {
+    const told = sizingWith(h6, [reading(25.6, celsius)], { machine: lathe('radius', '0.02', 'mm'), gauge: mic, material: 'mild-steel', nose: 0.4 });
+    return sizeNow(beliefOf(told)).deviation;
+  };
+  expect(doubt(22.9)).toBeCloseTo(doubt(20), 6);
+  expect(doubt(23.1)).toBeGreaterThan(doubt(22.9) + 1e-5);
+  expect(doubt(34)).toBeCloseTo(doubt(23.1), 4);
 });
 
 describe('less left than the next setting of the dial takes for certain (spring-cut, common practice)', () => {
