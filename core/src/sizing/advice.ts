@@ -7,31 +7,8 @@ import { beforehand, firstTouch, settableOf } from './beforehand';
 import { aimFor } from './chance';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 import { oddReading } from './odd';
-import { stood, type Stands } from './stands';
-
-export interface Advice {
-  readonly stands: Stands;
-  readonly next: 'cut' | 'twoCuts' | 'springCut' | 'wait' | 'measure' | 'changeGauge' | 'indexTip' | 'stop' | 'ask';
-  readonly dial?: Figure;
-  readonly readout?: Figure;
-  /** cold; deviation is always set, one standard deviation */
-  readonly expects: Figure;
-  /** what the gauge shows as warm as the piece is now */
-  readonly reads?: Figure;
-  readonly instead?: Advice;
-  readonly chanceIn: number;
-  readonly chanceShort: number;
-  readonly chancePast: number;
-  readonly because: readonly Reason[];
-  /** what a reading that is asked about was likely to say */
-  readonly meant?: Figure;
-  /** what the cross dial seems to read, where the shop says the other */
-  readonly dialReads?: 'radius' | 'diameter';
-  /** the last reading at 20 C */
-  readonly cold?: Figure;
-  readonly aim: Figure;
-  readonly kind: SizedKind;
-}
+import { stood } from './stands';
+import type { Advice } from './types';
 
 /** Most that one cut towards size takes, on radius, mm. @source common practice */
 const MOST = 1;

@@ -4,7 +4,8 @@ import type { Edit } from '../finding';
 import { isZero, parseLength } from '../quantity';
 import { boreGaugeFor, gaugeFor, machineOf, mmOf, proves, wayOf } from '../shop';
 import { materialOf } from '../standards';
-import { type Advice, sizeAdvice } from './advice';
+import { sizeAdvice } from './advice';
+import type { Advice } from './types';
 import type { Event, SizedKind, Sizing } from './belief';
 
 const kinds: Readonly<Record<string, SizedKind>> = { outside: 'outside', bore: 'bore', length: 'length' };

@@ -1,4 +1,5 @@
-export { type Advice, sizeAdvice } from './advice';
+export { sizeAdvice } from './advice';
+export type { Advice, Stands } from './types';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
 export { advise, type AdviseWith, adviseWith, dialFound, dialShare, gaugeAsked, lengthDial, eventsOf, sizingWith } from './advise';
 export {
@@ -15,6 +16,6 @@ export {
   sizeNow,
 } from './estimate';
 export { dialSaid } from './dialSaid';
-export { type Stands, stood } from './stands';
+export { stood } from './stands';
 export { type DialQuestion, questionAsJob } from './questionAsJob';
 export { leadingDigits, readCelsius, readWarmth, readReading, wholeReading } from './readReading';

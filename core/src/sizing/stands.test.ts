@@ -1,5 +1,5 @@
 import { standing } from './stands';
-import type { Advice } from './advice';
+import type { Advice } from './types';
 
 const of = (next: Advice['next'], chanceIn: number, chancePast: number, chanceShort = 1 - chanceIn - chancePast) =>
   standing({ next, chanceIn, chancePast, chanceShort } as Advice);

@@ -1,10 +1,4 @@
-import type { Advice } from './advice';
-
-/**
- * How a size stands as it was measured last: 'more' is to come; it is 'in'; 'past' saving; 'short' of its limits with no cut that brings it nearer; or 'notTold' by
- * the gauge in hand.
- */
-export type Stands = 'more' | 'in' | 'past' | 'short' | 'notTold';
+import type { Advice, Stands } from './types';
 
 /** Decided here alone, from what is advised and its chances; screens word it. */
 export function standing({ next, chanceIn, chancePast, chanceShort }: Omit<Advice, 'stands'>): Stands {
