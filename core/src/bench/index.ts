@@ -14,3 +14,4 @@ export { stillToBeDone } from './pastLimit';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { type Bare, type Card, inByGauge, press, type Written, readAt, type Typed, wantsReading } from './press';
+export { settled } from './settled';

@@ -1,6 +1,5 @@
 /* What an old turner looks for in the order of a sheet, written from the rules of the trade and apart from how the order is made: common practice. */
 import type { Part } from '../drawing';
-import { boundsOf } from '../stock';
 import type { Route, Setup, Step } from './types';
 
 /** 's1' of 'chamfer@s1.near:left-1'; of a groove or knurl the row that it is cut in. */
@@ -65,7 +64,7 @@ function ofSetup(setup: Setup, part: Part): readonly Wrong[] {
   );
 }
 
-/** Roughing that leaves too little to finish, or more than two real cuts take; by the metal that it takes, not by what it says. */
+/** Roughing that leaves under 0.25 mm on diameter to finish, or more than the 1.5 that real cuts take; by the metal that it takes, not by what it says. */
 export function wrongRoughing(route: Route, part: Part): readonly string[] {
   const steps = route.setups.flatMap((s) => s.steps);
   return steps.flatMap((rough): readonly string[] => {
@@ -77,7 +76,6 @@ export function wrongRoughing(route: Route, part: Part): readonly string[] {
     return [
       ...(Math.abs(2 * least - to) > 0.01 ? [`${rough.id} leaves Ø${String(2 * least)}, it says Ø${String(to)}`] : []),
       ...(finish !== undefined && !(left >= 0.25 && left <= 1.5) ? [`${rough.id} leaves ${String(left)} to finish`] : []),
-      ...(boundsOf(rough.removes).radius < least ? [`${rough.id} takes nothing`] : []),
     ];
   });
 }

@@ -11,6 +11,7 @@ import {
   writeSentence,
   writeWithUnit,
   detailWords,
+  settled,
   thingOf,
 } from '@obra/core';
 import { useState } from 'react';
@@ -20,10 +21,13 @@ import type { JobView } from './view';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
 
+/** Those of sizes that are brought in, not of readings on the way. */
+const settledOf = (view: JobView) => settled(verdictsOf(view), view.job, view.plan, view.log);
+
 /** The mark of each size on the picture: the worst of its pieces. */
 export function marksOf(view: JobView): Readonly<Record<string, Verdict['says']>> {
   const marks: Record<string, Verdict['says']> = {};
-  for (const v of verdictsOf(view)) if (marks[v.of] === undefined || v.says !== 'in') marks[v.of] = v.says;
+  for (const v of settledOf(view)) if (marks[v.of] === undefined || v.says !== 'in') marks[v.of] = v.says;
   return marks;
 }
 
@@ -35,13 +39,14 @@ export function Inspection({ view }: { readonly view: JobView }) {
   const { part, job, units } = view;
   const [piece, setPiece] = useState(1);
   const verdicts = verdictsOf(view);
-  const bad = verdicts.filter((v) => v.says === 'over' || v.says === 'under').length;
+  const brought = settledOf(view);
+  const bad = brought.filter((v) => v.says === 'over' || v.says === 'under').length;
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
   return (
     <div className="work">
       <aside className="slate noprint" aria-label="Slate">
         <h2>Measured</h2>
-        <Big figure={figure('count', 'counted', { count: verdicts.length })} units={units}>
+        <Big figure={figure('count', 'counted', { count: brought.length })} units={units}>
           of {sizes}
         </Big>
         <Big figure={figure('count', 'counted', { count: bad })} units={units} size="mid">
@@ -93,6 +98,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
                 size={c}
                 piece={piece}
                 verdict={verdicts.find((v) => v.of === c.id && v.piece === piece)}
+                underWay={!brought.some((v) => v.of === c.id && v.piece === piece)}
               />
             ))}
           </tbody>
@@ -114,11 +120,14 @@ function SizeLine({
   size,
   piece,
   verdict,
+  underWay,
 }: {
   readonly view: JobView;
   readonly size: Characteristic;
   readonly piece: number;
   readonly verdict: Verdict | undefined;
+  /** what was read of it is on the way to size */
+  readonly underWay: boolean;
 }) {
   const { units, part } = view;
   const where = whereOf(view, size.of);
@@ -150,8 +159,16 @@ function SizeLine({
       <td className="fig">{both(units)}</td>
       <td className="fig quiet">{both(units === 'mm' ? 'in' : 'mm')}</td>
       <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-      <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>
-        {verdict ? `${signs[verdict.says]} ${words[verdict.says]}` : !size.limits ? <ThreadVerdict log={view.log} id={size.id} piece={piece} /> : ''}
+      <td className={!verdict ? '' : underWay ? 'quiet' : verdict.says === 'in' ? 'in' : 'out'}>
+        {verdict && underWay ? (
+          'under way'
+        ) : verdict ? (
+          `${signs[verdict.says]} ${words[verdict.says]}`
+        ) : !size.limits ? (
+          <ThreadVerdict log={view.log} id={size.id} piece={piece} />
+        ) : (
+          ''
+        )}
       </td>
       <td className="noprint">
         {size.limits ? <Enter view={view} size={size} piece={piece} problemIn={part.length} /> : <GoesOn view={view} size={size} piece={piece} />}

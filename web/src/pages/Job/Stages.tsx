@@ -1,4 +1,4 @@
-import { benchState, inspect, stagesOf, writeMinutes } from '@obra/core';
+import { benchState, inspect, settled, stagesOf, writeMinutes } from '@obra/core';
 import { NavLink } from 'react-router';
 import { still } from '../../app/useSteady';
 import { holdingName } from '../../fields';
@@ -39,15 +39,7 @@ function openOf({ part, plan, job, shop, log, steps, findings }: JobView): Reado
   const first = route?.setups[0];
   const toStop = part.findings.filter((f) => f.severity === 'stop').length;
   const state = plan && job.issue ? benchState(job, plan, log) : undefined;
-  // a reading on the way to size is no size that is inspected
-  const underWay = new Set(
-    steps.flatMap((s) =>
-      Array.from({ length: job.pieces }, (_, i) => i + 1).flatMap((p) =>
-        state && !state.done.has(`${String(p)}/${s.id}`) ? s.does.map((of) => `${String(p)}/${of}`) : [],
-      ),
-    ),
-  );
-  const verdicts = inspect(part, job.issue?.kit ?? shop, log).filter((v) => !underWay.has(`${String(v.piece)}/${v.of}`));
+  const verdicts = settled(inspect(part, job.issue?.kit ?? shop, log), job, plan, log);
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
   const at = steps.findIndex((s) => s.id === state?.at?.step);
   const checks = (at: 'drawing' | 'holding' | 'route') => {
