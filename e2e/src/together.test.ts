@@ -130,6 +130,7 @@ describe('two windows of one browser', () => {
       const shown = await one.$eval('#reading', (e) => (e as HTMLInputElement).value);
       expect(shown).toMatch(/^[0-9.,+\-/ "]*$/);
       if (shown !== '') {
+        await settle(); // the other window's reading has just drawn this card anew
         await one.keyboard.press('Enter');
         await one.waitForFunction(
           () => document.querySelector('[role="alert"]') !== null || document.querySelector('[data-testid="advice"][data-next="ask"]') !== null,
