@@ -11,7 +11,7 @@ import {
   betweenSetup,
   carriedSheet,
   centreSetup,
-  type Context,
+  type Facts,
   DOG,
   faceOf,
   firstSetup,
@@ -26,6 +26,7 @@ import {
   inward,
   type LayoutName,
   letterOf,
+  type MadeSetting,
   type Making,
   onArbor,
   otherEnd,
@@ -35,7 +36,6 @@ import {
   reachOf,
   rimSetup,
   secondSetup,
-  type Setup,
   severingOf,
   startedSheet,
   way,
@@ -49,8 +49,8 @@ export interface Stage {
   readonly id: string;
   readonly options: readonly HoldingChoice[];
   /** what the shape of the part costs this setup whatever holds it */
-  readonly findings: (held: HoldingChoice) => readonly Finding[];
-  readonly make: (making: Omit<Making, 'ctx'> & { readonly ctx: Context }, held: HoldingChoice, stock: Region) => Setup;
+  readonly dangers: (held: HoldingChoice) => readonly Finding[];
+  readonly make: (making: Making, held: HoldingChoice) => MadeSetting;
 }
 
 /** A way of carrying the piece from bar to part: which end first, which setups. */
@@ -60,10 +60,10 @@ export interface Layout {
   readonly stages: readonly Stage[];
   readonly reach: Reach;
   readonly sheetOf: (holding: string) => BarSheet;
-  readonly making: Omit<Making, 'ctx' | 'ids' | 'sweeps' | 'sheet'>;
+  readonly making: Pick<Making, 'severing' | 'reach' | 'first'>;
   readonly blank: (sheet: BarSheet) => Region;
   /** with the methods that this layout takes */
-  readonly ctx: Context;
+  readonly facts: Facts;
 }
 
 export interface Layouts {
@@ -73,39 +73,39 @@ export interface Layouts {
 }
 
 /** The layouts that this part, shop and job allow, the usual one first; a person's choice leaves only that. */
-export function layoutsOf(ctx: Context): Layouts {
-  const { chosen, started } = ctx;
+export function layoutsOf(facts: Facts): Layouts {
+  const { chosen, started } = facts;
   // a holding is chosen for a setup of a route: without a word on the rest, of the usual one
   const usual = chosen.hold.size > 0;
   const askedFirst = chosen.method.get('first')?.method;
   const ends: readonly End[] =
     askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
   const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
-  const { variants, findings } = variantsOf(ctx);
+  const { variants, findings } = variantsOf(facts);
   const begun = variants.flatMap((own) => ends.map((first) => beginning(own, first)));
   // the usual ones first: what they cost soon rules the others out
   const all = [
     ...begun.flatMap((begins) => [
       ...chucked(begins, 'soon'),
-      ...(started ? [] : [betweenCentres(begins.ctx, begins.first), onPlate(begins.ctx, begins.first)].filter((made) => 'stages' in made)),
+      ...(started ? [] : [betweenCentres(begins.facts, begins.first), onPlate(begins.facts, begins.first)].filter((made) => 'stages' in made)),
     ]),
     ...begun.flatMap((begins) => chucked(begins, 'later')),
   ];
   const like = all.filter((l) => l.name === asked);
   if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
-  return { layouts: all, findings: [...findings, cannotBeHad(ctx, ends[0] ?? 'right', asked)] };
+  return { layouts: all, findings: [...findings, cannotBeHad(facts, ends[0] ?? 'right', asked)] };
 }
 
-function cannotBeHad(ctx: Context, first: End, asked: string): Finding {
-  const made = asked === 'centres' ? betweenCentres(ctx, first) : onPlate(ctx, first);
+function cannotBeHad(facts: Facts, first: End, asked: string): Finding {
+  const made = asked === 'centres' ? betweenCentres(facts, first) : onPlate(facts, first);
   const words = asked === 'centres' ? 'between centres' : asked === 'plate' ? 'on the faceplate' : asked;
-  const choice = ctx.chosen.method.get('carrying');
+  const choice = facts.chosen.method.get('carrying');
   return {
     code: 'carrying-not-possible',
     about: 'holding',
     severity: 'caution',
     says: say`it cannot be carried ${words}`,
-    why: ctx.started ? say`a piece already started is held as it is` : 'stages' in made ? say`another choice stands in the way` : made.why,
+    why: facts.started ? say`a piece already started is held as it is` : 'stages' in made ? say`another choice stands in the way` : made.why,
     mends: choice ? [{ says: say`let the planner choose`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }] : [],
   };
 }
@@ -117,7 +117,7 @@ interface Not {
 
 /** How a piece is first held in a chuck, whichever rows are turned there. */
 interface Beginning {
-  readonly ctx: Context;
+  readonly facts: Facts;
   readonly first: End;
   readonly severing: Layout['making']['severing'];
   readonly sheetOf: Layout['sheetOf'];
@@ -126,12 +126,12 @@ interface Beginning {
   readonly taken: HoldingChoice | undefined;
 }
 
-function beginning(ctx: Context, first: End): Beginning {
-  const { part, bar, shop, started, chosen, job, machine } = ctx;
+function beginning(facts: Facts, first: End): Beginning {
+  const { part, bar, shop, started, chosen, job, machine } = facts;
   const across = mmOf(bar.across);
-  const severing = severingOf(ctx, across / 2);
+  const severing = severingOf(facts, across / 2);
   const typed = chosen.hold.get(`${first}-1`);
-  const whole = way(ctx, 'bar') === 'whole';
+  const whole = way(facts, 'bar') === 'whole';
   const sheetWith = (holding: Holding | undefined) =>
     (started ? startedSheet(started) : barSheet)(
       { job, part, bar, holding, blade: severing.width, machine, whole, first },
@@ -139,16 +139,16 @@ function beginning(ctx: Context, first: End): Beginning {
       typed?.stickOut && mmOf(typed.stickOut, NaN),
     );
   const sheetOf = remembered((holding) => sheetWith(holdingOf(shop, holding)));
-  const firstHeld = heldFirst(ctx, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
+  const firstHeld = heldFirst(facts, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
   const weighed = weighHoldings(firstHeld, shop);
-  return { ctx, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
+  return { facts, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
 }
 
 /** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
-function chucked({ ctx, first, severing, sheetOf, weighed, taken }: Beginning, widest: 'soon' | 'later'): readonly Layout[] {
-  const where = wheresOf(ctx, first)[widest];
+function chucked({ facts, first, severing, sheetOf, weighed, taken }: Beginning, widest: 'soon' | 'later'): readonly Layout[] {
+  const where = wheresOf(facts, first)[widest];
   if (!where) return [];
-  const { part, shop, started } = ctx;
+  const { part, shop, started } = facts;
   const far = otherEnd(first);
   const findings: Finding[] = [];
   const plain = reachOf(part.features, first, where);
@@ -158,31 +158,33 @@ function chucked({ ctx, first, severing, sheetOf, weighed, taken }: Beginning, w
   const soonest = reachOf(part.features, first);
   const later = started ? [] : part.features.filter((f) => soonest[f.id] === first && plain[f.id] === far);
   if (widest === 'later' && !(gripping.sound && reach[gripping.row] === first)) return [];
-  const turned = weighHoldings(heldTurned(ctx, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
+  const turned = weighHoldings(heldTurned(facts, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
   return [
     {
-      ctx,
+      facts,
       name: 'chuck',
       first,
       reach,
       sheetOf,
       making: { severing, reach, first },
-      blank: (sheet) => started?.region ?? sawn(ctx, first, sheet),
+      blank: (sheet) => started?.region ?? sawn(facts, first, sheet),
       stages: [
         {
           id: `${first}-1`,
           options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
-          findings: () => findings,
+          dangers: () => findings,
           make: firstSetup,
         },
         {
           id: `${far}-1`,
           options: turned,
-          findings: ({ holding }) => [
-            ...(gripping.sound || onArbor(holdingOf(shop, holding)) ? [] : [onlyShaped(ctx, far, gripping, grippingOf(part, soonest, first).sound)]),
+          dangers: ({ holding }) => [
+            ...(gripping.sound || onArbor(holdingOf(shop, holding))
+              ? []
+              : [onlyShaped(facts, far, gripping, grippingOf(part, soonest, first).sound)]),
             ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
           ],
-          make: (making, held, stock) => secondSetup(making, held, gripping, stock),
+          make: (making, held) => secondSetup(making, held, gripping),
         },
       ],
     },
@@ -190,9 +192,9 @@ function chucked({ ctx, first, severing, sheetOf, weighed, taken }: Beginning, w
 }
 
 /** The bar as it is cut off: from its free face inwards. */
-const sawn = (ctx: Context, first: End, sheet: BarSheet): Region => {
-  const face = faceOf(ctx.part, first) - inward(first) * sheet.off[first];
-  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(ctx.bar.across) / 2));
+const sawn = (facts: Facts, first: End, sheet: BarSheet): Region => {
+  const face = faceOf(facts.part, first) - inward(first) * sheet.off[first];
+  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(facts.bar.across) / 2));
 };
 
 /** What could have been turned in the first chucking, and is true to it only as the second holding is. */
@@ -206,7 +208,7 @@ const turnedApart = (row: Feature, end: End, holding: Holding | undefined): Find
 });
 
 /** Where a plain row could have been left for it and a person's choice has it turned there, that is no way to hold it. */
-const onlyShaped = ({ part, chosen }: Context, end: End, gripping: Gripping, avoidable: boolean): Finding => ({
+const onlyShaped = ({ part, chosen }: Facts, end: End, gripping: Gripping, avoidable: boolean): Finding => ({
   code: 'grip-last',
   about: `${end}-1`,
   severity: avoidable ? 'stop' : 'caution',
@@ -227,8 +229,8 @@ const onlyShaped = ({ part, chosen }: Context, end: End, gripping: Gripping, avo
 const SLENDER = 5;
 
 /** Both ends faced and centred in a chuck, then turned between centres and end for end. */
-function betweenCentres(ctx: Context, first: End): Layout | Not {
-  const { part, bar, shop, job, machine, chosen } = ctx;
+function betweenCentres(facts: Facts, first: End): Layout | Not {
+  const { part, bar, shop, job, machine, chosen } = facts;
   const far = otherEnd(first);
   const across = mmOf(bar.across);
   const asked = chosen.method.get('carrying')?.method === 'centres';
@@ -248,31 +250,31 @@ function betweenCentres(ctx: Context, first: End): Layout | Not {
   );
   const centring = (end: End): Stage => ({
     id: `${end}-1`,
-    options: weighHoldings(heldSawn(ctx, end, sheetOf), shop),
-    findings: () => [],
-    make: (making, held, stock) => centreSetup(making, end, held, stock),
+    options: weighHoldings(heldSawn(facts, end, sheetOf), shop),
+    dangers: () => [],
+    make: (making, held) => centreSetup(making, end, held),
   });
   const between = (end: End): Stage => ({
     id: `${end}-2`,
-    options: weighHoldings(heldBetween(ctx, end, 2), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'centres'),
-    findings: () => [],
-    make: (making, held, stock) => betweenSetup(making, end, held, stock),
+    options: weighHoldings(heldBetween(facts, end, 2), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'centres'),
+    dangers: () => [],
+    make: (making, held) => betweenSetup(making, end, held),
   });
   return {
-    ctx,
+    facts,
     name: 'centres',
     first,
     reach,
     sheetOf,
-    making: { severing: severingOf(ctx, across / 2), reach, first },
-    blank: (sheet) => sawn(ctx, first, sheet),
+    making: { severing: severingOf(facts, across / 2), reach, first },
+    blank: (sheet) => sawn(facts, first, sheet),
     stages: [centring(first), centring(far), between(first), between(far)],
   };
 }
 
 /** A bored plate, wider than long: clamped, faced and bored, turned over, then held through its bore. */
-function onPlate(ctx: Context, first: End): Layout | Not {
-  const { part, bar, shop, job, machine } = ctx;
+function onPlate(facts: Facts, first: End): Layout | Not {
+  const { part, bar, shop, job, machine } = facts;
   const far = otherEnd(first);
   const reach = reachOf(part.features, far);
   const outside = part.features.filter((f) => f.side === 'outside');
@@ -287,22 +289,22 @@ function onPlate(ctx: Context, first: End): Layout | Not {
   );
   const stage = (id: string, end: End, make: Stage['make']): Stage => ({
     id,
-    options: weighHoldings(heldOnPlate(ctx, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
-    findings: () => [],
+    options: weighHoldings(heldOnPlate(facts, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+    dangers: () => [],
     make,
   });
   return {
-    ctx,
+    facts,
     name: 'plate',
     first,
     reach,
     sheetOf,
-    making: { severing: severingOf(ctx, mmOf(bar.across) / 2), reach, first },
-    blank: (sheet) => sawn(ctx, first, sheet),
+    making: { severing: severingOf(facts, mmOf(bar.across) / 2), reach, first },
+    blank: (sheet) => sawn(facts, first, sheet),
     stages: [
-      stage(`${first}-1`, first, (making, held, stock) => plateSetup(making, first, held, stock)),
-      stage(`${far}-1`, far, (making, held, stock) => plateSetup(making, far, held, stock)),
-      stage(`${far}-2`, far, (making, held, stock) => rimSetup(making, far, held, stock)),
+      stage(`${first}-1`, first, (making, held) => plateSetup(making, first, held)),
+      stage(`${far}-1`, far, (making, held) => plateSetup(making, far, held)),
+      stage(`${far}-2`, far, (making, held) => rimSetup(making, far, held)),
     ],
   };
 }

@@ -4,7 +4,7 @@ import type { Finding } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { say, type Sentence } from '../quantity';
 import { rowOf } from '../ref';
-import { type BarSheet, chosenIn, type Context, costOfSetups, letterOf, type Route, type ToGet, way, withLengths } from '../route';
+import { type BarSheet, chosenIn, costOfSetups, type Facts, letterOf, type Route, type ToGet, way, withLengths } from '../route';
 import { holdingOf, isChuck, machineOf, mmOf, plannable, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
 import { materialOf, materials } from '../standards';
 import { regionOf, sameRegion } from '../stock';
@@ -60,7 +60,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   if (findings.some((f) => f.about === 'machine' && f.severity === 'stop')) return { ...empty, findings };
   if (started?.findings.some((f) => f.severity === 'stop')) return { ...empty, findings };
   const chosen = chosenIn(asIssued);
-  const context: Context = {
+  const facts: Facts = {
     job: asIssued,
     shop: kit,
     part,
@@ -69,13 +69,9 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     bar,
     finished: sameRegion(regionOf(part.contour)),
     chosen,
-    findings,
-    toGet: [],
-    wear: new Map(),
-    orders: new Map(),
     ...(started && { started }),
   };
-  const { layouts, findings: ofLayouts } = layoutsOf(context);
+  const { layouts, findings: ofLayouts } = layoutsOf(facts);
   findings.push(...ofLayouts);
   const holdings = layouts.flatMap((l) => (l.first === layouts[0]?.first && l.name === layouts[0].name ? l.stages.flatMap((s) => s.options) : []));
   if (!layouts[0]?.stages.every((s) => s.options.length > 0)) {
@@ -83,7 +79,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     return { ...empty, reached: 'holding', findings };
   }
   const looking: Plan = { ...empty, reached: 'holding', holdings, findings: [...findings] };
-  const found = yield* resting(search(context, layouts), looking);
+  const found = yield* resting(search(facts, layouts), looking);
   if (!found) return { ...empty, reached: 'holding', holdings, findings };
   const { layout, setups } = found;
   const sheet = layout.sheetOf(setups[0]?.held.holding ?? '');
@@ -91,21 +87,21 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     const item = holdingOf(kit, held);
     if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
-  for (const [i, made] of setups.entries()) findings.push(...withMends(made.held, layout.stages[i]?.options ?? []), ...made.findings);
+  for (const [i, made] of setups.entries()) findings.push(...withMends(made.held, layout.stages[i]?.options ?? []), ...made.says);
   findings.push(...barChecks(bar, machine, sheet));
   const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
   // what was given out names its own bar; the rack is not looked at again
   if (!issue) findings.push(...ofBars);
   const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
-  const route = routeOf(context, found, { id: bar.id, cut: sheet.cut, from });
+  const route = routeOf(facts, found, { id: bar.id, cut: sheet.cut, from });
   findings.push(...lengthChecks(route, part), ...speedChecks(route, machine, kit));
   findings.push(...wornTips(asIssued, route, kit));
-  findings.push(...orphans(asIssued, route, kit), ...elsewhere(context, route));
+  findings.push(...orphans(asIssued, route, kit), ...elsewhere(facts, route));
   const toGet: readonly ToGet[] = [
     ...(toOrder
       ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
       : []),
-    ...together(setups.flatMap((m) => m.toGet)),
+    ...together(setups.flatMap((m) => m.gets)),
   ];
   const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
   const taken = layout.stages.flatMap((s) => s.options);
@@ -258,15 +254,15 @@ function nothingInShop(code: string, about: string, says: Sentence, shop: Shop):
   };
 }
 
-function routeOf(ctx: Context, { layout, setups: made }: Found, bar: Route['bar']): Route {
-  const { job, part, shop, machine } = ctx;
+function routeOf(facts: Facts, { layout, setups: made }: Found, bar: Route['bar']): Route {
+  const { job, part, shop, machine } = facts;
   const setups = withLengths(
     made.map((m) => m.setup),
     part,
     machine,
     shop,
   );
-  const schedule = scheduleOf(job, setups, way(ctx, 'batch') === 'piece' ? 'piece' : 'operation');
+  const schedule = scheduleOf(job, setups, way(facts, 'batch') === 'piece' ? 'piece' : 'operation');
   return {
     bar,
     runouts: runoutsOf(part, setups, shop),

@@ -1,20 +1,12 @@
-import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding } from '../holding';
 import { figure } from '../quantity';
-import { type Context, costOf, type Making, type Setup, type ToGet, withRemovals } from '../route';
-import type { Region } from '../stock';
+import { type Begins, costOf, type Facts, type KnownOrder, type MadeSetting, riskOf, withRemovals } from '../route';
 import type { Layout, Stage } from './layouts';
 
 /** One setup as it was made in a holding, with what was met on the way. */
-interface MadeSetup {
+interface MadeSetup extends MadeSetting {
   readonly held: HoldingChoice;
-  readonly setup: Setup;
   readonly cost: number;
-  readonly findings: readonly Finding[];
-  readonly toGet: readonly ToGet[];
-  readonly wear: ReadonlyMap<string, number>;
-  readonly ids: ReadonlyMap<string, string>;
-  readonly sweeps: Making['sweeps'];
 }
 
 export interface Found {
@@ -25,24 +17,18 @@ export interface Found {
   readonly bound: number;
 }
 
-/** What a setup finds when it begins: the stock, and what earlier ones used up. */
-interface Begins {
-  readonly stock: Region;
-  readonly wear: ReadonlyMap<string, number>;
-  readonly ids: ReadonlyMap<string, string>;
-}
-
 const EPS = 1e-9;
 
 /** A layout as far as it is known: below what each of its setups can cost, then one after the other as they come out. */
 interface Way {
   readonly layout: Layout;
-  readonly ctx: Context;
+  readonly facts: Facts;
+  /** orders found before, of the operations of each setup */
+  readonly known: Map<string, KnownOrder>;
   /** what each setup weighs at least, whatever is done in it */
   readonly weights: readonly number[];
   /** below what the steps of a setup can cost */
   readonly steps: number[];
-  readonly swept: Region[];
   floorsBegin?: Begins;
   readonly setups: MadeSetup[];
   begins?: Begins;
@@ -61,13 +47,12 @@ const least = (w: Way): number => w.weights.reduce((sum, own, i) => sum + (w.set
  * clipped: its cost is below that of any real holding. What a setup costs does not depend on how an earlier one was held, except through worn edges, which are counted
  * into the bound. Rests between setups, so that it can be gone on with or dropped.
  */
-export function* search(ctx: Context, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
+export function* search(facts: Facts, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
   // with nothing to choose between there is nothing to bound
-  const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(ctx, s).length > 1));
+  const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(facts, s).length > 1));
   const ways = layouts.map((layout): Way => {
-    const weights = layout.stages.map((stage) => Math.min(...openFor(ctx, stage).map(weight)));
-    const own: Context = { ...ctx, chosen: layout.ctx.chosen, orders: new Map() };
-    return { layout, ctx: own, weights, steps: free ? [] : weights.map(() => 0), swept: [], setups: [], loose: 0 };
+    const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map(weight)));
+    return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], loose: 0 };
   });
   for (;;) {
     yield undefined;
@@ -81,14 +66,14 @@ export function* search(ctx: Context, layouts: readonly Layout[]): Generator<und
 }
 
 function foundIn(way: Way, ways: readonly Way[]): Found {
-  const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.ctx.part);
+  const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.facts.part);
   const setups = way.setups.map((m) => ({ ...m, setup: withRemovals(m.setup, m.sweeps) }));
   return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.loose)) };
 }
 
 /** The ways of holding that are open for a setup: a person's choice, else those that nothing forbids, else the least bad. */
-export function openFor(ctx: Context, stage: Stage): readonly HoldingChoice[] {
-  const choice = ctx.chosen.hold.get(stage.id);
+export function openFor({ chosen }: Facts, stage: Stage): readonly HoldingChoice[] {
+  const choice = chosen.hold.get(stage.id);
   if (choice) {
     const taken = takeHolding(stage.options, choice);
     return taken ? [taken] : [];
@@ -99,17 +84,17 @@ export function openFor(ctx: Context, stage: Stage): readonly HoldingChoice[] {
 
 /** The next setup of a way in the cheapest of its holdings; those with which it would cost more than a way that is had already are not made. */
 function addSetup(way: Way, had: number): void {
-  const { layout, ctx, setups } = way;
+  const { layout, facts, setups } = way;
   const i = setups.length;
   const stage = layout.stages[i];
   if (!stage) return;
-  const open = openFor(ctx, stage).map((held) => [held, weight(held)] as const);
+  const open = openFor(facts, stage).map((held) => [held, weight(held)] as const);
   const ideal = way.steps[i] ?? 0;
   const others = least(way) - (way.weights[i] ?? 0) - ideal;
   let best: MadeSetup | undefined;
   for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
     if (best && (w + ideal >= best.cost - EPS || others + w + ideal >= had - EPS)) break;
-    const made = makeSetup(ctx, layout, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
+    const made = makeSetup(way, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
     if (!best || made.cost < best.cost - EPS) best = made;
   }
   if (!best) return;
@@ -117,13 +102,13 @@ function addSetup(way: Way, had: number): void {
   way.loose += best.setup.unproven ?? 0;
   // a fresh edge may be wanted only because of how an earlier setup was held
   if (i > 0) way.loose += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
-  way.begins = { stock: best.setup.steps.at(-1)?.after ?? best.setup.before, wear: best.wear, ids: best.ids };
+  way.begins = best.ends;
 }
 
 const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
   stock: layout.blank(layout.sheetOf(held.holding)),
   wear: new Map(),
-  ids: new Map(),
+  taken: new Set(),
 });
 
 /** What a holding weighs whatever is done in it, minutes. */
@@ -131,29 +116,26 @@ const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score
 
 /** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
 function addFloor(way: Way): void {
-  const { layout, ctx, steps, swept } = way;
+  const { layout, facts, steps } = way;
   const stage = layout.stages[steps.length];
-  const [any] = stage ? openFor(ctx, stage) : [];
+  const [any] = stage ? openFor(facts, stage) : [];
   if (!stage || !any) {
     steps.push(Infinity);
     return;
   }
   const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
-  const from = way.floorsBegin ?? beginsOf(layout, any);
-  const made = makeSetup(ctx, layout, stage, ideal, { ...from, wear: new Map() }, any.holding, ctx.started ? undefined : swept);
-  way.floorsBegin = { stock: made.setup.steps.at(-1)?.after ?? made.setup.before, wear: new Map(), ids: made.ids };
+  const from = way.floorsBegin ?? { ...beginsOf(layout, any), ...(!facts.started && { earlier: [] }) };
+  const made = makeSetup(way, stage, ideal, from, any.holding);
+  way.floorsBegin = { ...made.ends, wear: new Map() };
   // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
   const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
   steps.push(made.cost - waits - (made.setup.unproven ?? 0));
 }
 
-/** Makes one setup in one holding, with findings, wear and names of its own. */
-function makeSetup(ctx: Context, layout: Layout, stage: Stage, held: HoldingChoice, from: Begins, firstHolding: string, swept?: Region[]): MadeSetup {
-  const findings: Finding[] = [...stage.findings(held)];
-  const own: Context = { ...ctx, findings, toGet: [], wear: new Map(from.wear) };
-  const ids = new Map(from.ids);
-  const sweeps: Making['sweeps'] = new Map();
-  const making: Making = { ...layout.making, ctx: own, ids, sweeps, sheet: layout.sheetOf(firstHolding), swept };
-  const setup = stage.make(making, held, from.stock);
-  return { held, setup, cost: costOf({ setups: [setup] }, ctx.part), findings, toGet: own.toGet, wear: own.wear, ids, sweeps };
+/** Makes one setup in one holding. */
+function makeSetup({ layout, facts, known }: Way, stage: Stage, held: HoldingChoice, begins: Begins, firstHolding: string): MadeSetup {
+  const dangers = stage.dangers(held);
+  const sheet = layout.sheetOf(firstHolding);
+  const made = stage.make({ ...layout.making, facts, known, begins, sheet, risks: dangers.flatMap(riskOf) }, held);
+  return { ...made, held, cost: costOf({ setups: [made.setup] }, facts.part), says: [...dangers, ...made.says] };
 }

@@ -2,7 +2,7 @@ import { type End, endOf, rowOf } from '../ref';
 import type { Choice } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
-import { type Context, letterOf, otherEnd, reachedByBoth, type Route, severingOf, toolForThread, way } from '../route';
+import { type Facts, letterOf, otherEnd, reachedByBoth, type Route, severingOf, toolForThread, way } from '../route';
 import { mmOf } from '../shop';
 import { threadOf } from '../drawing';
 
@@ -15,9 +15,9 @@ interface Open {
 /** Most combinations of methods that are weighed whole. */
 const MOST = 24;
 
-/** The context once for every combination of the methods that are left open. */
-export function variantsOf(ctx: Context): { readonly variants: readonly Context[]; readonly findings: readonly Finding[] } {
-  const open = openIn(ctx);
+/** The facts once for every combination of the methods that are left open. */
+export function variantsOf(facts: Facts): { readonly variants: readonly Facts[]; readonly findings: readonly Finding[] } {
+  const open = openIn(facts);
   const all = open.reduce((n, o) => n * o.methods.length, 1);
   let kept = open;
   while (kept.reduce((n, o) => n * o.methods.length, 1) > MOST) kept = kept.slice(0, -1);
@@ -26,7 +26,7 @@ export function variantsOf(ctx: Context): { readonly variants: readonly Context[
     [[]],
   );
   return {
-    variants: combined.map((choices) => withMethods(ctx, choices)),
+    variants: combined.map((choices) => withMethods(facts, choices)),
     findings:
       kept.length === open.length
         ? []
@@ -43,15 +43,15 @@ export function variantsOf(ctx: Context): { readonly variants: readonly Context[
   };
 }
 
-function openIn(ctx: Context): readonly Open[] {
-  const { chosen, part, bar, shop } = ctx;
+function openIn(facts: Facts): readonly Open[] {
+  const { chosen, part, bar, shop } = facts;
   const free = (of: string) => !chosen.method.has(of);
   const rows = part.features.filter((f) => f.side === 'outside' && free(f.id));
   const threads =
-    way(ctx, 'thread') !== 'least' ? [] : rows.filter((f) => f.form === 'thread' && toolForThread(shop, 'die', threadOf(f)) !== undefined);
-  const tapers = way(ctx, 'taper') !== 'least' ? [] : rows.filter((f) => f.form === 'taper');
-  const severs = way(ctx, 'severing') === 'least' && free('left') && free('right') && !ctx.started;
-  const parts = severs && !severingOf(withMethods(ctx, [methodOf('left', 'part')]), mmOf(bar.across) / 2).tooDeep;
+    way(facts, 'thread') !== 'least' ? [] : rows.filter((f) => f.form === 'thread' && toolForThread(shop, 'die', threadOf(f)) !== undefined);
+  const tapers = way(facts, 'taper') !== 'least' ? [] : rows.filter((f) => f.form === 'taper');
+  const severs = way(facts, 'severing') === 'least' && free('left') && free('right') && !facts.started;
+  const parts = severs && !severingOf(withMethods(facts, [methodOf('left', 'part')]), mmOf(bar.across) / 2).tooDeep;
   return [
     ...(parts ? [{ of: 'left', methods: ['part', 'saw'] }] : []),
     ...threads.map((f) => ({ of: f.id, methods: ['single-point', 'die', 'begun'] })),
@@ -61,26 +61,26 @@ function openIn(ctx: Context): readonly Open[] {
 
 const methodOf = (of: string, method: string): Choice => ({ kind: 'method', id: 'least', of, method });
 
-function withMethods(ctx: Context, choices: readonly Choice[]): Context {
-  if (choices.length === 0) return ctx;
-  const method = new Map(ctx.chosen.method);
+function withMethods(facts: Facts, choices: readonly Choice[]): Facts {
+  if (choices.length === 0) return facts;
+  const method = new Map(facts.chosen.method);
   for (const c of choices) if (c.kind === 'method') method.set(c.of, c);
-  return { ...ctx, chosen: { ...ctx.chosen, method } };
+  return { ...facts, chosen: { ...facts.chosen, method } };
 }
 
 /** Where the rows that either end can reach are turned: soon, at the end that goes first, or all of them later; a person's choice leaves only that. */
 export function wheresOf(
-  ctx: Context,
+  facts: Facts,
   first: End,
 ): { readonly soon: ReadonlyMap<string, End>; readonly later: ReadonlyMap<string, End> | undefined } {
-  const soon = new Map([...ctx.chosen.in].map(([row, c]) => [row, endOf(c.setup)]));
-  const held = ctx.chosen.hold.size > 0 || ctx.started !== undefined;
-  const open = held ? [] : reachedByBoth(ctx.part.features).filter((row) => !soon.has(row));
+  const soon = new Map([...facts.chosen.in].map(([row, c]) => [row, endOf(c.setup)]));
+  const held = facts.chosen.hold.size > 0 || facts.started !== undefined;
+  const open = held ? [] : reachedByBoth(facts.part.features).filter((row) => !soon.has(row));
   return { soon, later: open.length === 0 ? undefined : new Map([...soon, ...open.map((row) => [row, otherEnd(first)] as const)]) };
 }
 
 /** Rows that were asked for at an end that does not reach them. */
-export function elsewhere({ chosen, part }: Context, route: Route): readonly Finding[] {
+export function elsewhere({ chosen, part }: Facts, route: Route): readonly Finding[] {
   const madeAt = new Map(route.setups.flatMap((s) => s.steps.map((step) => [rowOf(step.id), s.end ?? undefined] as const)));
   return [...chosen.in].flatMap(([row, choice]): Finding[] => {
     const asked = endOf(choice.setup);

@@ -3,36 +3,39 @@ import type { Reason } from '../finding';
 import { diameter, fahrenheit, figure, length, parseHeat, parseLength, say, type Sentence, temperature, tidy, writeMinutes } from '../quantity';
 import { boreGaugeFor, gaugeFor } from '../shop';
 import { turned } from '../stock';
-import { addStep, byHand, type Context, reason, type SetupDraft, way } from './context';
+import { byHand, type Facts, reason, way } from './facts';
+import { addStep, type Draft, type Operation, operation } from './outcome';
 import type { Verb } from './verbs.table';
 
 const milled = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle']);
 
 /** What is done beside the lathe after the last turning: what is milled or drilled, then heat, then surfaces, then what is joined. */
-export function awaySteps(ctx: Context, setup: SetupDraft): void {
-  for (const detail of ctx.part.details) {
-    if (!milled.has(detail.kind)) continue;
-    addStep(ctx, setup, {
-      verb: 'away',
-      about: detail.id,
-      says: say`${detailWords[detail.kind]}: ${detail.says}`,
-      because: [
-        reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
-        ...(detail.kind === 'crossHole' && ctx.job.drawing.mates.some((m) => joins(m.want.text))
-          ? [reason('through-both', say`where it goes through both pieces: after they are joined, in one go`, detail.id)]
-          : []),
-      ],
-      figures: { minutes: byHand(8) },
-    });
-  }
-  const treated = (kinds: readonly Treatment['kind'][]) => {
-    for (const kind of kinds) for (const one of ctx.job.drawing.treatment) if (one.kind === kind) treat(ctx, setup, one);
-  };
-  treated(['harden', 'temper']);
-  for (const row of ctx.part.features) if (ground(ctx, row)) grind(ctx, setup, row);
-  treated(['plate', 'black']);
-  for (const mate of ctx.job.drawing.mates) join(ctx, setup, mate);
-}
+export const awaySteps = (): Operation =>
+  operation((draft) => {
+    const { facts } = draft;
+    for (const detail of facts.part.details) {
+      if (!milled.has(detail.kind)) continue;
+      addStep(draft, {
+        verb: 'away',
+        about: detail.id,
+        says: say`${detailWords[detail.kind]}: ${detail.says}`,
+        because: [
+          reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+          ...(detail.kind === 'crossHole' && facts.job.drawing.mates.some((m) => joins(m.want.text))
+            ? [reason('through-both', say`where it goes through both pieces: after they are joined, in one go`, detail.id)]
+            : []),
+        ],
+        figures: { minutes: byHand(8) },
+      });
+    }
+    const treated = (kinds: readonly Treatment['kind'][]) => {
+      for (const kind of kinds) for (const one of facts.job.drawing.treatment) if (one.kind === kind) treat(draft, one);
+    };
+    treated(['harden', 'temper']);
+    for (const row of facts.part.features) if (ground(facts, row)) grind(draft, row);
+    treated(['plate', 'black']);
+    for (const mate of facts.job.drawing.mates) join(draft, mate);
+  });
 
 interface Beside {
   readonly says: Sentence;
@@ -43,20 +46,20 @@ interface Beside {
   readonly waits: number;
 }
 
-type Treatment = Context['job']['drawing']['treatment'][number];
+type Treatment = Facts['job']['drawing']['treatment'][number];
 
 /** Degrees Celsius of an oil-hardening steel, and of a tough temper. @source hardening, common practice */
 const HARDENS = 800;
 const TEMPERS = 260;
 
-function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment): void {
+function treat(draft: Draft, { id, kind, value }: Treatment): void {
   const given = value.text.trim();
   const heat = parseHeat(given, value.units);
   // of the two that a bare number may mean the cooler one spoils nothing
   const asked = heat.asked === undefined ? undefined : ((heat.asked - 32) * 5) / 9;
   const tempers = { celsius: heat.celsius ?? asked ?? TEMPERS, minutes: heat.minutes ?? AN_HOUR };
   if (heat.asked !== undefined && (kind === 'harden' || kind === 'temper'))
-    ctx.findings.push({
+    draft.says.push({
       code: 'treatment-unit',
       about: id,
       severity: 'caution',
@@ -118,7 +121,7 @@ function treat(ctx: Context, setup: SetupDraft, { id, kind, value }: Treatment):
       waits: 10,
     },
   };
-  beside(ctx, setup, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
+  beside(draft, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
 }
 
 /** A temper lasts so long where nothing is said, minutes. @source hardening, common practice */
@@ -130,17 +133,17 @@ const heatSaid = ({ celsius, minutes }: { readonly celsius: number; readonly min
   `${bothDegrees(celsius)}, ${writeMinutes(minutes)}`;
 
 /** A mate that each piece is fitted to, not to a number: measured, or by trial. A fit of the table makes pieces that interchange. */
-export const fittedOne = (mate: Context['job']['drawing']['mates'][number]): boolean =>
+export const fittedOne = (mate: Facts['job']['drawing']['mates'][number]): boolean =>
   mate.measured !== undefined || /^trial/i.test(mate.want.text.trim());
 
 const joins = (want: string): boolean => /shrink|press|adhesive|retain|glue/i.test(want);
 
 /** Mates that are put together for good: pressed, shrunk or glued. */
-function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job']['drawing']['mates'][number]): void {
+function join(draft: Draft, { id, piece, want }: Facts['job']['drawing']['mates'][number]): void {
   const asked = want.text.toLowerCase();
   const into = piece.trim() === '' ? 'its mate' : piece.trim();
   if (asked.includes('shrink'))
-    beside(ctx, setup, 'join', id, {
+    beside(draft, 'join', id, {
       says: say`shrunk together with ${into}`,
       because: reason(
         'shrink',
@@ -152,7 +155,7 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
       waits: 20,
     });
   else if (asked.includes('press'))
-    beside(ctx, setup, 'join', id, {
+    beside(draft, 'join', id, {
       says: say`pressed together with ${into}`,
       because: reason('press', say`a lead-in chamfer, both measured at one temperature, oiled; a way to press it out again`, id),
       cautions: ['Press behind a guard: brittle rings fly.'],
@@ -160,7 +163,7 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
       waits: 0,
     });
   else if (/adhesive|retain|glue/.test(asked))
-    beside(ctx, setup, 'join', id, {
+    beside(draft, 'join', id, {
       says: say`fixed in ${into} with retaining compound`,
       because: reason('adhesive', say`both clean and dry, turned as it goes in; not handled until it has cured; heat lets it go`, id),
       cautions: ['Gloves: retaining compounds sensitise the skin.'],
@@ -169,8 +172,8 @@ function join(ctx: Context, setup: SetupDraft, { id, piece, want }: Context['job
     });
 }
 
-function beside(ctx: Context, setup: SetupDraft, verb: Verb, about: string, { says, because, cautions, hands, waits }: Beside): void {
-  addStep(ctx, setup, {
+function beside(draft: Draft, verb: Verb, about: string, { says, because, cautions, hands, waits }: Beside): void {
+  addStep(draft, {
     verb,
     about,
     says,
@@ -188,9 +191,9 @@ const EMERY = 0.015;
 const EMERIED = 0.05;
 
 /** A row whose size is finished with emery in this shop. */
-export const emeried = (ctx: Context, row: Feature): boolean =>
-  way(ctx, 'emery') === 'leave' &&
-  !ground(ctx, row) &&
+export const emeried = (facts: Facts, row: Feature): boolean =>
+  way(facts, 'emery') === 'leave' &&
+  !ground(facts, row) &&
   row.side === 'outside' &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
@@ -200,22 +203,23 @@ export const emeried = (ctx: Context, row: Feature): boolean =>
 const GROUND = { short: 0.25, slender: 0.4, from: 10 } as const;
 
 /** A row that is hardened and finer than quenching leaves it: ground afterwards. */
-const ground = (ctx: Context, row: Feature): boolean =>
-  ctx.job.drawing.treatment.some((t) => t.kind === 'harden') &&
+const ground = (facts: Facts, row: Feature): boolean =>
+  facts.job.drawing.treatment.some((t) => t.kind === 'harden') &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
   row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
 
 /** What is left on a row for grinding, on diameter; less than the size in a bore. */
-const forGrinding = ({ part }: Context, row: Feature): number =>
+const forGrinding = ({ part }: Facts, row: Feature): number =>
   (row.side === 'outside' ? 1 : -1) * (part.length > GROUND.from * row.nearDiameter.nominal ? GROUND.slender : GROUND.short);
 
 /** Ground to size once it is hard; measured again. */
-function grind(ctx: Context, setup: SetupDraft, row: Feature): void {
+function grind(draft: Draft, row: Feature): void {
+  const { facts } = draft;
   const outside = row.side === 'outside';
-  const limits = shiftedBy(row.nearDiameter, platedBy(ctx, row));
-  const gauge = (outside ? gaugeFor : boreGaugeFor)(ctx.shop, limits.nominal, limits.max - limits.min);
-  addStep(ctx, setup, {
+  const limits = shiftedBy(row.nearDiameter, platedBy(facts, row));
+  const gauge = (outside ? gaugeFor : boreGaugeFor)(facts.shop, limits.nominal, limits.max - limits.min);
+  addStep(draft, {
     verb: 'grind',
     about: row.id,
     does: [`${row.id}.diameter`],
@@ -223,7 +227,7 @@ function grind(ctx: Context, setup: SetupDraft, row: Feature): void {
     gauge: gauge?.id,
     limits,
     because: [
-      reason('harden-last', say`it moved in the quench: ${length(Math.abs(forGrinding(ctx, row)), 0.01)} was left on diameter to true it`, row.id),
+      reason('harden-last', say`it moved in the quench: ${length(Math.abs(forGrinding(facts, row)), 0.01)} was left on diameter to true it`, row.id),
     ],
     ...(outside && { sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4) }),
     cautions: ['Wheel sound and guarded, stand beside it; dust drawn off.'],
@@ -232,8 +236,8 @@ function grind(ctx: Context, setup: SetupDraft, row: Feature): void {
 }
 
 /** Metal that plating adds to a size, on diameter: off an outside, into a bore. */
-function platedBy(ctx: Context, row: Feature): number {
-  const plate = ctx.job.drawing.treatment.find((t) => t.kind === 'plate');
+function platedBy(facts: Facts, row: Feature): number {
+  const plate = facts.job.drawing.treatment.find((t) => t.kind === 'plate');
   const read = plate && parseLength(plate.value.text, plate.value.units);
   const side = read?.ok && read.value <= THICKEST ? read.value : 0;
   return (row.side === 'outside' ? -2 : 2) * side;
@@ -243,13 +247,13 @@ const shiftedBy = (limits: Limits, by: number): Limits =>
   by === 0 ? limits : { ...limits, nominal: tidy(limits.nominal + by), max: tidy(limits.max + by), min: tidy(limits.min + by) };
 
 /** The limits that turning works to: those of the drawing less what plating adds, and with what emery takes off; and why. */
-export function workLimits(ctx: Context, row: Feature): { readonly limits: Limits; readonly because: readonly Reason[] } {
+export function workLimits(facts: Facts, row: Feature): { readonly limits: Limits; readonly because: readonly Reason[] } {
   const limits = row.nearDiameter;
   if (limits.from === 'general') return { limits, because: [] };
-  const plated = platedBy(ctx, row);
+  const plated = platedBy(facts, row);
   const side = Math.abs(plated) / 2;
-  const emery = emeried(ctx, row) ? EMERY : 0;
-  const wheel = ground(ctx, row) ? forGrinding(ctx, row) : 0;
+  const emery = emeried(facts, row) ? EMERY : 0;
+  const wheel = ground(facts, row) ? forGrinding(facts, row) : 0;
   return {
     limits: shiftedBy(limits, tidy(plated + emery + wheel)),
     because: [
@@ -261,8 +265,8 @@ export function workLimits(ctx: Context, row: Feature): { readonly limits: Limit
 }
 
 /** Emery to size after turning. */
-export function emery(ctx: Context, setup: SetupDraft, row: Feature, gauge: string | undefined): void {
-  addStep(ctx, setup, {
+export function emery(draft: Draft, row: Feature, gauge: string | undefined): void {
+  addStep(draft, {
     verb: 'polish',
     about: row.id,
     does: [`${row.id}.diameter`],

@@ -5,7 +5,8 @@ import { angle, diameter, figure, length, say, tidy } from '../quantity';
 import { boreGaugeFor, mmOf, sizeOf } from '../shop';
 import { noseCorner, type Region } from '../stock';
 import { workLimits } from './beside';
-import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
+import { byHand, type Facts, data, reason } from './facts';
+import { addStep, needTool, type At, stepId, type Draft, warn } from './outcome';
 import { bindingReason, overLimit } from './cutChecks';
 import { faceOf, inward, longOf } from './ends';
 import { spareIn } from './shapes';
@@ -17,17 +18,17 @@ const REAMER_LEAD = 1.5;
 export const ENTERS = 0.7;
 
 /** The stoutest bar that leaves chips their room in a hole, else the slimmest there is. @source bar-enters, common practice */
-function stoutest(ctx: Context, hole: number): Tool | undefined {
+function stoutest(facts: Facts, hole: number): Tool | undefined {
   const shank = (t: Tool) => mmOf(t.shank, sizeOf(t, 0));
-  const bars = ctx.shop.tools.filter((t) => t.kind === 'bore').toSorted((a, b) => shank(b) - shank(a));
+  const bars = facts.shop.tools.filter((t) => t.kind === 'bore').toSorted((a, b) => shank(b) - shank(a));
   return bars.find((t) => shank(t) <= ENTERS * hole + 1e-6) ?? bars.at(-1);
 }
 
 /** A bar that stands out too far for its thickness is told. @source common practice, 4 of steel */
-export function barTooSlender(ctx: Context, id: string, tool: Tool, out: number): void {
+export function barTooSlender(draft: Draft, id: string, tool: Tool, out: number): void {
   const shank = mmOf(tool.shank, sizeOf(tool, 0));
   if (shank <= 0 || out / shank <= 4) return;
-  ctx.findings.push({
+  warn(draft, {
     code: 'bar-too-slender',
     about: id,
     severity: 'caution',
@@ -38,28 +39,29 @@ export function barTooSlender(ctx: Context, id: string, tool: Tool, out: number)
 }
 
 /** Bores, or reams, one row of a hole that stands at `from` on diameter, mm. */
-export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number): void {
+export function bore(draft: Draft, row: Feature, from: number): void {
+  const { facts, at } = draft;
   const verb = row.made === 'reamed' ? ('ream' as const) : ('bore' as const);
-  const id = stepId(setup, verb, row.id);
+  const id = stepId(at, verb, row.id);
   const tool =
     verb === 'ream'
-      ? needTool(ctx, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(sizeOf(t) - row.nearDiameter.nominal) < 0.02)
-      : needTool(ctx, id, 'bore', say`boring bar under ${length(ENTERS * Math.max(from, 1))}`, (t) => t === stoutest(ctx, from));
-  const { limits, because: left } = workLimits(ctx, row);
-  const out = Math.abs(row.far - faceOf(ctx.part, setup.end));
-  if (verb === 'bore' && tool) barTooSlender(ctx, id, tool, out);
-  const gauge = limits.from === 'general' ? undefined : boreGaugeFor(ctx.shop, limits.nominal, limits.max - limits.min);
+      ? needTool(draft, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(sizeOf(t) - row.nearDiameter.nominal) < 0.02)
+      : needTool(draft, id, 'bore', say`boring bar under ${length(ENTERS * Math.max(from, 1))}`, (t) => t === stoutest(facts, from));
+  const { limits, because: left } = workLimits(facts, row);
+  const out = Math.abs(row.far - faceOf(facts.part, at.end));
+  if (verb === 'bore' && tool) barTooSlender(draft, id, tool, out);
+  const gauge = limits.from === 'general' ? undefined : boreGaugeFor(facts.shop, limits.nominal, limits.max - limits.min);
   const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
   const window = spareIn(
-    ctx,
-    row.near - inward(setup.end) * (row.near === 0 || row.near <= -ctx.part.length + 1e-6 ? 2 : 0),
-    row.far + inward(setup.end) * (row.through === true ? 1 : 0),
+    facts,
+    row.near - inward(at.end) * (row.near === 0 || row.near <= -facts.part.length + 1e-6 ? 2 : 0),
+    row.far + inward(at.end) * (row.through === true ? 1 : 0),
     -1,
     radius,
   );
-  const corner = verb === 'bore' && tool ? cornerInBore(ctx, setup, row, mmOf(tool.nose)) : [];
-  const cut = verb === 'bore' && tool ? boring(ctx, setup, id, row, tool, { from, out, radius, fine: gauge !== undefined, limits }) : undefined;
-  addStep(ctx, setup, {
+  const corner = verb === 'bore' && tool ? cornerInBore(facts, at, row, mmOf(tool.nose)) : [];
+  const cut = verb === 'bore' && tool ? boring(draft, id, row, tool, { from, out, radius, fine: gauge !== undefined, limits }) : undefined;
+  addStep(draft, {
     verb,
     about: row.id,
     does: [`${row.id}.diameter`],
@@ -107,7 +109,7 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
     figures: cut
       ? cut.figures
       : {
-          speed: tool && data(ctx, id, 'speed', speedFor(setup.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
+          speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
           feed: figure('feed', 'feedByHand', { asked: 0.08 }),
           ...((row.form === 'cylinder' || row.form === 'thread') && {
             to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
@@ -120,7 +122,7 @@ export function bore(ctx: Context, setup: SetupDraft, row: Feature, from: number
 }
 
 /** What a round nose leaves against a shoulder or a flat bottom where no radius or relief is drawn. */
-function cornerInBore({ part }: Context, { end }: SetupDraft, row: Feature, nose: number): Region {
+function cornerInBore({ part }: Facts, { end }: At, row: Feature, nose: number): Region {
   if (nose <= 0 || row.form !== 'cylinder' || row.through === true || row.met === true) return [];
   if (row.edgeFar.kind !== 'none' && row.edgeFar.kind !== 'sharp' && row.edgeFar.kind !== 'bottom') return [];
   const behind = part.features.find((f) => f.side === end && f.id !== row.id && Math.abs(f.near - row.far) < 1e-6);
@@ -134,8 +136,7 @@ const LEFT = 0.15;
 
 /** Speed, feed, passes and spring of boring with a bar; what binds is told. */
 function boring(
-  ctx: Context,
-  setup: SetupDraft,
+  draft: Draft,
   id: string,
   row: Feature,
   tool: Tool,
@@ -147,25 +148,26 @@ function boring(
     limits,
   }: { readonly from: number; readonly out: number; readonly radius: number; readonly fine: boolean; readonly limits: Limits },
 ) {
+  const { facts, at } = draft;
   const total = Math.max(0.05, tidy(radius - from / 2));
   const bar: BarOut | undefined = giveOfBar(tool, out);
-  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', 2 * radius));
-  const finish = finishFeed(setup.place, tool, row.finish ?? (fine ? 1.6 : 3.2));
-  const feed = data(ctx, id, 'feed', finish);
+  const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', 2 * radius));
+  const finish = finishFeed(at.place, tool, row.finish ?? (fine ? 1.6 : 3.2));
+  const feed = data(facts, id, 'feed', finish);
   const give = bar && { compliance: bar.compliance, at: out, allowed: LEFT / 2, of: 'bar' as const };
-  const asked = roughAsked(setup.place, tool, 2 * radius, speed.value, give);
+  const asked = roughAsked(at.place, tool, 2 * radius, speed.value, give);
   const limited = bestFeed(asked, [feed.value], total);
   const { most } = limited;
   const passes = data(
-    ctx,
+    facts,
     id,
     'passes',
     figure('count', 'passes', { total, most: fine ? Math.min(most, Math.max(total / 2, leastDepth(tool))) : most }),
   );
-  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
-  overLimit(ctx, id, depth.value, limited);
-  const load = loadOf(setup.place, tool, depth.value, feed.value, 2 * radius, speed.value);
-  const passive = passivePush(setup.place, tool, { depth: depth.value, feed: feed.value, diameter: 2 * radius, speed: speed.value });
+  const depth = data(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+  overLimit(draft, id, depth.value, limited);
+  const load = loadOf(at.place, tool, depth.value, feed.value, 2 * radius, speed.value);
+  const passive = passivePush(at.place, tool, { depth: depth.value, feed: feed.value, diameter: 2 * radius, speed: speed.value });
   const minutes = figure('time', 'minutes', {
     passes: passes.value,
     length: longOf(row),
@@ -197,7 +199,7 @@ function boring(
           { F: passive.value, give: 1000 * bar.compliance },
           { step: 0.001, deviation: 0.2 * passive.value * bar.compliance },
         ),
-      ...edgeOf(setup.place, tool, 2 * radius, speed.value, minutes),
+      ...edgeOf(at.place, tool, 2 * radius, speed.value, minutes),
       minutes,
     },
   };

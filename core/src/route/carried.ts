@@ -1,61 +1,65 @@
+import { reason } from './facts';
+import { type Done, inOrder } from './inOrder';
+import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { envelopeOf, type Feature } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import type { Region } from '../stock';
-import { addStep, byHand, reason, type SetupDraft } from './context';
-import { draftOf, type Making, setupOf } from './draft';
 import { makeHole } from './bores';
 import { chamferInner } from './edges';
 import type { End } from '../ref';
 import { faceOf, inward, letterOf, otherEnd, rowAt } from './ends';
 import { DOG } from './held';
 import { centreDrill } from './holes';
-import { inBestOrder } from './inBestOrder';
 import { awaySteps } from './beside';
 import { atLoading, SCREWED } from './setups';
 import { drawnCentre } from './shapes';
 import { faceEnd } from './facing';
-import type { Setup } from './types';
-import { finishEdges, releaseCheck, shapeRows, turnRows } from './works';
+import { takeHold } from './takeHold';
+import { releaseCheck } from './release';
+import { finishEdges, shapeRows, turnRows } from './works';
 
 /* Work that is carried between its centres, or clamped on a plate: no jaw holds it while it is turned. */
 
-const outsideRows = ({ ctx }: Making): readonly Feature[] => ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
+const outsideRows = ({ facts }: Making): readonly Feature[] => facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
 
 /** The sawn bar in a chuck, most of it through the spindle: one end is faced and gets its centre. */
-export function centreSetup(making: Making, end: End, held: HoldingChoice, stock: Region): Setup {
-  const { ctx, sheet, first } = making;
-  const across = mmOf(ctx.bar.across);
-  const face = faceOf(ctx.part, end);
+export function centreSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+  const { facts, sheet, first } = making;
+  const { stock } = making.begins;
+  const across = mmOf(facts.bar.across);
+  const face = faceOf(facts.part, end);
   const out = held.stickOut.value;
   const jaws = face - inward(end) * sheet.off[end] + inward(end) * out;
-  const draft = draftOf(making, `${end}-1`, end, held, { ratio: out / across, stock, jaws, gripped: across });
+  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: out / across, stock, jaws, gripped: across });
   const isFirst = end === first;
-  inBestOrder(ctx, draft, held, [
-    () =>
-      addStep(ctx, draft, {
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      takeHold({
         verb: isFirst ? 'load' : 'turn-round',
-        about: end,
-        says: say`${isFirst ? ctx.bar.name : 'the sawn bar'}, ${length(out, 0.1)} out, the rest through the spindle`,
+        says: say`${isFirst ? facts.bar.name : 'the sawn bar'}, ${length(out, 0.1)} out, the rest through the spindle`,
         because: [
           ...(isFirst
-            ? [reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part and facing at both ends`, 'bar')]
+            ? [reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part and facing at both ends`, 'bar')]
             : []),
           ...held.because,
-          ...(isFirst ? atLoading(ctx, out) : []),
+          ...(isFirst ? atLoading(facts, out) : []),
         ],
-        cautions: ctx.machine.nose === 'screwed' ? [SCREWED] : [],
-        figures: { minutes: byHand(1.5) },
+        cautions: facts.machine.nose === 'screwed' ? [SCREWED] : [],
+        minutes: 1.5,
       }),
-    () => faceEnd(ctx, draft, face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-    () =>
-      ctx.part.details.some((d) => d.kind === 'centre' && d.on === end)
-        ? drawnCentre(ctx, draft, face)
-        : centreDrill(ctx, draft, face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
-    () => releaseCheck(ctx, draft),
-  ]);
-  return setupOf(making, draft, held, {
+      faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
+      facts.part.details.some((d) => d.kind === 'centre' && d.on === end)
+        ? drawnCentre(face)
+        : centreDrill(face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
+      releaseCheck(),
+    ],
+    making.known,
+  );
+  return settingMade(making, done, held, {
     grip: held.grip,
     stickOut: held.stickOut,
     gripped: [jaws, jaws + inward(end) * held.grip.value],
@@ -64,21 +68,23 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice, stock
 }
 
 /** Between centres, driven by a dog on the other end: what this end reaches is turned. */
-export function betweenSetup(making: Making, end: End, held: HoldingChoice, stock: Region): Setup {
-  const { ctx, first } = making;
+export function betweenSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+  const { facts, first } = making;
+  const { stock } = making.begins;
   const far = otherEnd(end);
-  const driven = faceOf(ctx.part, far);
+  const driven = faceOf(facts.part, far);
   const rows = outsideRows(making);
   const mine = rows.filter((f) => making.reach[f.id] === end);
   const across = Math.max(...rows.map((f) => f.nearDiameter.nominal));
-  const face = faceOf(ctx.part, end);
+  const face = faceOf(facts.part, end);
   const isFirst = end === first;
-  const draft = draftOf(making, `${end}-2`, end, held, { ratio: ctx.part.length / across / 2, stock, jaws: driven, gripped: across });
-  inBestOrder(ctx, draft, held, [
-    () =>
-      addStep(ctx, draft, {
+  const begin = beginningOf(making, `${end}-2`, end, held, { ratio: facts.part.length / across / 2, stock, jaws: driven, gripped: across });
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      takeHold({
         verb: isFirst ? 'load' : 'turn-round',
-        about: end,
         says: isFirst
           ? say`between centres, the dog on end ${letterOf(far)}`
           : say`end for end between the same centres, the dog on end ${letterOf(far)} under a pad`,
@@ -88,20 +94,20 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice, stoc
           reason('park-the-centre', say`nip the tail centre again as the work warms and grows`, end),
         ],
         cautions: ['The dog swings: nothing loose, hands and sleeves clear of it.'],
-        figures: { minutes: byHand(2) },
+        minutes: 2,
       }),
-    ...turnRows(making, draft, mine, face, isFirst && making.sheet.surfaceStays),
-    ...finishEdges(making, draft, mine, rows),
-    ...shapeRows(making, draft, mine),
-    () => releaseCheck(ctx, draft),
-    () => {
-      if (!isFirst) awaySteps(ctx, draft);
-    },
-  ]);
+      ...turnRows(making, begin, mine, face, isFirst && making.sheet.surfaceStays),
+      ...finishEdges(making, begin, mine, rows),
+      ...shapeRows(making, begin, mine),
+      releaseCheck(),
+      ...(isFirst ? [] : [awaySteps()]),
+    ],
+    making.known,
+  );
   const grip = figure('length', 'distance', { value: DOG });
-  return setupOf(making, draft, held, {
+  return settingMade(making, done, held, {
     grip,
-    stickOut: figure('length', 'distance', { value: ctx.part.length }, { step: 0.1 }),
+    stickOut: figure('length', 'distance', { value: facts.part.length }, { step: 0.1 }),
     gripped: [driven - inward(end) * DOG, driven],
     before: stock,
     carried: 'centres',
@@ -109,21 +115,23 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice, stoc
 }
 
 /** A sawn plate on the faceplate, clamped over its rim: faced under clamps that are moved in turn, and bored. */
-export function plateSetup(making: Making, end: End, held: HoldingChoice, stock: Region): Setup {
-  const { ctx, sheet, first } = making;
-  const across = mmOf(ctx.bar.across);
-  const face = faceOf(ctx.part, end);
-  const back = faceOf(ctx.part, otherEnd(end));
+export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+  const { facts, sheet, first } = making;
+  const { stock } = making.begins;
+  const across = mmOf(facts.bar.across);
+  const face = faceOf(facts.part, end);
+  const back = faceOf(facts.part, otherEnd(end));
   const isFirst = end === first;
-  const draft = draftOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
-  const hole = ctx.part.features.some((f) => f.side === end);
-  inBestOrder(ctx, draft, held, [
-    () =>
-      addStep(ctx, draft, {
+  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
+  const hole = facts.part.features.some((f) => f.side === end);
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      takeHold({
         verb: isFirst ? 'load' : 'turn-round',
-        about: end,
         says: isFirst
-          ? say`${ctx.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, clamped over its rim`
+          ? say`${facts.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, clamped over its rim`
           : say`turned over, face ${letterOf(first)} on parallels, clamped over its rim`,
         because: [
           isFirst
@@ -136,51 +144,61 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice, stock:
           'Turn it by hand all the way round: clamps and bolts clear bed, carriage and tool.',
           'Clamped work runs slow; the plate’s own limit stands.',
         ],
-        figures: { minutes: byHand(8) },
+        minutes: 8,
       }),
-    () => faceEnd(ctx, draft, face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-    ...(hole ? [() => centreDrill(ctx, draft, face, across, 'drill'), () => makeHole(ctx, draft)] : []),
-    ...shapeRows(making, draft, []),
-    () => releaseCheck(ctx, draft),
-  ]);
-  return clamped(making, draft, held, back, stock);
+      faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
+      ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
+      ...shapeRows(making, begin, []),
+      releaseCheck(),
+    ],
+    making.known,
+  );
+  return clamped(making, done, held, back, stock);
 }
 
 /** The bored plate held by a bolt through its bore: its outside. */
-export function rimSetup(making: Making, end: End, held: HoldingChoice, stock: Region): Setup {
-  const { ctx } = making;
+export function rimSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+  const { facts } = making;
+  const { stock } = making.begins;
   const rows = outsideRows(making);
-  const back = faceOf(ctx.part, otherEnd(end));
-  const face = faceOf(ctx.part, end);
-  const bore = ctx.part.features.find((f) => f.through === true);
-  const draft = draftOf(making, `${end}-2`, end, held, { ratio: 0, stock, jaws: back, gripped: bore?.nearDiameter.nominal ?? 1 });
-  inBestOrder(ctx, draft, held, [
-    () =>
-      addStep(ctx, draft, {
+  const back = faceOf(facts.part, otherEnd(end));
+  const face = faceOf(facts.part, end);
+  const bore = facts.part.features.find((f) => f.through === true);
+  const last = rowAt(rows, otherEnd(end));
+  const begin = beginningOf(making, `${end}-2`, end, held, { ratio: 0, stock, jaws: back, gripped: bore?.nearDiameter.nominal ?? 1 });
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      takeHold({
         verb: 'load',
-        about: end,
         says: say`a bolt and washer through the bore, ${diameter(bore?.nearDiameter.nominal ?? 0)} dialled true`,
         because: [
           reason('one-chucking', say`the rim is turned true to the bore: dial the bore, then tighten`, end),
           ...held.because,
           reason('seat-first', say`a packing ring behind it, so that the tool runs off clear of the plate`, end),
         ],
-        figures: { minutes: byHand(6) },
+        minutes: 6,
       }),
-    ...turnRows(making, draft, rows, face, false),
-    ...finishEdges(making, draft, rows, rows),
-    ...shapeRows(making, draft, rows),
-    () => {
-      const last = rowAt(rows, otherEnd(end));
+      ...turnRows(making, begin, rows, face, false),
+      ...finishEdges(making, begin, rows, rows),
+      ...shapeRows(making, begin, rows),
       // the packing ring leaves room behind it
-      if (last) chamferInner(ctx, draft, last, []);
-    },
-    () => releaseCheck(ctx, draft),
-    () => awaySteps(ctx, draft),
-  ]);
-  return clamped(making, draft, held, back, stock);
+      ...(last ? [chamferInner(last, [])] : []),
+      releaseCheck(),
+      awaySteps(),
+    ],
+    making.known,
+  );
+  return clamped(making, done, held, back, stock);
 }
 
 /** A setup on the plate: what it is held by is its back. */
-const clamped = (making: Making, draft: SetupDraft, held: HoldingChoice, back: number, before: Region): Setup =>
-  setupOf(making, draft, held, { grip: held.grip, stickOut: held.stickOut, gripped: [back, back + inward(draft.end) * 1], before, carried: 'plate' });
+const clamped = (making: Making, done: Done, held: HoldingChoice, back: number, before: Region): MadeSetting =>
+  settingMade(making, done, held, {
+    grip: held.grip,
+    stickOut: held.stickOut,
+    gripped: [back, back + inward(done.at.end) * 1],
+    before,
+    carried: 'plate',
+  });

@@ -3,7 +3,8 @@ import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
 import { diameter, figure, length, say, temperature } from '../quantity';
 import { sectionsOf } from '../stock';
-import { addStep, type Context, reason, type SetupDraft, way } from './context';
+import { reason, way } from './facts';
+import { addStep, type Operation, operation } from './outcome';
 
 /** Share of the work of cutting that stays in the piece. @source textbooks of metal cutting, from memory: 10 to 20 % at these speeds */
 const STAYS = 0.2;
@@ -14,37 +15,39 @@ const WARMEST = 60;
 const PRETENDS = 0.1;
 
 /** A wait before the fine sizes: as warm as roughing leaves it, until a tenth of the finest tolerance is all that warmth can pretend. */
-export function coolDown(ctx: Context, draft: SetupDraft, finest: Feature): void {
-  const { material } = ctx;
-  const pieces = sectionsOf(draft.stock, -1e4, 1e4);
-  const volume = pieces.reduce((sum, s) => sum + Math.PI * (s.outer ** 2 - s.inner ** 2) * (s.to - s.from), 0);
-  const area = pieces.reduce((sum, s) => sum + 2 * Math.PI * s.outer * (s.to - s.from), 0);
-  if (!(volume > 0) || !(area > 0)) return;
-  const joules = draft.steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * minutesInCut(s.figures['minutes']) * 60, 0);
-  const warm = figure(
-    'temperature',
-    'warmth',
-    { room: ROOM, joules, share: STAYS, mass: (volume * material.density) / 1e9, heat: material.heat, most: WARMEST },
-    { step: 1 },
-  );
-  const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
-  const size = finest.nearDiameter.nominal;
-  const wanted = ROOM + Math.max(0.5, (PRETENDS * tolerance * 1e6) / (size * material.alpha));
-  const flood = way(ctx, 'cooling') === 'flood';
-  const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
-  const hands = flood ? 2 : 1;
-  const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: ROOM, handling: hands });
-  addStep(ctx, draft, {
-    verb: 'cool',
-    about: draft.end,
-    says: say`${flood ? 'in coolant' : 'as it lies'}, to ${temperature(wanted, 0.5)}`,
-    because: [
-      reason(
-        'hot-reads-big',
-        say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length((size * material.alpha * (warm.value - ROOM)) / 1e6, 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
-        draft.end,
-      ),
-    ],
-    figures: { warm, minutes, waits: figure('time', 'waitingTime', { elapsed: minutes.value, attended: hands }) },
+export const coolDown = (finest: Feature): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const { material } = facts;
+    const pieces = sectionsOf(at.stock, -1e4, 1e4);
+    const volume = pieces.reduce((sum, s) => sum + Math.PI * (s.outer ** 2 - s.inner ** 2) * (s.to - s.from), 0);
+    const area = pieces.reduce((sum, s) => sum + 2 * Math.PI * s.outer * (s.to - s.from), 0);
+    if (!(volume > 0) || !(area > 0)) return;
+    const joules = at.steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * minutesInCut(s.figures['minutes']) * 60, 0);
+    const warm = figure(
+      'temperature',
+      'warmth',
+      { room: ROOM, joules, share: STAYS, mass: (volume * material.density) / 1e9, heat: material.heat, most: WARMEST },
+      { step: 1 },
+    );
+    const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
+    const size = finest.nearDiameter.nominal;
+    const wanted = ROOM + Math.max(0.5, (PRETENDS * tolerance * 1e6) / (size * material.alpha));
+    const flood = way(facts, 'cooling') === 'flood';
+    const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
+    const hands = flood ? 2 : 1;
+    const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: ROOM, handling: hands });
+    addStep(draft, {
+      verb: 'cool',
+      about: at.end,
+      says: say`${flood ? 'in coolant' : 'as it lies'}, to ${temperature(wanted, 0.5)}`,
+      because: [
+        reason(
+          'hot-reads-big',
+          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length((size * material.alpha * (warm.value - ROOM)) / 1e6, 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
+          at.end,
+        ),
+      ],
+      figures: { warm, minutes, waits: figure('time', 'waitingTime', { elapsed: minutes.value, attended: hands }) },
+    });
   });
-}

@@ -3,7 +3,8 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import type { Reason } from '../finding';
 import { type Figure, length, say } from '../quantity';
-import { addStep, byHand, type Context, reason, type SetupDraft } from './context';
+import { byHand, reason } from './facts';
+import { addStep, type Draft, warn } from './outcome';
 
 /* What a cut is told of: what binds it, what it breaks, and an edge that is too worn for it. */
 
@@ -20,10 +21,11 @@ export function bindingReason(depth: number, total: number, limited: Limited, us
 }
 
 /** Limits that exclude each other, and a depth chosen beyond the one that binds. */
-export function overLimit(ctx: Context, id: string, depth: number, limited: Limited): void {
+export function overLimit(draft: Draft, id: string, depth: number, limited: Limited): void {
+  const { facts } = draft;
   const { conflict, binding } = limited;
   if (conflict)
-    ctx.findings.push({
+    draft.says.push({
       code: 'limits-exclude',
       about: id,
       severity: 'caution',
@@ -31,7 +33,7 @@ export function overLimit(ctx: Context, id: string, depth: number, limited: Limi
       why: say`no depth is right for both: less stick-out, a centre or rest, a finer feed, or a keener and smaller nose`,
       mends: [],
     });
-  const own = ctx.chosen.data.get(id);
+  const own = facts.chosen.data.get(id);
   if (!own || depth <= limited.most * 1.02 + 0.005) return;
   const rest = {
     kind: own.kind,
@@ -40,7 +42,7 @@ export function overLimit(ctx: Context, id: string, depth: number, limited: Limi
     ...(own.speed !== undefined && { speed: own.speed }),
     ...(own.feed !== undefined && { feed: own.feed }),
   };
-  ctx.findings.push({
+  warn(draft, {
     code: 'depth-over-limit',
     about: id,
     severity: 'caution',
@@ -51,10 +53,11 @@ export function overLimit(ctx: Context, id: string, depth: number, limited: Limi
 }
 
 /** No worn edge finishes anything: one that would be past half of its life is indexed first. @source worn-tip, common practice */
-export function freshEdge(ctx: Context, setup: SetupDraft, feature: Feature, tool: Tool, minutes: Figure, life: number): void {
-  const used = ctx.wear.get(tool.id) ?? 0;
+export function freshEdge(draft: Draft, feature: Feature, tool: Tool, minutes: Figure, life: number): void {
+  const { at } = draft;
+  const used = at.wear.get(tool.id) ?? 0;
   if (used + minutesInCut(minutes) / life <= FRESH || used === 0) return;
-  addStep(ctx, setup, {
+  addStep(draft, {
     verb: 'index',
     about: feature.id,
     tool,
@@ -68,14 +71,14 @@ export function freshEdge(ctx: Context, setup: SetupDraft, feature: Feature, too
     ],
     figures: { minutes: byHand(tool.grade === 'hss' ? 3 : 1) },
   });
-  ctx.wear.set(tool.id, 0);
 }
 
 /** A finish that wants a finer feed than this material takes without rubbing. @source austenitic-feed, common practice */
-export function rubs(ctx: Context, id: string, feed: number, tool: Tool): void {
-  const least = leastFeed(ctx.material);
+export function rubs(draft: Draft, id: string, feed: number, tool: Tool): void {
+  const { facts } = draft;
+  const least = leastFeed(facts.material);
   if (tool.chips && feed < tool.chips.feed[0] - 1e-9)
-    ctx.findings.push({
+    warn(draft, {
       code: 'strings',
       about: id,
       severity: 'note',
@@ -84,11 +87,11 @@ export function rubs(ctx: Context, id: string, feed: number, tool: Tool): void {
       mends: [],
     });
   if (feed >= least - 1e-9) return;
-  ctx.findings.push({
+  draft.says.push({
     code: 'limits-exclude',
     about: id,
     severity: 'note',
-    says: say`the finish wants a feed of ${length(feed, 0.001)}; under ${length(least, 0.001)} ${ctx.material.name} is rubbed rather than cut`,
+    says: say`the finish wants a feed of ${length(feed, 0.001)}; under ${length(least, 0.001)} ${facts.material.name} is rubbed rather than cut`,
     why: say`it hardens where it is rubbed: a larger nose allows more feed for the same finish`,
     mends: [],
   });

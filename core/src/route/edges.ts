@@ -5,33 +5,38 @@ import { mmOf } from '../shop';
 import { threadUndercut } from '../standards';
 import { chamfered, combine, type Region } from '../stock';
 import { spareIn } from './shapes';
-import { addStep, byHand, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
+import { byHand, data, reason } from './facts';
+import { addStep, needTool, stepId, type Draft, type Operation, operation } from './outcome';
 import type { End } from '../ref';
 import { innerOf, inward, mouthOf } from './ends';
 
 /** Chamfers the edge of a row that faces the free end. */
-export function chamferMouth(ctx: Context, setup: SetupDraft, feature: Feature): void {
-  const size = (setup.end === 'right' ? feature.chamferNear : feature.chamferFar) ?? 0;
-  if (size === 0) return;
-  const z = mouthOf(feature, setup.end);
-  chamfer(ctx, setup, feature, setup.end === 'right' ? 'near' : 'far', size, chamferSweep(feature, z, size, setup.end), [
-    feature.form === 'thread'
-      ? reason('relief-first', say`chamfered to below the minor diameter, so that thread or die starts clean`, feature.id)
-      : reason('chamfer-before-severing', say`while it still runs true`, feature.id),
-  ]);
-}
+export const chamferMouth = (feature: Feature): Operation =>
+  operation((draft) => {
+    const { at } = draft;
+    const size = (at.end === 'right' ? feature.chamferNear : feature.chamferFar) ?? 0;
+    if (size === 0) return;
+    const z = mouthOf(feature, at.end);
+    chamfer(draft, feature, at.end === 'right' ? 'near' : 'far', size, chamferSweep(feature, z, size, at.end), [
+      feature.form === 'thread'
+        ? reason('relief-first', say`chamfered to below the minor diameter, so that thread or die starts clean`, feature.id)
+        : reason('chamfer-before-severing', say`while it still runs true`, feature.id),
+    ]);
+  });
 
 /** Chamfers the edge of a row that faces the headstock, behind which there is room: a neck, or the blade in some way. */
-export function chamferInner(ctx: Context, setup: SetupDraft, feature: Feature, groove: Region): void {
-  const size = (setup.end === 'right' ? feature.chamferFar : feature.chamferNear) ?? 0;
-  if (size === 0) return;
-  const z = innerOf(feature, setup.end);
-  const sweep = chamferSweep(feature, z, size, setup.end === 'right' ? 'left' : 'right');
-  const all = groove.length > 0 ? combine('union', groove, sweep) : sweep;
-  chamfer(ctx, setup, feature, setup.end === 'right' ? 'far' : 'near', size, all, [
-    reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id),
-  ]);
-}
+export const chamferInner = (feature: Feature, groove: Region): Operation =>
+  operation((draft) => {
+    const { at } = draft;
+    const size = (at.end === 'right' ? feature.chamferFar : feature.chamferNear) ?? 0;
+    if (size === 0) return;
+    const z = innerOf(feature, at.end);
+    const sweep = chamferSweep(feature, z, size, at.end === 'right' ? 'left' : 'right');
+    const all = groove.length > 0 ? combine('union', groove, sweep) : sweep;
+    chamfer(draft, feature, at.end === 'right' ? 'far' : 'near', size, all, [
+      reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id),
+    ]);
+  });
 
 /** The corner at z, towards `end`, and as far beyond as the stock may stand proud of the face. */
 function chamferSweep(feature: Feature, z: number, size: number, end: End): Region {
@@ -41,19 +46,19 @@ function chamferSweep(feature: Feature, z: number, size: number, end: End): Regi
 }
 
 function chamfer(
-  ctx: Context,
-  setup: SetupDraft,
+  draft: Draft,
   feature: Feature,
   edge: 'near' | 'far',
   size: number,
   sweeps: Region,
   because: readonly ReturnType<typeof reason>[],
 ): void {
+  const { facts, at } = draft;
   const about = `${feature.id}.${edge}`;
-  const id = stepId(setup, 'chamfer', about);
-  const tool = needTool(ctx, id, 'form', say`chamfering tool 45°`);
-  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'form', feature.nearDiameter.nominal));
-  addStep(ctx, setup, {
+  const id = stepId(at, 'chamfer', about);
+  const tool = needTool(draft, id, 'form', say`chamfering tool 45°`);
+  const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'form', feature.nearDiameter.nominal));
+  addStep(draft, {
     verb: 'chamfer',
     about,
     tool,
@@ -70,30 +75,32 @@ function chamfer(
 }
 
 /** Undercut before a shoulder that a thread runs up to. */
-export function undercut(ctx: Context, setup: SetupDraft, feature: Feature, pitch: number): void {
-  const relief = threadUndercut(pitch);
-  if (!relief) return;
-  const id = stepId(setup, 'undercut', feature.id);
-  const tool =
-    needTool(ctx, id, 'groove', say`grooving tool up to ${length(relief.width)}`, (t) => mmOf(t.width) <= relief.width) ??
-    needTool(ctx, id, 'part', say`parting blade`);
-  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'part', feature.nearDiameter.nominal));
-  const inner = innerOf(feature, setup.end);
-  const under = tidy(feature.nearDiameter.nominal - relief.under);
-  addStep(ctx, setup, {
-    verb: 'undercut',
-    about: feature.id,
-    tool,
-    does: [`${feature.id}.far`],
-    says: say`${length(relief.width)} wide, ${diameter(under)}`,
-    because: [reason('relief-first', say`the tool runs out here before the shoulder (DIN 76-1, from memory)`, feature.id)],
-    figures: {
-      speed,
-      feed: figure('feed', 'feedByHand', { asked: 0.04 }),
-      depth: figure('length', 'distance', { value: relief.under / 2 }),
-      to: figure('diameter', 'toSize', { size: under }),
-      minutes: byHand(1),
-    },
-    sweeps: spareIn(ctx, inner, inner - inward(setup.end) * 2 * relief.overall, under / 2, feature.nearDiameter.nominal / 2 + 0.5),
+export const undercut = (feature: Feature, pitch: number): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const relief = threadUndercut(pitch);
+    if (!relief) return;
+    const id = stepId(at, 'undercut', feature.id);
+    const tool =
+      needTool(draft, id, 'groove', say`grooving tool up to ${length(relief.width)}`, (t) => mmOf(t.width) <= relief.width) ??
+      needTool(draft, id, 'part', say`parting blade`);
+    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', feature.nearDiameter.nominal));
+    const inner = innerOf(feature, at.end);
+    const under = tidy(feature.nearDiameter.nominal - relief.under);
+    addStep(draft, {
+      verb: 'undercut',
+      about: feature.id,
+      tool,
+      does: [`${feature.id}.far`],
+      says: say`${length(relief.width)} wide, ${diameter(under)}`,
+      because: [reason('relief-first', say`the tool runs out here before the shoulder (DIN 76-1, from memory)`, feature.id)],
+      figures: {
+        speed,
+        feed: figure('feed', 'feedByHand', { asked: 0.04 }),
+        depth: figure('length', 'distance', { value: relief.under / 2 }),
+        to: figure('diameter', 'toSize', { size: under }),
+        minutes: byHand(1),
+      },
+      sweeps: spareIn(facts, inner, inner - inward(at.end) * 2 * relief.overall, under / 2, feature.nearDiameter.nominal / 2 + 0.5),
+    });
   });
-}

@@ -3,12 +3,12 @@ import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import { length, say } from '../quantity';
 import { mmOf } from '../shop';
-import { type Context, reason } from './context';
+import { type Facts, reason } from './facts';
 
 /* What a cut that is measured is told: where and how it is read, what its dial counts, what was learned of its chips. */
 
 /** A lesson that was kept: at such a feed this tool made long strings in this material. */
-export function stringsKept({ shop, part }: Context, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
+export function stringsKept({ shop, part }: Facts, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
   const kept = shop.lessons.find(
     (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && feed <= l.mean + 1e-9,
   );
@@ -24,7 +24,7 @@ export function stringsKept({ shop, part }: Context, tool: Tool, feed: number, r
 }
 
 /** A lesson that was kept: how near to the middle this lathe and tool land, against the tolerance that is asked of them. */
-export function landsKept({ shop, machine }: Context, tool: Tool, tolerance: number, row: string): readonly ReturnType<typeof reason>[] {
+export function landsKept({ shop, machine }: Facts, tool: Tool, tolerance: number, row: string): readonly ReturnType<typeof reason>[] {
   const kept = shop.lessons.findLast((l) => l.of === 'held' && l.accepted && l.where['machine'] === machine.id && l.where['tool'] === tool.id);
   if (!kept) return [];
   const { mean, deviation, count } = kept;
@@ -64,8 +64,8 @@ export function readingReasons(feature: Feature, tolerance: number, long: number
 }
 
 /** What the cross dial counts, and whether its smallest step is fine enough for a tolerance. @source diameter-dial, fine-infeed, common practice */
-export function dialReasons(ctx: Context, feature: Feature, tolerance: number): readonly ReturnType<typeof reason>[] {
-  const { cross } = ctx.machine.dials;
+export function dialReasons(facts: Facts, feature: Feature, tolerance: number): readonly ReturnType<typeof reason>[] {
+  const { cross } = facts.machine.dials;
   const division = mmOf(cross?.division);
   if (!cross || !(division > 0)) return [];
   const step = (division / 2) * (cross.reads === 'diameter' ? 1 : 2);

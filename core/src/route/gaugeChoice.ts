@@ -3,23 +3,24 @@ import type { Feature } from '../drawing';
 import { diameter, figure, length, say } from '../quantity';
 import { gaugeFor, mmOf, proves } from '../shop';
 import { choiceId } from './choices';
-import type { Context } from './context';
+import type { Draft } from './outcome';
 
 /** What a row is measured with: what a person chose, else the best of the shop; what cannot prove its tolerance is told, with what would. */
-export function chosenGauge(ctx: Context, id: string, feature: Feature): Gauge | undefined {
+export function chosenGauge(draft: Draft, id: string, feature: Feature): Gauge | undefined {
+  const { facts } = draft;
   const limits = feature.nearDiameter;
   const tolerance = limits.max - limits.min;
-  const asked = ctx.chosen.use.get(id)?.flatMap((item) => ctx.shop.gauges.filter((g) => g.id === item))[0];
-  const best = gaugeFor(ctx.shop, limits.nominal, tolerance);
+  const asked = facts.chosen.use.get(id)?.flatMap((item) => facts.shop.gauges.filter((g) => g.id === item))[0];
+  const best = gaugeFor(facts.shop, limits.nominal, tolerance);
   const gauge = asked ?? best;
   if (!gauge) {
-    ctx.toGet.push({
+    draft.gets.push({
       what: say`a gauge that reaches ${length(limits.nominal)}`,
       how: 'buy',
       holdsUp: [id],
       instead: { says: say`the mate itself as a gauge, tried on`, costs: figure('time', 'minutesByHand', { handling: 5 }) },
     });
-    ctx.findings.push({
+    draft.says.push({
       code: 'no-gauge',
       about: id,
       severity: 'caution',
@@ -32,7 +33,7 @@ export function chosenGauge(ctx: Context, id: string, feature: Feature): Gauge |
   if (proves(gauge, tolerance)) return gauge;
   const better = best && best.id !== gauge.id && proves(best, tolerance) ? best : undefined;
   if (!better)
-    ctx.toGet.push({
+    draft.gets.push({
       what: say`a gauge good to ${length(tolerance / 4, 0.001)} at ${length(limits.nominal)}`,
       how: 'buy',
       holdsUp: [id],
@@ -41,7 +42,7 @@ export function chosenGauge(ctx: Context, id: string, feature: Feature): Gauge |
         costs: figure('time', 'riskOfSize', { tolerance, bias: mmOf(gauge.bias), repeat: mmOf(gauge.repeat), spring: 0 }, { step: 0.1 }),
       },
     });
-  ctx.findings.push({
+  draft.says.push({
     code: 'gauge-too-coarse',
     about: id,
     severity: 'caution',

@@ -8,7 +8,7 @@ import { mmOf } from '../shop';
 import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import { orChosen } from './choices';
-import type { Context } from './context';
+import type { Facts } from './facts';
 import { faceOf, innerOf, inward, otherEnd } from './ends';
 import type { Gripping, Reach } from './reach';
 
@@ -19,8 +19,8 @@ export const DOG = 20;
 const LIGHT_CUT = 0.5;
 
 /** What both setups have in common. */
-function common(ctx: Context, gripped: number) {
-  const { part, material, machine, shop } = ctx;
+function common(facts: Facts, gripped: number) {
+  const { part, material, machine, shop } = facts;
   const largest = largestDiameter(part);
   const smallest = Math.min(largest, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.nominal));
   const edge = shop.tools.find((t) => t.kind === 'turn')?.grade ?? 'hss';
@@ -30,23 +30,23 @@ function common(ctx: Context, gripped: number) {
     largest,
     modulus: 1000 * material.modulus,
     machine,
-    wantsSpeed: Math.min(fastest(ctx), (1000 * material[edge]) / (Math.PI * Math.max(1, smallest))),
+    wantsSpeed: Math.min(fastest(facts), (1000 * material[edge]) / (Math.PI * Math.max(1, smallest))),
     pull: Math.hypot((forces.cutting * largest) / Math.max(1, gripped), forces.feed),
   };
 }
 
-function fastest({ machine }: Context): number {
+function fastest({ machine }: Facts): number {
   return Array.isArray(machine.speeds) ? Math.max(...machine.speeds) : machine.speeds.to;
 }
 
 /** How far in the deepest hole of an end goes. */
-const holeOf = (ctx: Context, side: End): number | undefined => {
-  const rows = ctx.part.features.filter((f) => f.side === side);
-  return rows.length > 0 ? Math.max(...rows.map((f) => Math.abs(f.far - faceOf(ctx.part, side)))) : undefined;
+const holeOf = (facts: Facts, side: End): number | undefined => {
+  const rows = facts.part.features.filter((f) => f.side === side);
+  return rows.length > 0 ? Math.max(...rows.map((f) => Math.abs(f.far - faceOf(facts.part, side)))) : undefined;
 };
 
 /** The wall of what is gripped first, where it is hollow already. */
-function wallFirst({ started, bar }: Context): Held['wall'] {
+function wallFirst({ started, bar }: Facts): Held['wall'] {
   if (started) return thinnestOf(started.region, -1e4, 1e4);
   return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
 }
@@ -55,7 +55,7 @@ function wallFirst({ started, bar }: Context): Held['wall'] {
 const FINISHED = 0.02;
 
 /** What the jaws close on first is a row that is finished already: a piece that was started has some. */
-const finishedAlready = ({ started, part }: Context, diameter: number): boolean =>
+const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
   started !== undefined &&
   part.features.some(
     (f) =>
@@ -66,34 +66,34 @@ const finishedAlready = ({ started, part }: Context, diameter: number): boolean 
       diameter <= f.nearDiameter.max + FINISHED,
   );
 
-const centreDrawn = (ctx: Context, side: End) => ctx.part.details.some((d) => d.kind === 'centre' && d.on === side);
+const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => d.kind === 'centre' && d.on === side);
 
 /** The bar, or the piece as it is, held for the end that is worked first. */
-export function heldFirst(ctx: Context, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
-  const metal = ctx.started ? ctx.started.piece.length : mmOf(ctx.bar.length);
+export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
+  const metal = facts.started ? facts.started.piece.length : mmOf(facts.bar.length);
   return {
-    ...common(ctx, diameter),
+    ...common(facts, diameter),
     setup: `${first}-1`,
     diameter,
-    form: ctx.bar.form,
-    finished: finishedAlready(ctx, diameter),
-    room: ctx.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
+    form: facts.bar.form,
+    finished: finishedAlready(facts, diameter),
+    room: facts.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
     stickOut: (h) => sheetWith(h.id).stickOut,
     grip: (h) => sheetWith(h.id).grip,
-    face: faceOf(ctx.part, first),
+    face: faceOf(facts.part, first),
     centreAllowed: true,
-    centreDrawn: centreDrawn(ctx, first),
-    hole: holeOf(ctx, first),
+    centreDrawn: centreDrawn(facts, first),
+    hole: holeOf(facts, first),
     bore: undefined,
-    wall: wallFirst(ctx),
+    wall: wallFirst(facts),
     keep: [],
     clear: sheetWith('').severs ? sheetWith('').gap : undefined,
   };
 }
 
 /** The piece turned round, held on what was finished. */
-export function heldTurned(ctx: Context, first: End, gripping: Gripping, reach: Reach, sheet: BarSheet): Held {
-  const { part, chosen } = ctx;
+export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: Reach, sheet: BarSheet): Held {
+  const { part, chosen } = facts;
   const end = otherEnd(first);
   const typed = chosen.hold.get(`${end}-1`)?.grip;
   const gripOf = (h: Holding | undefined): Figure =>
@@ -101,7 +101,7 @@ export function heldTurned(ctx: Context, first: End, gripping: Gripping, reach: 
   const through = throughBore(part, first);
   const wall = sheet.severs ? thinnestOf(regionOf(part.contour), gripping.z, gripping.z + inward(end) * gripping.room) : undefined;
   return {
-    ...common(ctx, gripping.diameter),
+    ...common(facts, gripping.diameter),
     setup: `${end}-1`,
     diameter: gripping.diameter,
     form: 'round',
@@ -111,33 +111,33 @@ export function heldTurned(ctx: Context, first: End, gripping: Gripping, reach: 
     stickOut: (h) =>
       onArbor(h) && through
         ? figure('length', 'distance', { value: part.length + sheet.off[end] }, { step: 0.1 })
-        : turnedStickOut(ctx, gripping, sheet.off[end], gripOf(h).value),
+        : turnedStickOut(facts, gripping, sheet.off[end], gripOf(h).value),
     face: faceOf(part, end),
     centreAllowed: true,
-    centreDrawn: centreDrawn(ctx, end),
-    hole: holeOf(ctx, end),
+    centreDrawn: centreDrawn(facts, end),
+    hole: holeOf(facts, end),
     bore: through?.nearDiameter.nominal,
     wall,
     keep: toKeep(part, first, reach),
-    clear: cutBeside(ctx, end, gripping, reach),
+    clear: cutBeside(facts, end, gripping, reach),
   };
 }
 
 /** The sawn bar in a chuck for facing and centring an end, most of it through the spindle. */
-export function heldSawn(ctx: Context, end: End, sheetWith: (holding: string) => BarSheet): Held {
-  const across = mmOf(ctx.bar.across);
+export function heldSawn(facts: Facts, end: End, sheetWith: (holding: string) => BarSheet): Held {
+  const across = mmOf(facts.bar.across);
   return {
-    ...common(ctx, across),
+    ...common(facts, across),
     setup: `${end}-1`,
     diameter: across,
-    form: ctx.bar.form,
+    form: facts.bar.form,
     finished: false,
-    room: ctx.part.length,
+    room: facts.part.length,
     stickOut: (h) => sheetWith(h.id).stickOut,
     grip: (h) => sheetWith(h.id).grip,
-    face: faceOf(ctx.part, end),
+    face: faceOf(facts.part, end),
     centreAllowed: false,
-    centreDrawn: centreDrawn(ctx, end),
+    centreDrawn: centreDrawn(facts, end),
     hole: undefined,
     bore: undefined,
     wall: undefined,
@@ -147,11 +147,11 @@ export function heldSawn(ctx: Context, end: End, sheetWith: (holding: string) =>
 }
 
 /** Between its own two centres: what is turned at one end runs true to what was turned at the other. */
-export function heldBetween(ctx: Context, end: End, n: number): Held {
-  const long = figure('length', 'distance', { value: ctx.part.length }, { step: 0.1 });
-  const largest = largestDiameter(ctx.part);
+export function heldBetween(facts: Facts, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: facts.part.length }, { step: 0.1 });
+  const largest = largestDiameter(facts.part);
   return {
-    ...heldSawn(ctx, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    ...heldSawn(facts, end, () => ({ stickOut: long, grip: long }) as BarSheet),
     setup: `${end}-${String(n)}`,
     diameter: largest,
     form: 'round',
@@ -162,10 +162,10 @@ export function heldBetween(ctx: Context, end: End, n: number): Held {
 }
 
 /** A plate clamped by its back. */
-export function heldOnPlate(ctx: Context, end: End, n: number): Held {
-  const long = figure('length', 'distance', { value: ctx.part.length }, { step: 0.1 });
+export function heldOnPlate(facts: Facts, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: facts.part.length }, { step: 0.1 });
   return {
-    ...heldSawn(ctx, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    ...heldSawn(facts, end, () => ({ stickOut: long, grip: long }) as BarSheet),
     setup: `${end}-${String(n)}`,
     stickOut: () => long,
     grip: () => long,
@@ -174,17 +174,17 @@ export function heldOnPlate(ctx: Context, end: End, n: number): Held {
 }
 
 /** What sticks out of the jaws that hold the turned piece. */
-export const turnedStickOut = (ctx: Context, gripping: Gripping, off: number, grip: number): Figure =>
+export const turnedStickOut = (facts: Facts, gripping: Gripping, off: number, grip: number): Figure =>
   figure('length', 'stickOutTurned', {
-    part: ctx.part.length,
+    part: facts.part.length,
     face: off,
     grip,
-    inside: Math.min(gripping.inside(grip), Math.max(0, ctx.part.length + off - grip - 0.1)),
+    inside: Math.min(gripping.inside(grip), Math.max(0, facts.part.length + off - grip - 0.1)),
   });
 
 /** How far the rows turned in the second setup stay from the jaws; undefined where none is. */
-function cutBeside(ctx: Context, end: End, gripping: Gripping, reach: Reach): number | undefined {
-  const mine = ctx.part.features.filter((f) => f.side === 'outside' && reach[f.id] === end);
+function cutBeside(facts: Facts, end: End, gripping: Gripping, reach: Reach): number | undefined {
+  const mine = facts.part.features.filter((f) => f.side === 'outside' && reach[f.id] === end);
   return mine.length > 0 ? Math.min(...mine.map((f) => inward(end) * (gripping.z - innerOf(f, end)))) : undefined;
 }
 

@@ -6,7 +6,8 @@ import { diameter, type Figure, figure, length, say, tidy, writeExact } from '..
 import { insideGaugeFor, mmOf, sizeOf } from '../shop';
 import { centreCut, centreFor } from '../standards';
 import { centred, drilled } from '../stock';
-import { addStep, type Context, data, lacks, needTool, reason, type SetupDraft, stepId, way } from './context';
+import { type Facts, data, reason, way } from './facts';
+import { addStep, lacks, needTool, stepId, type Draft, warn, type Operation, operation } from './outcome';
 import type { End } from '../ref';
 import { letterOf, sunkOf } from './ends';
 
@@ -14,81 +15,84 @@ import { letterOf, sunkOf } from './ends';
 export const QUILL_LESS = 12;
 
 /** Centre drills an end for a support or before a drill. */
-export function centreDrill(ctx: Context, setup: SetupDraft, face: number, widest: number, why: 'support' | 'drill'): void {
-  const id = stepId(setup, 'centre-drill', setup.end);
-  const tool = needTool(ctx, id, 'centreDrill', say`centre drill`);
-  // what carries the work goes by its size; what starts a drill is no wider than the hole
-  const hole = ctx.part.features.find((f) => f.side === setup.end);
-  const usual = centreFor(widest);
-  const wanted = why === 'drill' ? Math.min(usual.mouth, hole?.nearDiameter.nominal ?? usual.mouth) : usual.mouth;
-  const size = tool ? sizeOf(tool, usual.pilot) : usual.pilot;
-  const centre = centreCut(size, wanted, mmOf(tool?.shank) || undefined);
-  const speed = tool && data(ctx, id, 'speed', speedFor(setup.place, tool, 'centreDrill', size));
-  if (why === 'support' && tool && (centre.mouth < 0.7 * usual.mouth || size > 0.45 * widest))
-    ctx.findings.push({
-      code: 'centre-size',
-      about: id,
-      severity: 'note',
-      says:
-        size > 0.45 * widest
-          ? say`${tool.name} is large for a face of ${diameter(widest)}: its cone is ${diameter(centre.mouth)} at the most`
-          : say`${tool.name} makes a cone of ${diameter(centre.most)} at the most; work of ${diameter(widest)} would have one of ${diameter(usual.mouth)}`,
-      why: say`a small cone carries little: light cuts, or a larger centre drill (form A ${length(usual.pilot)})`,
-      mends: [],
+export const centreDrill = (face: number, widest: number, why: 'support' | 'drill'): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const id = stepId(at, 'centre-drill', at.end);
+    const tool = needTool(draft, id, 'centreDrill', say`centre drill`);
+    // what carries the work goes by its size; what starts a drill is no wider than the hole
+    const hole = facts.part.features.find((f) => f.side === at.end);
+    const usual = centreFor(widest);
+    const wanted = why === 'drill' ? Math.min(usual.mouth, hole?.nearDiameter.nominal ?? usual.mouth) : usual.mouth;
+    const size = tool ? sizeOf(tool, usual.pilot) : usual.pilot;
+    const centre = centreCut(size, wanted, mmOf(tool?.shank) || undefined);
+    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'centreDrill', size));
+    if (why === 'support' && tool && (centre.mouth < 0.7 * usual.mouth || size > 0.45 * widest))
+      warn(draft, {
+        code: 'centre-size',
+        about: id,
+        severity: 'note',
+        says:
+          size > 0.45 * widest
+            ? say`${tool.name} is large for a face of ${diameter(widest)}: its cone is ${diameter(centre.mouth)} at the most`
+            : say`${tool.name} makes a cone of ${diameter(centre.most)} at the most; work of ${diameter(widest)} would have one of ${diameter(usual.mouth)}`,
+        why: say`a small cone carries little: light cuts, or a larger centre drill (form A ${length(usual.pilot)})`,
+        mends: [],
+      });
+    addStep(draft, {
+      verb: 'centre-drill',
+      about: at.end,
+      tool,
+      says: say`${letterOf(at.end)}, pilot ${length(size)}, cone to ${diameter(centre.mouth)}`,
+      because: [
+        why === 'support'
+          ? reason('centre-then-support', say`the tailstock centre wants its seat`, at.end)
+          : reason('drill-bore-ream', say`a drill starts true in a centre`, at.end),
+      ],
+      figures: {
+        speed,
+        feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+        depth: figure('length', 'centreDepth', {
+          pilot: centre.pilot,
+          mouth: centre.mouth,
+          tip: tidy(centre.depth - (centre.mouth - centre.pilot) / 2 / Math.tan(Math.PI / 6)),
+        }),
+        minutes: figure('time', 'minutesByHand', { handling: 0.8 }),
+      },
+      sweeps: centred(face, centre, at.end),
     });
-  addStep(ctx, setup, {
-    verb: 'centre-drill',
-    about: setup.end,
-    tool,
-    says: say`${letterOf(setup.end)}, pilot ${length(size)}, cone to ${diameter(centre.mouth)}`,
-    because: [
-      why === 'support'
-        ? reason('centre-then-support', say`the tailstock centre wants its seat`, setup.end)
-        : reason('drill-bore-ream', say`a drill starts true in a centre`, setup.end),
-    ],
-    figures: {
-      speed,
-      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
-      depth: figure('length', 'centreDepth', {
-        pilot: centre.pilot,
-        mouth: centre.mouth,
-        tip: tidy(centre.depth - (centre.mouth - centre.pilot) / 2 / Math.tan(Math.PI / 6)),
-      }),
-      minutes: figure('time', 'minutesByHand', { handling: 0.8 }),
-    },
-    sweeps: centred(face, centre, setup.end),
   });
-}
 
 /** Drills a blind hole from its end: a pilot where the hole is wide, then the size. */
-export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void {
+export function drillHole(draft: Draft, hole: Feature): void {
+  const { facts, at } = draft;
   const size = hole.nearDiameter.nominal;
   const depth = Math.abs(hole.near - hole.far);
   const half = hole.bottom ?? 59;
-  const drills = ctx.shop.tools.filter((t) => t.kind === 'drill');
+  const drills = facts.shop.tools.filter((t) => t.kind === 'drill');
   const near = (t: Tool) => Math.abs(sizeOf(t) - size);
-  const id = stepId(setup, 'drill', hole.id);
-  const asked = ctx.chosen.use.get(id)?.flatMap((item) => drills.filter((t) => t.id === item))[0];
+  const id = stepId(at, 'drill', hole.id);
+  const asked = facts.chosen.use.get(id)?.flatMap((item) => drills.filter((t) => t.id === item))[0];
   const within = Math.max(0.06, (hole.nearDiameter.max - hole.nearDiameter.min) / 2);
   const tool = asked ?? drills.filter((t) => near(t) <= within).toSorted((a, b) => near(a) - near(b))[0];
   if (!tool) {
     const nearest = drills.toSorted((a, b) => near(a) - near(b)).slice(0, 2);
-    lacks(ctx, 'drill', say`drill ${length(size)}`, id);
-    ctx.findings.push({
+    lacks(draft, 'drill', say`drill ${length(size)}`, id);
+    warn(draft, {
       code: 'no-drill',
       about: id,
       severity: 'stop',
       says: say`the shop has no drill of ${diameter(size)}`,
       why: say`nor a boring bar that would open a smaller hole to it`,
-      mends: nearest.map((t) => sizeMend(setup.end, hole, t)),
+      mends: nearest.map((t) => sizeMend(at.end, hole, t)),
     });
     return;
   }
-  const sunk = sunkOf(ctx.part, hole, setup.end);
+  const sunk = sunkOf(facts.part, hole, at.end);
   const point = figure('length', 'drillDepth', { depth: tidy(sunk + depth), d: size, half }, { step: 0.1 });
-  checkDepth(ctx, setup.end, hole, tool, id, depth, point.value - sunk - depth);
+  checkDepth(draft, hole, tool, id, depth, point.value - sunk - depth);
   if (half >= 90) {
-    ctx.findings.push({
+    warn(draft, {
       code: 'flat-bottom',
       about: id,
       severity: 'caution',
@@ -98,9 +102,7 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
         {
           says: say`draw a drill point`,
           to: 'job',
-          edits: [
-            { op: 'put', at: `drawing/${setup.end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/far`, value: { text: '118', units: 'mm' } },
-          ],
+          edits: [{ op: 'put', at: `drawing/${at.end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/far`, value: { text: '118', units: 'mm' } }],
         },
       ],
     });
@@ -108,16 +110,16 @@ export function drillHole(ctx: Context, setup: SetupDraft, hole: Feature): void 
   const toTake = (t: Tool) => size - sizeOf(t);
   const under = sizedByDrill(hole) ? drills.find((t) => toTake(t) >= STEP.least - 1e-9 && toTake(t) <= STEP.most + 1e-9) : undefined;
   if (under) {
-    oneDrill(ctx, setup, hole, under, 'pilot', depth, half);
-    oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
+    oneDrill(draft, hole, under, 'pilot', depth, half);
+    oneDrill(draft, hole, tool, 'drill', depth, half);
     return;
   }
   const pilot =
-    size > 12 && way(ctx, 'drilling') === 'pilot'
+    size > 12 && way(facts, 'drilling') === 'pilot'
       ? drills.filter((t) => sizeOf(t) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0]
       : undefined;
-  if (pilot) oneDrill(ctx, setup, hole, pilot, 'pilot', depth, half);
-  oneDrill(ctx, setup, hole, tool, 'drill', depth, half);
+  if (pilot) oneDrill(draft, hole, pilot, 'pilot', depth, half);
+  oneDrill(draft, hole, tool, 'drill', depth, half);
 }
 
 /** What a finishing drill has left to take, on diameter, mm. @source step-drill, common practice: 0.2 to 0.4 */
@@ -128,31 +130,32 @@ const DRILLED = 0.15;
 /** A hole with limits of its own that a drill makes. */
 const sizedByDrill = (hole: Feature): boolean => hole.nearDiameter.from !== 'general' && hole.nearDiameter.max - hole.nearDiameter.min <= DRILLED;
 
-export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
-  const id = stepId(setup, verb, hole.id);
+export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
+  const { facts, at } = draft;
+  const id = stepId(at, verb, hole.id);
   const size = verb === 'pilot' ? sizeOf(tool) : hole.nearDiameter.nominal;
-  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'drill', size));
-  const feed = data(ctx, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
+  const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'drill', size));
+  const feed = data(facts, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
   // every depth is set from the face that is zero; a hole that begins within another is deeper than it is long
-  const sunk = sunkOf(ctx.part, hole, setup.end);
+  const sunk = sunkOf(facts.part, hole, at.end);
   const deep = tidy(sunk + depth);
   const point = figure('length', 'drillDepth', { depth: deep, d: size, half }, { step: 0.1 });
-  const before = verb === 'drill' ? pilotBefore(setup, hole) : 0;
-  const loads = drillLoads(ctx, size, before, feed.value, half);
-  drillSlips(ctx, setup, id, speed.value, loads);
-  const sticks = ctx.material.group === 'O' || ctx.material.group === 'M' || ctx.material.group === 'S';
+  const before = verb === 'drill' ? pilotBefore(draft, hole) : 0;
+  const loads = drillLoads(facts, size, before, feed.value, half);
+  drillSlips(draft, id, speed.value, loads);
+  const sticks = facts.material.group === 'O' || facts.material.group === 'M' || facts.material.group === 'S';
   const stops = peckDepths(deep, size, sticks);
   const pecks = stops.length;
-  addStep(ctx, setup, {
+  addStep(draft, {
     verb,
     about: hole.id,
     tool,
     does: [`${hole.id}.diameter`],
     says: say`${diameter(size)} × ${length(deep)} deep, point ${length(point.value)}`,
-    gauge: verb === 'drill' ? insideGaugeFor(ctx.shop)?.id : undefined,
+    gauge: verb === 'drill' ? insideGaugeFor(facts.shop)?.id : undefined,
     because: [
       reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
-      ...(verb === 'drill' && ctx.part.features.filter((f) => f.side === setup.end).length > 1
+      ...(verb === 'drill' && facts.part.features.filter((f) => f.side === at.end).length > 1
         ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
         : []),
       ...(verb === 'drill' && before > 0 && size - before <= STEP.most + 1e-9
@@ -165,8 +168,8 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
           ]
         : []),
       ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
-      ...(verb === 'drill' && (ctx.material.id === 'brass' || ctx.material.id === 'acrylic')
-        ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${ctx.material.name} grabs`, hole.id)]
+      ...(verb === 'drill' && (facts.material.id === 'brass' || facts.material.id === 'acrylic')
+        ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${facts.material.name} grabs`, hole.id)]
         : []),
       reason('depth-by-quill', say`zero the quill with the point on the face`, hole.id),
     ],
@@ -189,20 +192,20 @@ export function oneDrill(ctx: Context, setup: SetupDraft, hole: Feature, tool: T
       }),
     },
     ...(pecks > 1 && { series: { says: say`out to clear the chips at`, figures: stops } }),
-    sweeps: drilled(hole.near, depth, size / 2, half, setup.end),
+    sweeps: drilled(hole.near, depth, size / 2, half, at.end),
   });
 }
 
 /** What an earlier drill of this hole has opened, mm. */
-const pilotBefore = (setup: SetupDraft, hole: Feature): number =>
-  Number(setup.steps.findLast((s) => s.verb === 'pilot' && s.does[0] === `${hole.id}.diameter`)?.figures['torque']?.of['D'] ?? 0);
+const pilotBefore = ({ cuts }: Draft, hole: Feature): number =>
+  Number(cuts.findLast(({ step }) => step.verb === 'pilot' && step.does[0] === `${hole.id}.diameter`)?.step.figures['torque']?.of['D'] ?? 0);
 
 interface DrillLoads {
   readonly torque: Figure;
   readonly thrust: Figure;
 }
 
-function drillLoads({ material }: Context, D: number, d: number, f: number, half: number): DrillLoads {
+function drillLoads({ material }: Facts, D: number, d: number, f: number, half: number): DrillLoads {
   const angle = Math.min(half, 90);
   const kc = material.kc * ((f / 2) * Math.sin((angle * Math.PI) / 180)) ** -material.mc;
   return {
@@ -212,13 +215,14 @@ function drillLoads({ material }: Context, D: number, d: number, f: number, half
 }
 
 /** Twist and push of a drill together against what the jaws hold. */
-function drillSlips(ctx: Context, setup: SetupDraft, id: string, speed: number, { torque, thrust }: DrillLoads): void {
-  const { grip } = setup.place;
+function drillSlips(draft: Draft, id: string, speed: number, { torque, thrust }: DrillLoads): void {
+  const { at } = draft;
+  const { grip } = at.place;
   if (!grip) return;
   const holds = gripHolds(grip, speed);
   const pull = Math.hypot((2000 * torque.value) / grip.diameter, thrust.value);
   if (pull <= holds.value) return;
-  ctx.findings.push({
+  warn(draft, {
     code: 'grip-slips',
     about: id,
     severity: pull > GRIP_FACTOR * holds.value ? 'caution' : 'note',
@@ -228,9 +232,11 @@ function drillSlips(ctx: Context, setup: SetupDraft, id: string, speed: number, 
   });
 }
 
-export function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id: string, depth: number, cone: number): void {
+export function checkDepth(draft: Draft, hole: Feature, tool: Tool, id: string, depth: number, cone: number): void {
+  const { facts, at } = draft;
+  const { end } = at;
   const reach = mmOf(tool.reach, Infinity);
-  const quill = ctx.machine.dials.quill ? mmOf(ctx.machine.dials.quill.travel) - QUILL_LESS : Infinity;
+  const quill = facts.machine.dials.quill ? mmOf(facts.machine.dials.quill.travel) - QUILL_LESS : Infinity;
   const list = end === 'right' ? 'boreRight' : 'boreLeft';
   const shorten = (most: number): readonly Mend[] =>
     most > 1
@@ -242,11 +248,11 @@ export function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id
           },
         ]
       : [];
-  const sunk = sunkOf(ctx.part, hole, end);
+  const sunk = sunkOf(facts.part, hole, end);
   const whole = tidy(sunk + depth + cone);
   if (whole > reach) {
     const most = Math.floor(reach - cone - sunk);
-    ctx.findings.push({
+    warn(draft, {
       code: 'deeper-than-drill',
       about: id,
       severity: 'stop',
@@ -257,7 +263,7 @@ export function checkDepth(ctx: Context, end: End, hole: Feature, tool: Tool, id
   }
   if (whole > quill) {
     const most = Math.floor(quill - cone - sunk);
-    ctx.findings.push({
+    warn(draft, {
       code: 'deeper-than-quill',
       about: id,
       severity: 'caution',

@@ -1,21 +1,24 @@
+import { type Facts, reason } from './facts';
+import { inOrder } from './inOrder';
+import type { Operation } from './outcome';
+import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { envelopeOf } from '../drawing';
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
 import { diameter, length, say } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
-import { combine, rectangle, type Region } from '../stock';
-import { addStep, byHand, type Context, reason } from './context';
-import { draftOf, type Making, setupOf } from './draft';
+import { combine, rectangle } from '../stock';
 import { chamferInner, chamferMouth } from './edges';
 import { faceOf, inward, letterOf, otherEnd, rowAt } from './ends';
 import { boredGripping, onArbor } from './held';
-import { inBestOrder, type Work } from './inBestOrder';
 import type { Gripping } from './reach';
 import { backGroove, sever } from './sever';
 import { awaySteps } from './beside';
 import { faceEnd } from './facing';
-import type { Setup } from './types';
-import { cutNeck, finishEdges, holeAfterTurning, madeAlready, openEnd, releaseCheck, shapeRows, turnRows } from './works';
+import { takeHold } from './takeHold';
+import { cutNeck } from './neck';
+import { releaseCheck } from './release';
+import { finishEdges, holeAfterTurning, madeAlready, openEnd, shapeRows, turnRows } from './works';
 
 /** @source bar-whip, common practice */
 const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
@@ -24,8 +27,8 @@ const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it
 export const SCREWED = 'The chuck is screwed on: never reverse it or brake it hard under power.';
 
 /** What the bar itself asks for when it is held. */
-export function atLoading(ctx: Context, out: number): readonly Reason[] {
-  const { bar, job, started } = ctx;
+export function atLoading(facts: Facts, out: number): readonly Reason[] {
+  const { bar, job, started } = facts;
   if (started) return [];
   const shared = job.choices.some((c) => c.kind === 'bar' && c.after !== undefined);
   const across = mmOf(bar.across);
@@ -49,74 +52,67 @@ export function atLoading(ctx: Context, out: number): readonly Reason[] {
 }
 
 /** z of the face that is left behind when the piece is severed, with its allowance for facing. */
-const severedAt = ({ ctx, sheet, first }: Making): number => {
+const severedAt = ({ facts, sheet, first }: Making): number => {
   const far = otherEnd(first);
-  return faceOf(ctx.part, far) - inward(far) * sheet.off[far];
+  return faceOf(facts.part, far) - inward(far) * sheet.off[far];
 };
 
 /** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
-export function firstSetup(making: Making, held: HoldingChoice, stock: Region): Setup {
-  const { ctx, sheet, first: end } = making;
+export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
+  const { facts, sheet, first: end } = making;
+  const { stock } = making.begins;
   const far = otherEnd(end);
   const edge = severedAt(making);
   const jaws = sheet.severs ? edge + inward(end) * (making.severing.width + sheet.gap) : edge - inward(end) * sheet.grip.value;
-  const barDiameter = mmOf(ctx.bar.across);
-  const draft = draftOf(making, `${end}-1`, end, held, { ratio: sheet.stickOut.value / barDiameter, stock, jaws, gripped: barDiameter });
-  const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
+  const barDiameter = mmOf(facts.bar.across);
+  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: sheet.stickOut.value / barDiameter, stock, jaws, gripped: barDiameter });
+  const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
-  const hole = ctx.part.features.some((f) => f.side === end);
-  const face = faceOf(ctx.part, end);
+  const hole = facts.part.features.some((f) => f.side === end);
+  const face = faceOf(facts.part, end);
   const opening = { z: face, widest: rowAt(rows, end)?.nearDiameter.nominal ?? barDiameter, hole };
   const last = rowAt(rows, far);
   const lastEdge = far === 'left' ? 'far' : 'near';
   const widest = last && making.reach[last.id] === end ? last.nearDiameter.nominal / 2 : barDiameter / 2;
+  const chamfered = (far === 'left' ? last?.chamferFar : last?.chamferNear) ?? 0;
   const parts = sheet.severs && making.severing.method === 'part';
-  const works: Work[] = [
-    () => {
-      addStep(ctx, draft, {
-        verb: 'load',
-        about: end,
-        says: say`${ctx.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
-        because: [
-          ctx.started
-            ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(ctx.part.length)}`, 'bar')
-            : reason(
-                'bar-length',
-                say`${length(sheet.cut.value, 0.1)} of bar: ${length(ctx.part.length)} part, facing, blade, gap, grip and spare`,
-                'bar',
-              ),
-          ...held.because,
-          ...atLoading(ctx, sheet.stickOut.value),
-        ],
-        cautions: [...(sheet.behind ? [WHIPS] : []), ...(ctx.machine.nose === 'screwed' ? [SCREWED] : [])],
-        figures: { minutes: byHand(1.5) },
-      });
-    },
-    () => {
-      if (sheet.off[end] > 0) faceEnd(ctx, draft, face, sheet.off[end], barDiameter, 'first');
-    },
-    ...openEnd(ctx, draft, held, opening),
-    ...turnRows(making, draft, mine, face, sheet.surfaceStays),
-    ...rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(ctx, f)).map((neck) => () => cutNeck(ctx, draft, neck, rows)),
-    ...finishEdges(making, draft, mine, rows),
+  const operations: readonly Operation[] = [
+    takeHold({
+      verb: 'load',
+      says: say`${facts.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
+      because: [
+        facts.started
+          ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(facts.part.length)}`, 'bar')
+          : reason(
+              'bar-length',
+              say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part, facing, blade, gap, grip and spare`,
+              'bar',
+            ),
+        ...held.because,
+        ...atLoading(facts, sheet.stickOut.value),
+      ],
+      cautions: [...(sheet.behind ? [WHIPS] : []), ...(facts.machine.nose === 'screwed' ? [SCREWED] : [])],
+      minutes: 1.5,
+    }),
+    ...(sheet.off[end] > 0 ? [faceEnd(face, sheet.off[end], barDiameter, 'first')] : []),
+    ...openEnd(making, begin, held, opening),
+    ...turnRows(making, begin, mine, face, sheet.surfaceStays),
+    ...rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(facts, f)).map((neck) => cutNeck(neck, rows)),
+    ...finishEdges(making, begin, mine, rows),
     ...shapeRows(
       making,
-      draft,
+      begin,
       rows.filter((f) => making.reach[f.id] !== far),
     ),
-    ...holeAfterTurning(ctx, draft, held, opening),
-    () => {
-      const chamfered = (far === 'left' ? last?.chamferFar : last?.chamferNear) ?? 0;
-      if (last && making.reach[last.id] === end && parts)
-        chamferInner(ctx, draft, last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1));
-    },
-    () => releaseCheck(ctx, draft),
-    () => {
-      if (sheet.severs) sever(ctx, draft, making.severing, edge, barDiameter / 2);
-    },
+    ...holeAfterTurning(held, opening),
+    ...(last && making.reach[last.id] === end && parts
+      ? [chamferInner(last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1))]
+      : []),
+    releaseCheck(),
+    ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
   ];
-  inBestOrder(ctx, draft, held, works, parts && last ? `${last.id}.${lastEdge}` : undefined);
-  return setupOf(making, draft, held, {
+  const done = inOrder(facts, begin, operations, making.known, parts && last ? `${last.id}.${lastEdge}` : undefined);
+  return settingMade(making, done, held, {
     grip: sheet.grip,
     stickOut: sheet.stickOut,
     gripped: [jaws, jaws + inward(end) * sheet.grip.value],
@@ -125,56 +121,51 @@ export function firstSetup(making: Making, held: HoldingChoice, stock: Region): 
 }
 
 /** The piece that was severed, turned round and held on what was finished: the other end. */
-export function secondSetup(making: Making, held: HoldingChoice, outside: Gripping, stock: Region): Setup {
-  const { ctx, sheet, first } = making;
+export function secondSetup(making: Making, held: HoldingChoice, outside: Gripping): MadeSetting {
+  const { facts, sheet, first } = making;
+  const { stock } = making.begins;
   const end = otherEnd(first);
-  const arbor = onArbor(holdingOf(ctx.shop, held.holding)) ? boredGripping(ctx.part, first) : undefined;
+  const arbor = onArbor(holdingOf(facts.shop, held.holding)) ? boredGripping(facts.part, first) : undefined;
   const gripping = arbor ?? outside;
   const edge = severedAt(making);
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, inward(end) * 1000, -1, 1000)) : stock;
   const { grip, stickOut } = held;
-  const draft = draftOf(making, `${end}-1`, end, held, {
+  const begin = beginningOf(making, `${end}-1`, end, held, {
     ratio: stickOut.value / gripping.diameter,
     stock: piece,
     jaws: gripping.z,
     gripped: gripping.diameter,
   });
-  const rows = ctx.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
+  const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
-  const hole = ctx.part.features.some((f) => f.side === end);
-  const barDiameter = mmOf(ctx.bar.across);
+  const hole = facts.part.features.some((f) => f.side === end);
+  const barDiameter = mmOf(facts.bar.across);
   const last = rowAt(rows, end);
-  const face = faceOf(ctx.part, end);
+  const face = faceOf(facts.part, end);
   const opening = { z: face, widest: last?.nearDiameter.nominal ?? barDiameter, hole };
-  const works: Work[] = [
-    () => {
-      addStep(ctx, draft, {
-        verb: 'turn-round',
-        about: end,
-        says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
-        because: [
-          reason('moved-is-lost', say`dial it on the finished diameter; zero is now face ${letterOf(end)}`, end),
-          ...held.because,
-          reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
-        ],
-        figures: { minutes: byHand(2.5) },
-      });
-    },
-    () => {
-      if (sheet.off[end] > 0)
-        faceEnd(ctx, draft, face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length');
-    },
-    ...openEnd(ctx, draft, held, opening),
-    ...turnRows(making, draft, mine, face, false),
-    ...finishEdges(making, draft, mine, rows),
-    ...shapeRows(making, draft, mine),
-    ...holeAfterTurning(ctx, draft, held, opening),
-    () => {
-      if (last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw')) chamferMouth(ctx, draft, last);
-    },
-    () => releaseCheck(ctx, draft),
-    () => awaySteps(ctx, draft),
+  const operations: readonly Operation[] = [
+    takeHold({
+      verb: 'turn-round',
+      says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
+      because: [
+        reason('moved-is-lost', say`dial it on the finished diameter; zero is now face ${letterOf(end)}`, end),
+        ...held.because,
+        reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
+      ],
+      minutes: 2.5,
+    }),
+    ...(sheet.off[end] > 0
+      ? [faceEnd(face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length')]
+      : []),
+    ...openEnd(making, begin, held, opening),
+    ...turnRows(making, begin, mine, face, false),
+    ...finishEdges(making, begin, mine, rows),
+    ...shapeRows(making, begin, mine),
+    ...holeAfterTurning(held, opening),
+    ...(last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw') ? [chamferMouth(last)] : []),
+    releaseCheck(),
+    awaySteps(),
   ];
-  inBestOrder(ctx, draft, held, works);
-  return setupOf(making, draft, held, { grip, stickOut, gripped: [gripping.z, gripping.z + inward(end) * grip.value], before: piece, arbor });
+  const done = inOrder(facts, begin, operations, making.known);
+  return settingMade(making, done, held, { grip, stickOut, gripped: [gripping.z, gripping.z + inward(end) * grip.value], before: piece, arbor });
 }

@@ -5,16 +5,17 @@ import { type Beam, bend, complianceAt } from '../mechanics';
 import { figure } from '../quantity';
 import { holdingOf } from '../shop';
 import { sectionsOf } from '../stock';
-import type { Context, SetupDraft, Spring } from './context';
+import type { Facts } from './facts';
+import type { At, Spring } from './outcome';
 import { inward } from './ends';
 
 /** The work as it stands in a setup, as a beam from the face of the jaws outwards; undefined where the metal does not reach them. */
-export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; readonly from: (z: number) => number } | undefined {
-  const holding = holdingOf(ctx.shop, setup.holding);
+export function beamOf(facts: Facts, at: At): { readonly beam: Beam; readonly from: (z: number) => number } | undefined {
+  const holding = holdingOf(facts.shop, at.holding);
   if (!holding) return undefined;
-  const out = -inward(setup.end);
-  const from = (z: number) => out * (z - setup.jaws);
-  const reach = out > 0 ? sectionsOf(setup.stock, setup.jaws, 1e4) : sectionsOf(setup.stock, -1e4, setup.jaws);
+  const out = -inward(at.end);
+  const from = (z: number) => out * (z - at.jaws);
+  const reach = out > 0 ? sectionsOf(at.stock, at.jaws, 1e4) : sectionsOf(at.stock, -1e4, at.jaws);
   const inOrder = out > 0 ? reach : reach.toReversed();
   const stretches: Beam['stretches'][number][] = [];
   for (const s of inOrder) {
@@ -26,12 +27,12 @@ export function beamOf(ctx: Context, setup: SetupDraft): { readonly beam: Beam; 
   }
   const free = stretches.at(-1)?.to;
   if (free === undefined) return undefined;
-  const rests = setup.support.flatMap((s) => {
-    const rest = holdingOf(ctx.shop, s.item);
+  const rests = at.support.flatMap((s) => {
+    const rest = holdingOf(facts.shop, s.item);
     return rest && s.kind === 'centre' ? [{ at: Math.min(free, Math.max(0.1, from(s.at))), stiffness: rest.lateral }] : [];
   });
   if (holding.kind === 'centres') rests.push({ at: free, stiffness: holding.lateral });
-  return { beam: { stretches, modulus: 1000 * ctx.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
+  return { beam: { stretches, modulus: 1000 * facts.material.modulus, clamp: { lateral: holding.lateral, angular: holding.angular }, rests }, from };
 }
 
 /** One standard deviation of a spring as a share of it: the force from memory, the holds as assumed in the shop. @source judgement */
@@ -48,8 +49,8 @@ export interface Weakest {
 }
 
 /** The weakest of both edges and the middle of a stretch; undefined where the metal does not reach the jaws. */
-export function weakestIn(ctx: Context, setup: SetupDraft, near: number, far: number): Weakest | undefined {
-  const held = beamOf(ctx, setup);
+export function weakestIn(facts: Facts, at: At, near: number, far: number): Weakest | undefined {
+  const held = beamOf(facts, at);
   if (!held) return undefined;
   const longest = held.beam.stretches.at(-1)?.to ?? 0;
   let worst: Weakest | undefined;
@@ -57,7 +58,7 @@ export function weakestIn(ctx: Context, setup: SetupDraft, near: number, far: nu
     const z = near + t * (far - near);
     const x = held.from(z);
     if (!(x > 0 && x <= longest)) continue;
-    const compliance = complianceAt(followed(ctx, setup, held.beam, x), x);
+    const compliance = complianceAt(followed(facts, at, held.beam, x), x);
     if (!worst || compliance > worst.compliance) worst = { compliance, z, x, ...held };
   }
   return worst;
@@ -66,30 +67,30 @@ export function weakestIn(ctx: Context, setup: SetupDraft, near: number, far: nu
 /** A follow rest goes with the tool, this far behind it, mm. */
 const BEHIND = 4;
 
-function followed(ctx: Context, setup: SetupDraft, beam: Beam, x: number): Beam {
-  const follow = setup.support.find((s) => s.kind === 'followRest');
-  const rest = follow && holdingOf(ctx.shop, follow.item);
-  const at = Math.max(0.1, x - BEHIND);
-  return rest && !beam.rests.some((r) => r.at === at) ? { ...beam, rests: [...beam.rests, { at, stiffness: rest.lateral }] } : beam;
+function followed(facts: Facts, at: At, beam: Beam, x: number): Beam {
+  const follow = at.support.find((s) => s.kind === 'followRest');
+  const rest = follow && holdingOf(facts.shop, follow.item);
+  const behind = Math.max(0.1, x - BEHIND);
+  return rest && !beam.rests.some((r) => r.at === behind) ? { ...beam, rests: [...beam.rests, { at: behind, stiffness: rest.lateral }] } : beam;
 }
 
 /** How far the work gives way under a finishing cut at the weakest place of a row, and what pushes it; both on radius. */
 export function springOf(
-  ctx: Context,
-  setup: SetupDraft,
+  facts: Facts,
+  at: At,
   row: Feature,
   cut: { readonly tool: Tool; readonly depth: number; readonly feed: number; readonly speed: number },
 ): Spring | undefined {
   if (!(cut.depth > 0) || !(cut.feed > 0)) return undefined;
-  const weakest = weakestIn(ctx, setup, row.near, row.far);
+  const weakest = weakestIn(facts, at, row.near, row.far);
   if (!weakest) return undefined;
   const give = 1000 * weakest.compliance;
-  const passive = passivePush(setup.place, cut.tool, { ...cut, diameter: row.nearDiameter.nominal });
+  const passive = passivePush(at.place, cut.tool, { ...cut, diameter: row.nearDiameter.nominal });
   return {
     passive,
     spring: figure('length', 'spring', { F: passive.value, give }, { step: 0.001, deviation: (UNSURE * passive.value * give) / 1000 }),
     at: weakest.z,
-    beam: followed(ctx, setup, weakest.beam, weakest.x),
+    beam: followed(facts, at, weakest.beam, weakest.x),
     from: weakest.from,
   };
 }

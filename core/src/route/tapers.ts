@@ -3,7 +3,8 @@ import type { Reason } from '../finding';
 import { angle, diameter, length, say, type Sentence } from '../quantity';
 import { holdingOf, mmOf } from '../shop';
 import { compoundTravel, setOver } from '../standards';
-import { type Context, reason, type SetupDraft, way } from './context';
+import { type Facts, reason, way } from './facts';
+import { type At } from './outcome';
 import { longOf } from './ends';
 
 export type TaperMethod = 'compound' | 'set-over' | 'form';
@@ -26,15 +27,15 @@ const COMPOUND = 60;
  * How a taper is turned: by the compound where it is short enough for it; between centres by setting the tailstock over; a short one with a form tool. What is asked
  * for is done where it can be. @source compound, setover-test, taper-from-gauge; common practice
  */
-export function taperWay(ctx: Context, setup: SetupDraft, row: Feature): TaperWay {
+export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
   const half = settingOf(row);
   const long = longOf(row);
   const travel = compoundTravel(long, half);
-  const compound = mmOf(ctx.machine.dials.compound?.travel, COMPOUND);
+  const compound = mmOf(facts.machine.dials.compound?.travel, COMPOUND);
   const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(long, 1e-9);
-  const offset = setOver(ctx.part.length, slope);
-  const over = mmOf(ctx.machine.setOver);
-  const between = holdingOf(ctx.shop, setup.holding)?.kind === 'centres';
+  const offset = setOver(facts.part.length, slope);
+  const over = mmOf(facts.machine.setOver);
+  const between = holdingOf(facts.shop, at.holding)?.kind === 'centres';
   const cannot: Readonly<Record<TaperMethod, Sentence | undefined>> = {
     compound: undefined,
     'set-over': !between
@@ -44,8 +45,8 @@ export function taperWay(ctx: Context, setup: SetupDraft, row: Feature): TaperWa
         : undefined,
     form: long > PLUNGED ? say`${length(long)} is too wide to plunge: over ${length(PLUNGED)} a form tool chatters` : undefined,
   };
-  const asked = ctx.chosen.method.get(row.id)?.method as TaperMethod | undefined;
-  const setsOver = travel > compound || way(ctx, 'taper') === 'set-over';
+  const asked = facts.chosen.method.get(row.id)?.method as TaperMethod | undefined;
+  const setsOver = travel > compound || way(facts, 'taper') === 'set-over';
   const usual: TaperMethod = setsOver && cannot['set-over'] === undefined ? 'set-over' : 'compound';
   const wanted = asked === 'compound' || asked === 'set-over' || asked === 'form' ? asked : undefined;
   const method = wanted !== undefined && cannot[wanted] === undefined ? wanted : usual;
@@ -91,7 +92,7 @@ export function taperWay(ctx: Context, setup: SetupDraft, row: Feature): TaperWa
       onCentre,
       reason(
         'conventions',
-        ctx.machine.compoundZero === 'along'
+        facts.machine.compoundZero === 'along'
           ? say`the compound’s scale of this lathe has its zero along the bed: set ${angle(half, 0.01)}`
           : say`the compound’s scale of this lathe has its zero across the bed: set ${angle(90 - half, 0.01)}`,
         row.id,

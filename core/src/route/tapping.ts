@@ -2,17 +2,19 @@ import type { DrawnThread } from '../standards';
 import type { Feature } from '../drawing';
 import type { Reason } from '../finding';
 import { figure, length, say } from '../quantity';
-import { addStep, byHand, type Context, lacks, reason, type SetupDraft, stepId, way } from './context';
+import { byHand, reason, way } from './facts';
+import { addStep, lacks, stepId, type Draft } from './outcome';
 import { longOf } from './ends';
 import { groovesOf } from './threading';
 import { toolForThread } from './threadTools';
 
 /** Taps a row that was drilled, or bored, to `core` on diameter, mm. */
-export function tapRow(ctx: Context, setup: SetupDraft, row: Feature, thread: DrawnThread, core: number): void {
-  const id = stepId(setup, 'tap', row.id);
-  const tap = toolForThread(ctx.shop, 'tap', thread);
-  if (!tap) lacks(ctx, 'tap', say`tap ${thread.designation}`, id);
-  addStep(ctx, setup, {
+export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: number): void {
+  const { facts, at } = draft;
+  const id = stepId(at, 'tap', row.id);
+  const tap = toolForThread(facts.shop, 'tap', thread);
+  if (!tap) lacks(draft, 'tap', say`tap ${thread.designation}`, id);
+  addStep(draft, {
     verb: 'tap',
     about: row.id,
     does: [row.id, `${row.id}.thread`],
@@ -21,7 +23,7 @@ export function tapRow(ctx: Context, setup: SetupDraft, row: Feature, thread: Dr
     because: [
       reason(
         'tap',
-        say`started true under a centre, ${way(ctx, 'tap') === 'power' ? 'under power, the stop set short of the bottom' : 'by hand'}; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`,
+        say`started true under a centre, ${way(facts, 'tap') === 'power' ? 'under power, the stop set short of the bottom' : 'by hand'}; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`,
         row.id,
       ),
       ...blindTap(row, thread),
@@ -31,12 +33,18 @@ export function tapRow(ctx: Context, setup: SetupDraft, row: Feature, thread: Dr
       torque: figure(
         'torque',
         'tapTorque',
-        { kc: ctx.material.kc, mc: ctx.material.mc, d: thread.nominal, P: thread.pitch, drill: Math.min(core, thread.nominal - 0.2 * thread.pitch) },
+        {
+          kc: facts.material.kc,
+          mc: facts.material.mc,
+          d: thread.nominal,
+          P: thread.pitch,
+          drill: Math.min(core, thread.nominal - 0.2 * thread.pitch),
+        },
         { step: 0.1 },
       ),
-      minutes: byHand(way(ctx, 'tap') === 'power' ? 2 : 4),
+      minutes: byHand(way(facts, 'tap') === 'power' ? 2 : 4),
     },
-    sweeps: groovesOf(thread, row.near, setup.end, row.usable ?? longOf(row)),
+    sweeps: groovesOf(thread, row.near, at.end, row.usable ?? longOf(row)),
   });
 }
 

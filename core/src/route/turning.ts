@@ -6,7 +6,8 @@ import { mmOf } from '../shop';
 import { turned, turnedToShoulder } from '../stock';
 import { emeried, emery, fittedOne, workLimits } from './beside';
 import { cornerKept } from './shapes';
-import { addStep, type Context, data, needTool, reason, type SetupDraft, stepId } from './context';
+import { type Facts, data, reason } from './facts';
+import { addStep, needTool, stepId, warn, type Operation, operation, standsAt } from './outcome';
 import type { End } from '../ref';
 import { faceOf, innerOf, inward, mouthOf } from './ends';
 import { bindingReason, freshEdge, overLimit, rubs } from './cutChecks';
@@ -19,230 +20,239 @@ const SHOULDER = 0.2;
 /** Share of the nose radius that a real cut is deep at least, on radius. @source leave-real-cuts, common practice */
 const REAL_CUT = 0.4;
 
-const finishNose = (ctx: Context): number => {
-  const noses = ctx.shop.tools.filter((t) => t.kind === 'turn').map((t) => mmOf(t.nose, 0.4));
+const finishNose = (facts: Facts): number => {
+  const noses = facts.shop.tools.filter((t) => t.kind === 'turn').map((t) => mmOf(t.nose, 0.4));
   return noses.length > 0 ? Math.min(...noses) : 0.4;
 };
 
 /** Left for two like finishing cuts, on radius. */
-const allowanceOf = (ctx: Context): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(ctx)));
+const allowanceOf = (facts: Facts): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(facts)));
 
 /** The diameter that finish turning aims at: the middle of the limits. */
 const aimOf = (feature: Feature): number => (feature.nearDiameter.max + feature.nearDiameter.min) / 2;
 
-/** Roughs one row from the free face; `from` is the diameter that stands there now. Returns the diameter left. */
-export function roughTurn(ctx: Context, setup: SetupDraft, feature: Feature, from: number, face: number): number {
-  const id = stepId(setup, 'rough-turn', feature.id);
-  const allowance = allowanceOf(ctx);
-  const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
-  if (target.value >= from - 0.05) return from;
-  const total = (from - target.value) / 2;
-  const stout = (t: Tool) => mmOf(t.nose, 0.4) > finishNose(ctx);
-  const breaks = (t: Tool) => !t.chips || t.chips.depth[0] <= total + 1e-9;
-  // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
-  const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => ctx.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
-  const tool = needTool(ctx, id, 'turn', say`turning tool`, wanted);
-  const inner = innerOf(feature, setup.end) - inward(setup.end) * SHOULDER;
-  const long = Math.abs(face - inner);
-  const parts = {
-    verb: 'rough-turn' as const,
-    about: feature.id,
-    tool,
-    sweeps: turned(face - inward(setup.end) * 5, inner, target.value / 2),
-    says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}`,
-  };
-  if (!tool) {
-    addStep(ctx, setup, { ...parts, figures: { to: target } });
-    return target.value;
-  }
-  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', from));
-  const weakest = weakestIn(ctx, setup, mouthOf(feature, setup.end), innerOf(feature, setup.end));
-  const give = weakest && { compliance: weakest.compliance, at: weakest.x, allowed: allowance / 2, of: 'work' as const };
-  const asked = roughAsked(setup.place, tool, from, speed.value, give);
-  const best = bestFeed(asked, roughFeeds(setup.place, tool), total);
-  const feed = data(ctx, id, 'feed', feedFigure(ctx, best.feed));
-  const limited = feed.value === best.feed ? best : limitedAt(asked, feed.value);
-  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total, most: limited.most }));
-  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
-  const load = loadOf(setup.place, tool, depth.value, feed.value, from, speed.value);
-  const uses = usesOf(asked, feed.value, depth.value);
-  overLimit(ctx, id, depth.value, limited);
-  const minutes = figure('time', 'minutes', {
-    passes: passes.value,
-    length: long,
-    approach: 3,
-    f: feed.value,
-    n: speed.value,
-    handling: 0.3 + 0.2 * passes.value,
+/** Roughs one row from the free face, from the diameter that stands there. */
+export const roughTurn = (feature: Feature, face: number): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const id = stepId(at, 'rough-turn', feature.id);
+    const allowance = allowanceOf(facts);
+    const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
+    // what was roughed before, or a piece already started, may stand lower than the bar
+    const from = standsAt(at, innerOf(feature, at.end), face);
+    if (target.value >= from - 0.05) {
+      draft.left = from;
+      return;
+    }
+    draft.left = target.value;
+    const total = (from - target.value) / 2;
+    const stout = (t: Tool) => mmOf(t.nose, 0.4) > finishNose(facts);
+    const breaks = (t: Tool) => !t.chips || t.chips.depth[0] <= total + 1e-9;
+    // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
+    const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => facts.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
+    const tool = needTool(draft, id, 'turn', say`turning tool`, wanted);
+    const inner = innerOf(feature, at.end) - inward(at.end) * SHOULDER;
+    const long = Math.abs(face - inner);
+    const parts = {
+      verb: 'rough-turn' as const,
+      about: feature.id,
+      tool,
+      sweeps: turned(face - inward(at.end) * 5, inner, target.value / 2),
+      says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}`,
+    };
+    if (!tool) {
+      addStep(draft, { ...parts, figures: { to: target } });
+      return;
+    }
+    const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', from));
+    const weakest = weakestIn(facts, at, mouthOf(feature, at.end), innerOf(feature, at.end));
+    const give = weakest && { compliance: weakest.compliance, at: weakest.x, allowed: allowance / 2, of: 'work' as const };
+    const asked = roughAsked(at.place, tool, from, speed.value, give);
+    const best = bestFeed(asked, roughFeeds(at.place, tool), total);
+    const feed = data(facts, id, 'feed', feedFigure(facts, best.feed));
+    const limited = feed.value === best.feed ? best : limitedAt(asked, feed.value);
+    const passes = data(facts, id, 'passes', figure('count', 'passes', { total, most: limited.most }));
+    const depth = data(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+    const load = loadOf(at.place, tool, depth.value, feed.value, from, speed.value);
+    const uses = usesOf(asked, feed.value, depth.value);
+    overLimit(draft, id, depth.value, limited);
+    const minutes = figure('time', 'minutes', {
+      passes: passes.value,
+      length: long,
+      approach: 3,
+      f: feed.value,
+      n: speed.value,
+      handling: 0.3 + 0.2 * passes.value,
+    });
+    addStep(draft, {
+      ...parts,
+      because: [
+        reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
+        bindingReason(depth.value, total, limited, uses, feature.id),
+        ...(tool.grade === 'carbide' && facts.material.group === 'P'
+          ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
+          : []),
+        ...stringsKept(facts, tool, feed.value, feature.id),
+        ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
+          ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
+          : []),
+      ],
+      figures: {
+        speed,
+        feed,
+        depth,
+        passes,
+        most: limited.binding.most,
+        to: target,
+        force: load.force,
+        power: load.power,
+        minutes,
+        ...edgeOf(at.place, tool, from, speed.value, minutes),
+      },
+      cut: asked,
+      passes: Array.from({ length: Math.min(passes.value, 50) }, (_, i) => {
+        const r = from / 2 - (i + 1) * depth.value;
+        return { from: [face, r] as const, to: [inner, r] as const, depth: depth.value };
+      }),
+    });
   });
-  addStep(ctx, setup, {
-    ...parts,
-    because: [
-      reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
-      bindingReason(depth.value, total, limited, uses, feature.id),
-      ...(tool.grade === 'carbide' && ctx.material.group === 'P'
-        ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
-        : []),
-      ...stringsKept(ctx, tool, feed.value, feature.id),
-      ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
-        ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
-        : []),
-    ],
-    figures: {
-      speed,
-      feed,
-      depth,
-      passes,
-      most: limited.binding.most,
-      to: target,
-      force: load.force,
-      power: load.power,
-      minutes,
-      ...edgeOf(setup.place, tool, from, speed.value, minutes),
-    },
-    cut: asked,
-    passes: Array.from({ length: Math.min(passes.value, 50) }, (_, i) => {
-      const r = from / 2 - (i + 1) * depth.value;
-      return { from: [face, r] as const, to: [inner, r] as const, depth: depth.value };
-    }),
-  });
-  return target.value;
-}
 
 /** The feed of the machine, or by hand where it has none. */
-export const feedFigure = (ctx: Context, asked: number): Figure =>
-  ctx.machine.feeds.length === 0 ? figure('feed', 'feedByHand', { asked }) : figure('feed', 'feedSet', { asked, feeds: ctx.machine.feeds });
+export const feedFigure = (facts: Facts, asked: number): Figure =>
+  facts.machine.feeds.length === 0 ? figure('feed', 'feedByHand', { asked }) : figure('feed', 'feedSet', { asked, feeds: facts.machine.feeds });
 
 /** Finish-turns one row to its limits, or `under` its size (mm on diameter) where a die or a knurl raises it; stops to measure where it carries a tolerance of its own. */
-export function finishTurn(ctx: Context, setup: SetupDraft, feature: Feature, under: number): void {
-  const id = stepId(setup, 'finish-turn', feature.id);
-  const { limits, because: left } = workLimits(ctx, feature);
-  const aim =
-    under > 0
-      ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
-      : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
-  const tool = needTool(ctx, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(ctx));
-  const gauge = limits.from === 'general' ? undefined : chosenGauge(ctx, id, feature);
-  const mouth = mouthOf(feature, setup.end);
-  const inner = innerOf(feature, setup.end);
-  const two = limits.from !== 'general';
-  const allowance = allowanceOf(ctx);
-  const long = Math.abs(mouth - inner);
-  const says =
-    under > 0
-      ? say`${diameter(aim.value)} × ${length(long)}`
-      : limits.from === 'general'
-        ? say`${diameter(limits.nominal)} × ${length(long)}`
-        : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
-  const radius = tool ? cornerOfNose(ctx, setup.end, feature, mmOf(tool.nose, 0.4)) : 0;
-  const because = [
-    reason(
-      feature.form === 'thread' ? 'major-first' : 'aim',
-      feature.form === 'thread'
-        ? limits.from === 'general'
-          ? say`the major diameter before the thread; the table of this form gives it no limits: the general rule holds`
-          : say`the major diameter to its limits before the thread`
-        : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
-      feature.id,
-    ),
-    ...left,
-    ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
-    ...(two && tool
-      ? [
-          tool.grade === 'hss'
-            ? reason('spring-cut', say`the edge is keen: a repeat at the same setting takes what the work gave way`, feature.id)
-            : reason('spring-cut', say`no repeat at the same setting: a honed insert rubs; like cuts instead`, feature.id),
-        ]
-      : []),
-    ...(two ? dialReasons(ctx, feature, limits.max - limits.min) : []),
-    ...(two ? [reason('backlash', say`every setting come to from the same side`, feature.id)] : []),
-    ...(ctx.job.drawing.mates.some((m) => m.of === feature.id)
-      ? [reason('bore-before-shaft', say`its mate is made and measured first; this one is fitted to it`, feature.id)]
-      : []),
-    ...(ctx.job.pieces > 1 && ctx.job.drawing.mates.some((m) => m.of === feature.id && fittedOne(m))
-      ? [reason('batch', say`piece and mate carry the same number, and stay together from here on: each piece right through`, feature.id)]
-      : []),
-    ...(radius > 0
-      ? [reason('corner', say`its nose leaves ${length(radius)} in the corner: what seats there wants a chamfer, or an undercut`, feature.id)]
-      : []),
-    ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
-  ];
-  const from = mouth - inward(setup.end) * (mouth === faceOf(ctx.part, setup.end) || setup.end === 'left' ? 5 : 0);
-  const base = {
-    ...(left.length > 0 && under === 0 && { limits }),
-    verb: 'finish-turn' as const,
-    about: feature.id,
-    does: [`${feature.id}.diameter`],
-    says,
-    tool,
-    gauge: gauge?.id,
-    because,
-    sweeps: turnedToShoulder(from, inner, aim.value / 2, radius),
-    leaves: radius > 0 ? [] : cornerKept(feature, setup.end),
-  };
-  if (!tool) {
-    addStep(ctx, setup, { ...base, figures: { to: aim } });
-    return;
-  }
-  const speed = data(ctx, id, 'speed', speedFor(setup.place, tool, 'turn', limits.nominal + 2 * allowance));
-  const feed = data(ctx, id, 'feed', finishFeed(setup.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
-  rubs(ctx, id, feed.value, tool);
-  const passes = data(ctx, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
-  const depth = data(ctx, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
-  const minutes = figure('time', 'minutes', {
-    passes: passes.value,
-    length: long,
-    approach: 3,
-    f: feed.value,
-    n: speed.value,
-    handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
-  });
-  if (two) freshEdge(ctx, setup, feature, tool, minutes, edgeOf(setup.place, tool, limits.nominal, speed.value, minutes).life.value);
-  const give = springOf(ctx, setup, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });
-  if (give && give.spring.value > (setup.weakest?.spring.spring.value ?? 0)) setup.weakest = { step: id, spring: give };
-  if (give && 2 * give.spring.value > limits.max - limits.min)
-    ctx.findings.push({
-      code: 'spring',
-      about: id,
-      severity: 'caution',
-      says: say`the work gives way ${length(give.spring.value, 0.001)} on radius under the finishing cut; the tolerance is ${length(limits.max - limits.min, 0.001)}`,
-      why: say`it comes out thicker there than the dial says, and like cuts do not mend it along the row: a centre, a rest, less stick-out`,
-      mends: [],
+export const finishTurn = (feature: Feature, under: number): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const id = stepId(at, 'finish-turn', feature.id);
+    const { limits, because: left } = workLimits(facts, feature);
+    const aim =
+      under > 0
+        ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
+        : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
+    const tool = needTool(draft, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(facts));
+    const gauge = limits.from === 'general' ? undefined : chosenGauge(draft, id, feature);
+    const mouth = mouthOf(feature, at.end);
+    const inner = innerOf(feature, at.end);
+    const two = limits.from !== 'general';
+    const allowance = allowanceOf(facts);
+    const long = Math.abs(mouth - inner);
+    const says =
+      under > 0
+        ? say`${diameter(aim.value)} × ${length(long)}`
+        : limits.from === 'general'
+          ? say`${diameter(limits.nominal)} × ${length(long)}`
+          : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`;
+    const radius = tool ? cornerOfNose(facts, at.end, feature, mmOf(tool.nose, 0.4)) : 0;
+    const because = [
+      reason(
+        feature.form === 'thread' ? 'major-first' : 'aim',
+        feature.form === 'thread'
+          ? limits.from === 'general'
+            ? say`the major diameter before the thread; the table of this form gives it no limits: the general rule holds`
+            : say`the major diameter to its limits before the thread`
+          : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
+        feature.id,
+      ),
+      ...left,
+      ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
+      ...(two && tool
+        ? [
+            tool.grade === 'hss'
+              ? reason('spring-cut', say`the edge is keen: a repeat at the same setting takes what the work gave way`, feature.id)
+              : reason('spring-cut', say`no repeat at the same setting: a honed insert rubs; like cuts instead`, feature.id),
+          ]
+        : []),
+      ...(two ? dialReasons(facts, feature, limits.max - limits.min) : []),
+      ...(two ? [reason('backlash', say`every setting come to from the same side`, feature.id)] : []),
+      ...(facts.job.drawing.mates.some((m) => m.of === feature.id)
+        ? [reason('bore-before-shaft', say`its mate is made and measured first; this one is fitted to it`, feature.id)]
+        : []),
+      ...(facts.job.pieces > 1 && facts.job.drawing.mates.some((m) => m.of === feature.id && fittedOne(m))
+        ? [reason('batch', say`piece and mate carry the same number, and stay together from here on: each piece right through`, feature.id)]
+        : []),
+      ...(radius > 0
+        ? [reason('corner', say`its nose leaves ${length(radius)} in the corner: what seats there wants a chamfer, or an undercut`, feature.id)]
+        : []),
+      ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
+    ];
+    const from = mouth - inward(at.end) * (mouth === faceOf(facts.part, at.end) || at.end === 'left' ? 5 : 0);
+    const base = {
+      ...(left.length > 0 && under === 0 && { limits }),
+      verb: 'finish-turn' as const,
+      about: feature.id,
+      does: [`${feature.id}.diameter`],
+      says,
+      tool,
+      gauge: gauge?.id,
+      because,
+      sweeps: turnedToShoulder(from, inner, aim.value / 2, radius),
+      leaves: radius > 0 ? [] : cornerKept(feature, at.end),
+    };
+    if (!tool) {
+      addStep(draft, { ...base, figures: { to: aim } });
+      return;
+    }
+    const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', limits.nominal + 2 * allowance));
+    const feed = data(facts, id, 'feed', finishFeed(at.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
+    rubs(draft, id, feed.value, tool);
+    const passes = data(facts, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
+    const depth = data(facts, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
+    const minutes = figure('time', 'minutes', {
+      passes: passes.value,
+      length: long,
+      approach: 3,
+      f: feed.value,
+      n: speed.value,
+      handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
     });
-  const tolerance = limits.max - limits.min;
-  because.push(...stringsKept(ctx, tool, feed.value, feature.id));
-  if (two) because.push(...landsKept(ctx, tool, tolerance, feature.id));
-  if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
-  addStep(ctx, setup, {
-    ...base,
-    because: give
-      ? [
-          ...because,
-          reason(
-            'spring',
-            say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - faceOf(ctx.part, setup.end)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
-            feature.id,
-          ),
-        ]
-      : because,
-    figures: {
-      speed,
-      feed,
-      depth,
-      passes,
-      to: aim,
-      minutes,
-      passive: give?.passive,
-      spring: give?.spring,
-      ...edgeOf(setup.place, tool, limits.nominal, speed.value, minutes),
-    },
-    passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
+    if (two) freshEdge(draft, feature, tool, minutes, edgeOf(at.place, tool, limits.nominal, speed.value, minutes).life.value);
+    const give = springOf(facts, at, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });
+    if (give) draft.weakest = { step: id, spring: give };
+    if (give && 2 * give.spring.value > limits.max - limits.min)
+      warn(draft, {
+        code: 'spring',
+        about: id,
+        severity: 'caution',
+        says: say`the work gives way ${length(give.spring.value, 0.001)} on radius under the finishing cut; the tolerance is ${length(limits.max - limits.min, 0.001)}`,
+        why: say`it comes out thicker there than the dial says, and like cuts do not mend it along the row: a centre, a rest, less stick-out`,
+        mends: [],
+      });
+    const tolerance = limits.max - limits.min;
+    because.push(...stringsKept(facts, tool, feed.value, feature.id));
+    if (two) because.push(...landsKept(facts, tool, tolerance, feature.id));
+    if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
+    addStep(draft, {
+      ...base,
+      because: give
+        ? [
+            ...because,
+            reason(
+              'spring',
+              say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - faceOf(facts.part, at.end)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
+              feature.id,
+            ),
+          ]
+        : because,
+      figures: {
+        speed,
+        feed,
+        depth,
+        passes,
+        to: aim,
+        minutes,
+        passive: give?.passive,
+        spring: give?.spring,
+        ...edgeOf(at.place, tool, limits.nominal, speed.value, minutes),
+      },
+      passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
+    });
+    if (under === 0 && emeried(facts, feature)) emery(draft, feature, gauge?.id);
   });
-  if (under === 0 && emeried(ctx, feature)) emery(ctx, setup, feature, gauge?.id);
-}
 
 /** The radius that a nose leaves where a row runs against a larger one and no relief or radius is drawn, mm; 0 where it runs free. */
-function cornerOfNose({ part }: Context, end: End, feature: Feature, nose: number): number {
+function cornerOfNose({ part }: Facts, end: End, feature: Feature, nose: number): number {
   const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
   if (edge.kind !== 'none' && edge.kind !== 'sharp') return 0;
   const z = innerOf(feature, end);
