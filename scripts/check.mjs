@@ -1,6 +1,7 @@
 // Everything that reads the code without running it: formatting, types, lint with the import boundaries, dead code, share of tests.
 import { spawnSync } from 'node:child_process';
 import { apiAsListed } from './api.mjs';
+import { roomsAsDrawn } from './rooms.mjs';
 import { root } from './root.mjs';
 import { share } from './share.mjs';
 
@@ -20,9 +21,13 @@ for (const [name, command, args] of steps) {
   console.log(`${done.status === 0 ? 'ok    ' : 'FAILED'} ${name}`);
   if (done.status !== 0) failed++;
 }
-const listed = apiAsListed();
-console.log(`${listed ? 'ok    ' : 'FAILED'} core/api.md${listed ? '' : ': npm run api, and look at what changed'}`);
-if (!listed) failed++;
+for (const [name, listed] of [
+  ['core/api.md', apiAsListed()],
+  ['the picture of the rooms', roomsAsDrawn()],
+]) {
+  console.log(`${listed ? 'ok    ' : 'FAILED'} ${name}${listed ? '' : ': npm run api, and look at what changed'}`);
+  if (!listed) failed++;
+}
 if (!share()) failed++;
 process.exit(failed === 0 ? 0 : 1);
 

@@ -1,5 +1,5 @@
 // Breaks the core on purpose, one small change at a time, and tells which breaks no test noticed.
-// npm run mutate -- [--count 20] [--seed 1] [--only sizing/odd.ts] [--rooms route,plan]
+// npm run mutate -- [--count 20] [--seed 1] [--only sizing/odd.ts] [--rooms sequence,holding]
 // A copy of the tree is changed, never the tree itself. Long: a mutant costs the tests that import its file.
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
@@ -11,7 +11,7 @@ import { root } from './root.mjs';
 const given = new Map(process.argv.slice(2).flatMap((word, i, all) => (word.startsWith('--') ? [[word.slice(2), all[i + 1] ?? '']] : [])));
 const count = Number(given.get('count') ?? 20);
 const seed = Number(given.get('seed') ?? 1);
-const rooms = (given.get('rooms') ?? 'route,plan,holding,sizing,inspection').split(',');
+const rooms = (given.get('rooms') ?? 'sequence,settings,holding,operations,sizing,inspection').split(',');
 
 /** What a change of a node is written as; nothing where it is not one that is tried. */
 const FLIPS = new Map([
@@ -61,7 +61,7 @@ function mutantsOf(file, text) {
       if (code && /severity:/.test(node.getText(source)) && !/\bcode:[\s\S]*\bcode:/.test(node.getText(source)))
         add(node.parent, '[]', `dropped ${code}`);
     }
-    if (ts.isExpressionStatement(node) && /findings\.push\(/.test(node.getText(source)))
+    if (ts.isExpressionStatement(node) && /(?:findings|says)\.push\(|^warn\(/.test(node.getText(source)))
       add(node, ';', `dropped ${/code: '([^']+)'/.exec(node.getText(source))?.[1] ?? 'finding'}`);
     ts.forEachChild(node, visit);
   };

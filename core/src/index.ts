@@ -1,41 +1,15 @@
-/** The public face of the core: what screens, server and tests may use. */
-export * from './quantity';
-export * from './ref';
-export * from './finding';
-export * from './standards';
-export * from './document';
-export * from './shop';
-export * from './drawing';
-export * from './mechanics';
-export {
-  bestFeed,
-  type CutAsked,
-  type CutWindow,
-  dialMarks,
-  edgeOf,
-  feedFor,
-  finishOf,
-  gearTrains,
-  type GearsAsked,
-  type GearTrain,
-  halfNuts,
-  loadOf,
-  roughAsked,
-  roughFeeds,
-  speedFor,
-  taylor,
-  toolLife,
-  tpiOf,
-  usualWheels,
-  usesOf,
-  windowOf,
-} from './cutting';
-export * from './stock';
-export * from './holding';
-export * from './route';
-export * from './sizing';
-export * from './inspection';
-export * from './plan';
-export * from './bench';
-export * from './exchange';
-export * from './handbook';
+/**
+ * The short list for people outside: what reads a part, plans it, sizes it and writes it out. Each room offers more under its own name: `@obra/core/drawing`, `@obra/core/planner` ...
+ */
+export { writeSentence, writeWithUnit } from './quantity';
+export { applyEdits } from './finding';
+export { dieBlank, drillNamed, fit, materialOf, materials, nearestDrills, sizeLimits, tapDrills, threadLimits, threadsIn, wires } from './standards';
+export { parseJob, parseJobFile, parseShop } from './document';
+export { midShop, proves, readoutShop, startingShop } from './shop';
+export { contourOf, parseSize, readDrawing, readLine } from './drawing';
+export { alternatives, choicesOf, costOf, plan, planning, violations } from './planner';
+export { advise, adviseWith, beliefOf, dialSaid, sizeAdvice, sizeAfter, sizeNow, sizingWith, towardsOf } from './sizing';
+export { inspect } from './inspection';
+export { benchState } from './bench';
+export { readDxf, writeDxf, writeOperations, writeStl } from './exchange';
+export { calculators } from './handbook';

@@ -1,44 +1,21 @@
 /* npm run bench: time of reading a drawing and of planning, look-ups a second, cold start, the Handbook's opening, transferred size. Aims stand beside; nothing fails here. */
-import {
-  bestFeed,
-  blankJob,
-  choicesOf,
-  drillIndex,
-  drillNamed,
-  fit,
-  type Job,
-  loadOf,
-  materialOf,
-  midShop,
-  namedTaper,
-  nearestDrills,
-  parseJob,
-  parseShop,
-  plan,
-  planning,
-  readDrawing,
-  readDxf,
-  roughAsked,
-  roughFeeds,
-  type Section,
-  type Shop,
-  sizeLimits,
-  speedFor,
-  tapDrills,
-  threadLimits,
-  usesOf,
-  wires,
-} from '@obra/core';
+import { bestFeed, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '@obra/core/cutting';
+import { blankJob, type Job, parseJob, parseShop, type Section, type Shop } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
+import { readDxf } from '@obra/core/exchange';
+import { choicesOf, plan, planning } from '@obra/core/planner';
+import { midShop } from '@obra/core/shop';
+import { drillIndex, drillNamed, fit, materialOf, namedTaper, nearestDrills, sizeLimits, tapDrills, threadLimits, wires } from '@obra/core/standards';
+import { enumerated, fewHoldings } from '../../core/src/planner/enumerated.fixture';
+import { smallJob, smallPart } from '../../core/src/planner/smallParts.fixture';
+import { followed, plainly, trial } from '../../core/src/sizing/trials.fixture';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Bench } from 'tinybench';
-import { enumerated, fewHoldings } from '../../core/src/plan/enumerated.fixture';
-import { smallJob, smallPart } from '../../core/src/plan/smallParts.fixture';
 import { manyJobs } from './benchJobs';
 import { lengthsSet } from './benchLengths';
 import { outsideLathes } from './benchOutside';
-import { followed, plainly, trial } from '../../core/src/sizing/trials.fixture';
 import { browse, root, serve } from './harness';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(root, 'demo', `${name}.json`), 'utf8'));

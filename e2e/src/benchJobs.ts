@@ -1,4 +1,4 @@
-import { blankJob, type Entry, type Job } from '@obra/core';
+import { blankJob, type Entry, type Job } from '@obra/core/document';
 import type { Page } from 'puppeteer-core';
 import { browse } from './harness';
 

@@ -1,6 +1,6 @@
-import { midShop, readoutShop, startingShop } from '@obra/core';
+import { midShop, readoutShop, startingShop } from '@obra/core/shop';
+import { drawnJob, drawnWithHoles, wrongLengths } from '../../core/src/planner/setLengths.fixture';
 import fc from 'fast-check';
-import { drawnJob, drawnWithHoles, wrongLengths } from '../../core/src/route/setLengths.fixture';
 
 /** Of so many drawn parts with holes, in three shops: how many are told a length outside what it may be, or not where the metal ends. */
 export function lengthsSet(parts: number): void {

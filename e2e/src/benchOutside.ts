@@ -1,4 +1,4 @@
-import { type Event, sizeAdvice } from '../../core/src/sizing';
+import { type Event, sizeAdvice } from '@obra/core/sizing';
 import { followed, outside, type Seen, transposed } from '../../core/src/sizing/trials.fixture';
 
 /** Lathes that the estimator was not made on, with a hand that slips now and then: what its intervals hold, and what it asks about. */

@@ -1,5 +1,5 @@
 /* Every calculator as a screen of its own, and the addresses that it is given wrong. */
-import { calculators } from '@obra/core';
+import { calculators } from '@obra/core/handbook';
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, freshPage, goTo, sees, sharedBrowser } from './harness';
 import { crowded, violations } from './layout';

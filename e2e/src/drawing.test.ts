@@ -1,5 +1,6 @@
 /* The drawing as a machinist makes it: by keyboard, from a DXF, from a worn piece, from a spreadsheet and by the picture. */
-import { type Job, readDrawing, templates, volumeOf } from '@obra/core';
+import type { Job } from '@obra/core/document';
+import { readDrawing, templates, volumeOf } from '@obra/core/drawing';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';

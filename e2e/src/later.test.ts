@@ -1,5 +1,5 @@
 /* What comes after the first plan: a piece already started, a drawing changed once cutting has begun, two jobs out of one bar. */
-import type { Entry, Job } from '@obra/core';
+import type { Entry, Job } from '@obra/core/document';
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, fill, freshPage, goTo, inEmpty, press, saved, sees, sharedBrowser, stored } from './harness';
 import { violations } from './layout';

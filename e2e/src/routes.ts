@@ -1,11 +1,13 @@
 /* npm run routes -- FILE: every route of the demo, of the trade's parts and of parts drawn by number, step by step, as text. Two of them compared show what a change of the planner changed. */
-import { midShop, plan, readoutShop, startingShop, writeSentence } from '@obra/core';
+import { plan } from '@obra/core/planner';
+import { writeSentence } from '@obra/core/quantity';
+import { midShop, readoutShop, startingShop } from '@obra/core/shop';
+import { planned } from '../../core/src/planner/demo.fixture';
+import { drawnJob, drawnWithHoles } from '../../core/src/planner/setLengths.fixture';
+import { smallJob, smallPart } from '../../core/src/planner/smallParts.fixture';
+import { partJob, parts } from '../../core/src/planner/tradeParts.fixture';
 import fc from 'fast-check';
 import { writeFileSync } from 'node:fs';
-import { planned } from '../../core/src/plan/demo.fixture';
-import { smallJob, smallPart } from '../../core/src/plan/smallParts.fixture';
-import { partJob, parts } from '../../core/src/plan/tradeParts.fixture';
-import { drawnJob, drawnWithHoles } from '../../core/src/route/setLengths.fixture';
 
 type Case = readonly [name: string, job: Parameters<typeof plan>[0], shop: Parameters<typeof plan>[1]];
 

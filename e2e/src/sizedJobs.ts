@@ -1,5 +1,5 @@
 /* Small jobs of our own, each with one size to bring in. */
-import { blankJob, type Job } from '@obra/core';
+import { blankJob, type Job } from '@obra/core/document';
 
 export const mm = (text: string) => ({ text, units: 'mm' as const });
 const inch = (text: string) => ({ text, units: 'in' as const });

@@ -1,5 +1,8 @@
 /* To size at the Bench by touch, 1024x768: a bore to a mate as measured, a 2A thread over wires in inches on a metric lathe, a fit by trial, both ends of a slender seat, a taper by its gauge, a worn edge; the clock of a wait; with reloads and without a server. */
-import { blankJob, type Entry, issued, type Job, parseShop, plan, writeJobFile, writeSentence } from '@obra/core';
+import { blankJob, type Entry, type Job, parseShop } from '@obra/core/document';
+import { writeJobFile } from '@obra/core/exchange';
+import { issued, plan } from '@obra/core/planner';
+import { writeSentence } from '@obra/core/quantity';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';

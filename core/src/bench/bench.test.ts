@@ -1,12 +1,14 @@
-import type { Entry } from '../document';
-import { parseJobText } from '../document';
+import { type Entry, parseJobText } from '../document';
 import { writeJobFile } from '../exchange';
 import { type Finding, subjectOf } from '../finding';
 import { inspect } from '../inspection';
+import { issued, plan } from '../planner';
+import { demoJob, demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { issued, plan } from '../plan';
-import { benchState, openStops, progressOf, releaseOf, sizedAt, stagesOf } from './index';
-import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
+import { benchState } from './benchState';
+import { openStops, progressOf, stagesOf } from './progress';
+import { releaseOf } from './release';
+import { sizedAt } from './sized';
 
 const shop = demoShop();
 const axle = demoJob('sheave-axle');

@@ -1,12 +1,12 @@
 import { type Entry, type Job, liveEntries } from '../document';
 import type { Finding } from '../finding';
+import type { Plan } from '../planner';
 import { say } from '../quantity';
 import { machineOf } from '../shop';
 import type { Advice } from '../sizing';
-import { adviceAt, gaugeInHand, sizedNow } from './sized';
 import { freshFirst } from './edgeWear';
 import { type Outdated, outdated } from './made';
-import type { Plan } from '../plan';
+import { adviceAt, gaugeInHand, sizedNow } from './sized';
 
 export interface BenchState {
   readonly at: { readonly piece: number; readonly step: string } | null;

@@ -1,13 +1,13 @@
 /* Both ends of a slender cut as two sizes. Common practice: measured at both ends; a tailstock off the line turns a taper of twice its offset over the length between. */
 import type { Entry, Gauge, Machine } from '../document';
-import { randomFrom, simulated } from '../lathe';
 import type { Limits } from '../drawing';
+import { randomFrom, simulated } from '../lathe';
+import { issued, plan } from '../planner';
+import { demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
 import { adviseWith } from '../sizing';
-import { jobOf, demoShop } from '../plan/demo.fixture';
+import { benchState } from './benchState';
 import { adviseBothEnds, atBothEnds, endRead, type Ends, endsOf, narrowed } from './bothEnds';
-import { issued, plan } from '../plan';
-import { benchState } from './index';
 
 const ends: Ends = { free: 3, held: 67 };
 const mm = (text: string) => ({ text, units: 'mm' as const });

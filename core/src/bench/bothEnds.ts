@@ -1,9 +1,10 @@
-import { type End, rowOf } from '../ref';
 import type { Entry } from '../document';
-import type { Feature, Limits, Part } from '../drawing';
+import { faceOf, type Feature, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Reason } from '../finding';
+import type { Step } from '../operations';
 import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
-import { faceOf, innerOf, mouthOf, type Setup, type Step } from '../route';
+import { type End, rowOf } from '../ref';
+import type { Setup } from '../settings';
 import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith, stood } from '../sizing';
 
 /** Where a slender row is measured: how far each place lies from the zero face of its setup, mm. */

@@ -1,7 +1,7 @@
 /* A thread tried with its ring. Tolerance of the pitch diameter: ISO 965-1, from memory 0.150 for M12x1.75-6g; along a compound at 29.5 degrees one unit takes 2 cos 29.5. */
-import { demoShop, jobOf } from '../plan/demo.fixture';
-import { plan } from '../plan';
-import { furtherByFeel } from './index';
+import { plan } from '../planner';
+import { demoShop, jobOf } from '../planner/demo.fixture';
+import { furtherByFeel } from './byFeel';
 
 const shop = demoShop();
 const [machine] = shop.machines;

@@ -1,11 +1,11 @@
 import type { Machine, Shop } from '../document';
+import type { Step } from '../operations';
+import type { Plan } from '../planner';
 import { figure, type Figure } from '../quantity';
 import { rowOf } from '../ref';
-import { type Step } from '../route';
 import { mmOf, wayOf } from '../shop';
 import { dialShare } from '../sizing';
 import { flankHalf, threadLimits } from '../standards';
-import type { Plan } from '../plan';
 
 /** Of a thread that is tried with a ring or a nut: what is cut before it is tried again, in shares of the tolerance of its pitch diameter. @source common practice, a little and try */
 const SHARES: Readonly<Record<string, number>> = { 'does not go': 0.5, 'starts, tight': 0.25 };

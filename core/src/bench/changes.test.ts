@@ -1,9 +1,9 @@
 /* A change of the drawing after cutting began keeps what was, what is, why, and what it touches. */
 import { blankJob, type Entry, type Job, type Section } from '../document';
+import { issued, plan } from '../planner';
+import { demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoShop } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { begun, changesOf, nameOf } from './index';
+import { begun, changesOf, nameOf } from './changes';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });

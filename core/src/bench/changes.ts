@@ -1,7 +1,7 @@
-import { aspectOf, rowOf, thingOf } from '../ref';
 import { type Detail, type Drawing, type Entry, type Job, liveEntries, type Section } from '../document';
 import { detailWords, facesNamed, type ListName, lists } from '../drawing';
 import { say, type Sentence } from '../quantity';
+import { aspectOf, rowOf, thingOf } from '../ref';
 
 /** One size of the drawing that is no longer what was given out. */
 export interface Change {

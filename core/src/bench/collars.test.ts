@@ -1,8 +1,8 @@
 /* A tailstock that is set over, tried by two collars. Geometry: the taper is twice the set-over upon the length between centres; common practice: collars first, corrected, then the long finish. */
 import { blankJob, type Entry, type Job } from '../document';
-import { demoShop } from '../plan/demo.fixture';
-import { plan } from '../plan';
-import { type Collars, collarsOf, setOverBy } from './index';
+import { plan } from '../planner';
+import { demoShop } from '../planner/demo.fixture';
+import { type Collars, collarsOf, setOverBy } from './collars';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const shop = demoShop();

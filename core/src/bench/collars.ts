@@ -1,8 +1,9 @@
 import type { Entry } from '../document';
 import type { Part } from '../drawing';
+import type { Step } from '../operations';
 import { figure, type Figure, parseLength, tidy } from '../quantity';
 import { rowOf } from '../ref';
-import { type Setup, type Step } from '../route';
+import type { Setup } from '../settings';
 import { type Ends, placesOf } from './bothEnds';
 
 /** Two collars that try a set-over: how far each is measured from the zero face, and the taper that is wanted between them, diameter per length, growing towards the headstock. */

@@ -1,8 +1,8 @@
 /* What goes wrong, its causes ranked by this setup's own numbers; the lists are those of the trade, common practice. */
+import { plan } from '../planner';
+import { demoJob, demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
-import { plan } from '../plan';
-import { causesOf, type Symptom, symptoms, symptomsOf } from './index';
+import { causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 
 const shop = demoShop();
 const at = (job: ReturnType<typeof demoJob>, verb: string) => {

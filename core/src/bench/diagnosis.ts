@@ -1,6 +1,7 @@
 import type { Machine, Shop } from '../document';
+import type { Step } from '../operations';
 import { length, ratio, say, type Sentence, spindleSpeed } from '../quantity';
-import type { Setup, Step } from '../route';
+import type { Setup } from '../settings';
 import { mmOf } from '../shop';
 import { type Material, materialOf } from '../standards';
 

@@ -1,10 +1,10 @@
 /* Common practice: an edge is indexed before a finishing cut, not after; what was written down as done on all pieces counts. */
 import type { Entry } from '../document';
+import { issued, plan } from '../planner';
+import { demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoShop, jobOf } from '../plan/demo.fixture';
+import { benchState } from './benchState';
 import { WORN } from './edgeWear';
-import { issued, plan } from '../plan';
-import { benchState } from './index';
 
 const shop = demoShop();
 const many = { ...jobOf('19 h7 x 42; 24 x 20'), pieces: 50 };

@@ -1,7 +1,7 @@
 import { FRESH, minutesInCut } from '../cutting';
 import type { Entry } from '../document';
+import type { Step } from '../operations';
 import { say } from '../quantity';
-import type { Step } from '../route';
 import type { Advice } from '../sizing';
 
 /** What is written down when an edge is found worn, and what was done about it. */

@@ -1,12 +1,12 @@
 import { type Entry, type Job, type Lesson, liveEntries, type Shop } from '../document';
-import { type Characteristic } from '../drawing';
+import type { Characteristic } from '../drawing';
+import type { Plan } from '../planner';
 import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
-import { materialOf } from '../standards';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
+import { materialOf } from '../standards';
 import { endRead } from './bothEnds';
 import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
-import type { Plan } from '../plan';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
 export interface Shown {

@@ -1,11 +1,11 @@
 /* A change after something was done: a done step is done as long as what it made is what is wanted (common practice). */
 import type { Entry, Job } from '../document';
+import { issued, plan, type Plan } from '../planner';
+import { jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
-import { jobOf } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { benchState, madeBy } from './index';
-import type { Plan } from '../plan';
+import { benchState } from './benchState';
+import { madeBy } from './made';
 
 const shop = midShop();
 const given = (line: string): { readonly job: Job; readonly made: Plan } => {

@@ -1,9 +1,10 @@
 import type { Entry } from '../document';
-
+import { faceOf, letterOf, otherEnd } from '../drawing';
+import type { Step } from '../operations';
+import type { Plan } from '../planner';
 import { diameter, length, say, type Sentence, tidy } from '../quantity';
 import { rowOf } from '../ref';
-import { faceOf, letterOf, otherEnd, type Setup, type Step } from '../route';
-import type { Plan } from '../plan';
+import type { Setup } from '../settings';
 
 /** What a step made, as it is written down when it is done: places from the face of its end, sizes on diameter; mm. */
 export type Made = NonNullable<Extract<Entry, { kind: 'done' }>['made']>;

@@ -1,9 +1,11 @@
 /* What can still be done past a limit. Classes by ISO 286-2, ISO 965-1 and ASME B1.1, from memory; the rest common practice. */
 import { blankJob, type Entry, type Job } from '../document';
+import { issued, plan } from '../planner';
+import { demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoShop } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { benchState, sizedAt, stillToBeDone } from './index';
+import { benchState } from './benchState';
+import { stillToBeDone } from './pastLimit';
+import { sizedAt } from './sized';
 
 const shop = demoShop();
 const mm = (text: string) => ({ text, units: 'mm' as const });

@@ -1,13 +1,13 @@
-import { rowOf, thingOf } from '../ref';
 import type { Job } from '../document';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
+import type { Step } from '../operations';
+import type { Plan } from '../planner';
 import { diameter, length, say, type Sentence, tidy, time } from '../quantity';
-import { type Step } from '../route';
+import { rowOf, thingOf } from '../ref';
 import type { Advice } from '../sizing';
 import { threadLimits, toleranceClass } from '../standards';
 import type { Sized } from './sized';
-import type { Plan } from '../plan';
 
 /* What can still be done with a piece that was cut past a limit: nothing puts metal back, but not every piece past its drawing is lost. */
 

@@ -1,11 +1,11 @@
 /* One press of the big key: what it writes down at each card, and what it refuses. */
 import { parseJobFile, SCHEMA } from '../document';
 import type { Limits } from '../drawing';
-import { plan } from '../plan';
-import { demoShop, jobOf } from '../plan/demo.fixture';
+import { plan } from '../planner';
+import { demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
 import { type Advice, adviseWith } from '../sizing';
-import { type Card, press, type Typed, type Written } from './index';
+import { type Card, press, type Typed, type Written } from './press';
 
 const shop = demoShop();
 const job = jobOf('19 h7 x 30; 25 x 20');

@@ -1,8 +1,8 @@
 import type { Entry } from '../document';
 import type { Limits } from '../drawing';
-import type { Plan } from '../plan';
+import type { Step } from '../operations';
+import type { Plan } from '../planner';
 import { bareDegrees, type Parsed, say, type Sentence, type Units, writeExact } from '../quantity';
-import type { Step } from '../route';
 import { type Advice, readReading, readWarmth } from '../sizing';
 import { WORN } from './edgeWear';
 import { madeBy } from './made';

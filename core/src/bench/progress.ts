@@ -1,8 +1,8 @@
 import type { Entry, Job } from '../document';
 import { type Finding, findingKey } from '../finding';
+import type { Plan } from '../planner';
 import { say, type Sentence } from '../quantity';
 import { benchState } from './benchState';
-import type { Plan } from '../plan';
 
 export interface Progress {
   readonly reached: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';

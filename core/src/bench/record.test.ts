@@ -1,10 +1,12 @@
 /* What the logbook keeps of a job, and what lathe and tools show by their readings. Seeded simulated lathes stand in for real ones. */
 import type { Entry, Job, Lesson, Shop } from '../document';
 import { simulated, type Truth } from '../lathe';
+import { issued, plan } from '../planner';
+import { demoJob, demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoJob, demoShop } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { adviceAt, chipLessons, found, lessonSaid, lessonsOf, recordOf, sameLesson, sizedAt, shownIn, stringsIn } from './index';
+import { chipLessons, lessonSaid, lessonsOf, sameLesson, shownIn, stringsIn } from './lessons';
+import { found, recordOf } from './record';
+import { adviceAt, sizedAt } from './sized';
 
 const shop = demoShop();
 const axle: Job = { ...demoJob('sheave-axle'), pieces: 6 };

@@ -1,8 +1,9 @@
 import { type Entry, liveEntries, type Shop } from '../document';
 import type { Characteristic, Part } from '../drawing';
 import { inspect, type Verdict } from '../inspection';
+import type { Verb } from '../operations';
 import { rowOf } from '../ref';
-import { type Setup, type Verb } from '../route';
+import type { Setup } from '../settings';
 
 /** A size that is finished in a holding, as it stands before the piece leaves it. */
 export interface Release {

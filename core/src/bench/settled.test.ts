@@ -1,8 +1,8 @@
 import type { Entry } from '../document';
 import { inspect } from '../inspection';
-import { issued, plan } from '../plan';
-import { demoShop, jobOf } from '../plan/demo.fixture';
-import { settled } from './index';
+import { issued, plan } from '../planner';
+import { demoShop, jobOf } from '../planner/demo.fixture';
+import { settled } from './settled';
 
 const shop = demoShop();
 const drawn = jobOf('19 h7 x 30; 25 x 20');

@@ -1,6 +1,6 @@
 import { type Entry, type Job, liveEntries } from '../document';
 import type { Verdict } from '../inspection';
-import type { Plan } from '../plan';
+import type { Plan } from '../planner';
 import { benchState } from './benchState';
 
 /**

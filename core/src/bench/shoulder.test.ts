@@ -1,8 +1,8 @@
 /* A shoulder and the bottom of a bore with limits of their own are brought in along the bed after the diameter. Common practice. */
 import { blankJob, type Entry, type Job, type Section } from '../document';
-import { demoShop } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { benchState } from './index';
+import { issued, plan } from '../planner';
+import { demoShop } from '../planner/demo.fixture';
+import { benchState } from './benchState';
 import { shoulderOf } from './shoulder';
 
 const shop = demoShop();

@@ -1,7 +1,8 @@
 import type { Entry, Gauge, Machine, Shop } from '../document';
-import type { Limits, Part } from '../drawing';
+import { faceOf, innerOf, type Limits, mouthOf, type Part } from '../drawing';
+import type { Step } from '../operations';
 import { rowOf } from '../ref';
-import { faceOf, innerOf, mouthOf, type Setup, type Step } from '../route';
+import type { Setup } from '../settings';
 import { insideGaugeFor } from '../shop';
 import { lengthDial } from '../sizing';
 

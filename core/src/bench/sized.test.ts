@@ -2,12 +2,13 @@
 import fc from 'fast-check';
 import type { Choice, Entry, Gauge, Job, Shop } from '../document';
 import { inspect } from '../inspection';
+import { issued, plan } from '../planner';
+import { demoJob, demoShop, jobOf } from '../planner/demo.fixture';
 import { figure, writeSentence } from '../quantity';
 import { sizeAdvice, type Sizing } from '../sizing';
 import { pitchDiameterOver, wires } from '../standards';
-import { demoJob, demoShop, jobOf } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { benchState, sizedAt } from './index';
+import { benchState } from './benchState';
+import { sizedAt } from './sized';
 
 const demo = demoShop();
 const [lathe] = demo.machines;

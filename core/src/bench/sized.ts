@@ -1,16 +1,17 @@
-import { rowOf, thingOf } from '../ref';
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
-import type { Limits, Part } from '../drawing';
+import { faceOf, type Limits, type Part } from '../drawing';
 import type { Reason } from '../finding';
+import type { Step } from '../operations';
+import type { Plan } from '../planner';
 import { say, tidy } from '../quantity';
-import { faceOf, type Setup, type Step } from '../route';
+import { rowOf, thingOf } from '../ref';
+import type { Setup } from '../settings';
 import { mmOf, overWiresOf, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
 import { depthGauge, ofShoulder, shoulderOf } from './shoulder';
 import { adviseStandingOff, type StandsOff, tapered } from './standsOff';
-import type { Plan } from '../plan';
 
 /** A step that is brought to size by cut, measure, cut: what is measured, to which limits, by which dial. */
 export interface Sized {

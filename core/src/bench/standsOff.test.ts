@@ -1,9 +1,11 @@
 /* A taper brought to size by how far its gauge stands off. Taper of Morse 2: 0.59941 in on the foot, ISO 296, from memory; how far still to go in is what is left over the taper, common practice. */
 import { blankJob, type Entry, type Job } from '../document';
+import { issued, plan } from '../planner';
+import { demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { demoShop } from '../plan/demo.fixture';
-import { issued, plan } from '../plan';
-import { benchState, readStandOff, sizedAt } from './index';
+import { benchState } from './benchState';
+import { sizedAt } from './sized';
+import { readStandOff } from './standsOff';
 
 const shop = demoShop();
 const mm = (text: string) => ({ text, units: 'mm' as const });

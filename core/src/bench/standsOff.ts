@@ -1,7 +1,7 @@
 import type { Cell, Entry, Gauge } from '../document';
 import type { Feature, Limits } from '../drawing';
-import { figure, type Figure, isZero, type Parsed, parseLength, tidy, say, type Units } from '../quantity';
 import type { Reason } from '../finding';
+import { figure, type Figure, isZero, type Parsed, parseLength, say, tidy, type Units } from '../quantity';
 import { mmOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith } from '../sizing';
 

@@ -17,7 +17,7 @@ export {
 } from './data';
 export { drillFeed, peckDepths } from './drilling';
 export { feedFor, finishOf } from './finish';
-export { dialMarks, gearTrains, type GearsAsked, type GearTrain, halfNuts, tpiOf, usualWheels } from './gears';
+export { dialMarks, type GearsAsked, type GearTrain, gearTrains, halfNuts, tpiOf, usualWheels } from './gears';
 export {
   bestFeed,
   type CutAsked,

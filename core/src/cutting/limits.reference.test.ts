@@ -5,23 +5,11 @@ import { cuttingForce } from '../mechanics';
 import { formulas } from '../quantity';
 import { midShop, startingShop } from '../shop';
 import { materialOf } from '../standards';
-import {
-  bestFeed,
-  type CutAsked,
-  drillFeed,
-  edges,
-  edgeOf,
-  gripHolds,
-  limitedAt,
-  type Place,
-  peckDepths,
-  roughAsked,
-  speedFor,
-  threadInfeeds,
-  toolLife,
-  usesOf,
-  windowOf,
-} from './index';
+import { edgeOf, type Place, roughAsked, speedFor } from './data';
+import { drillFeed, peckDepths } from './drilling';
+import { bestFeed, type CutAsked, gripHolds, limitedAt, usesOf, windowOf } from './limits';
+import { threadInfeeds } from './threadPasses';
+import { edges, toolLife } from './toolLife';
 
 const mild = materialOf('mild-steel');
 const [machine] = midShop().machines;

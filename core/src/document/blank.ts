@@ -1,5 +1,5 @@
-import type { Drawing, Job, Section } from './types';
 import type { Units } from '../quantity';
+import type { Drawing, Job, Section } from './types';
 
 export function blankDrawing(): Drawing {
   return {

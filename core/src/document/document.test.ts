@@ -1,18 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeSentence } from '../quantity';
-import {
-  blankDrawing,
-  blankJob,
-  migrate,
-  parseBackupText,
-  parseEntry,
-  parseJob,
-  parseJobFile,
-  parseJobText,
-  parseShop,
-  parseStoredJob,
-} from './index';
+import { blankDrawing, blankJob } from './blank';
+import { migrate } from './migrate';
+import { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob } from './parse';
+import { parseBackupText } from './parseBackup';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
 const mm = (text: string) => ({ text, units: 'mm' });

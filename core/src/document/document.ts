@@ -1,6 +1,6 @@
 
 import * as z from 'zod'
-import { SCHEMA } from './migrate'
+import { SCHEMA } from './migrate';
 const thing = z.strictObject                        // an unknown key is told, never silently dropped
 
 // ── words ────────────────────────────────────────────────────────────────────────────────────────

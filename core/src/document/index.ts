@@ -1,7 +1,7 @@
-export { liveEntries } from './live';
 export { blankDrawing, blankJob, blankRow } from './blank';
+export { choiceId, type Chosen, chosenIn, orChosen } from './chosen';
+export { liveEntries } from './live';
 export { migrate, SCHEMA } from './migrate';
-export { parseBackupText } from './parseBackup';
 export {
   parseEntry,
   parseJob,
@@ -14,6 +14,7 @@ export {
   type Salvage,
   salvageShop,
 } from './parse';
+export { parseBackupText } from './parseBackup';
 export { fileSchemas } from './schemas';
 export type {
   Backup,
@@ -35,8 +36,8 @@ export type {
   Relation,
   Section,
   Shop,
+  ShopFile,
   StoredJob,
   StoredShop,
-  ShopFile,
   Tool,
 } from './types';

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { type Parsed, say, type Sentence } from '../quantity';
-import * as d from './document';
 import { migrate, SCHEMA } from './migrate';
-import { placeSaid, wrongSaid } from './wrongSaid';
 import type { Entry, Job, JobFile, Shop, StoredJob, StoredShop } from './types';
+import { placeSaid, wrongSaid } from './wrongSaid';
+import * as d from './document';
 
 // the page's content security policy allows no eval
 z.config({ jitless: true });

@@ -1,5 +1,5 @@
-import { thingOf } from '../ref';
 import type { Drawing } from '../document';
+import { thingOf } from '../ref';
 import { generalAngleTolerance } from '../standards';
 import { settingOf } from './envelope';
 import { threadOf } from './rows';

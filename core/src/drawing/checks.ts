@@ -1,7 +1,7 @@
-import { thingOf } from '../ref';
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, MM_PER_INCH, say, type Sentence, tidy, writeExact } from '../quantity';
+import { thingOf } from '../ref';
 import { coneOf, rimOf } from './chain';
 import { lists, pathOf } from './faces';
 import { parseLengthCell } from './parseSize';

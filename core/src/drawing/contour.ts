@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import { chainOf, centreNodes } from './chain';
+import { centreNodes, chainOf } from './chain';
 import { treat } from './corners';
 import type { Node } from './node';
 import type { Contour, Feature, Part, PartDetail } from './types';

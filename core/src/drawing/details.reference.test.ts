@@ -1,7 +1,7 @@
 /* What is cut in rows and ends: numbers of standards (from memory, typed apart from the tables) and of school geometry. */
 import { blankDrawing, type Detail, type Drawing, type Section } from '../document';
 import { writeSentence } from '../quantity';
-import { readDrawing } from './index';
+import { readDrawing } from './readDrawing';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (size: string, length: string, id = 's'): Section => ({ id, size: mm(size), length: mm(length) });

@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { blankDrawing, type Drawing, type Section } from '../document';
-import { findingKey } from '../finding';
-import { applyEdits } from '../finding';
+import { applyEdits, findingKey } from '../finding';
 import { writeSentence } from '../quantity';
 import { area, regionOf } from '../stock';
-import { contourOf, parseEdge, parseFinish, parseLengthCell, parseSize, readDrawing, readLine, unitsOfLine } from './index';
+import { contourOf } from './contour';
+import { parseEdge } from './parseEdge';
+import { parseFinish, parseLengthCell, parseSize } from './parseSize';
+import { readDrawing } from './readDrawing';
+import { readLine, unitsOfLine } from './readLine';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });

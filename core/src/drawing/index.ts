@@ -1,6 +1,8 @@
+export { radiusAt } from './chain';
 export { completions } from './complete';
 export { contourOf } from './contour';
 export { words as detailWords } from './details';
+export { faceOf, innerOf, inward, letterOf, longOf, mouthOf, otherEnd, rowAt, sunkOf } from './ends';
 export { envelopeOf, isShaped, settingOf, widestOf } from './envelope';
 export { facesNamed, type ListName, lists, pathOf } from './faces';
 export { parseWant, type Want } from './mates';
@@ -12,7 +14,6 @@ export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';
 export { arcOf, flattened, volumeOf, volumeOfPart } from './solid';
 export { type CutLength, type Stack, stackOf, toleranceChart, type WorkingLength, workingLengths } from './stack';
-export { radiusAt } from './chain';
 export { fromTemplate, type Question, type Template, templates } from './templates';
 export type {
   Characteristic,

@@ -1,7 +1,8 @@
 import { blankDrawing, type Mate, type Section } from '../document';
 import { writeSentence } from '../quantity';
 import { materialOf, pressFit } from '../standards';
-import { parseWant, readDrawing } from './index';
+import { parseWant } from './mates';
+import { readDrawing } from './readDrawing';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const shaft: Section = { id: 's', size: mm('20'), length: mm('40') };

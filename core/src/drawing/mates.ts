@@ -1,7 +1,7 @@
-import { thingOf } from '../ref';
 import type { Drawing, Mate } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, MM_PER_INCH, parseLength, pressure, readLength, say, type Sentence, temperature, tidy, type Units } from '../quantity';
+import { thingOf } from '../ref';
 import { fit, fitHabits, growth, type Intent, materialOf, sizeLimits, suggestFit } from '../standards';
 import type { Feature, MateLimits } from './types';
 

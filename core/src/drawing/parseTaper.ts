@@ -82,7 +82,7 @@ function slopeOf(text: string): { readonly value: number; readonly name?: string
 }
 
 /** The far end of a taper that is known by its near one and its slope, or the near one by the far: no tolerance beyond that of its other end. */
-export function otherEnd(limits: Limits, slope: number, long: number, narrows: 'near' | 'far'): Limits {
+export function taperEnd(limits: Limits, slope: number, long: number, narrows: 'near' | 'far'): Limits {
   const by = narrows === 'far' ? -slope * long : slope * long;
   return { nominal: tidy(limits.nominal + by), max: tidy(limits.max + by), min: tidy(limits.min + by), from: limits.from };
 }

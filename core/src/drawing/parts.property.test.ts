@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { blankDrawing, type Drawing, type Section } from '../document';
 import { applyEdits, findingKey } from '../finding';
-import { flattened, readDrawing, volumeOf } from './index';
 import { frusta, partsByConstruction } from './parts.fixture';
+import { readDrawing } from './readDrawing';
+import { flattened, volumeOf } from './solid';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });

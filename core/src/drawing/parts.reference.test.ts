@@ -2,7 +2,9 @@
 import { polygonArea, polygonCentroid } from 'd3-polygon';
 import { blankDrawing, type Detail, type Drawing, type Section } from '../document';
 import { findingKey } from '../finding';
-import { flattened, readDrawing, stackOf, volumeOf, volumeOfPart, workingLengths } from './index';
+import { readDrawing } from './readDrawing';
+import { flattened, volumeOf, volumeOfPart } from './solid';
+import { stackOf, workingLengths } from './stack';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });

@@ -1,7 +1,7 @@
-import { aspectOf, thingOf } from '../ref';
 import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
 import { say, tidy } from '../quantity';
+import { aspectOf, thingOf } from '../ref';
 import { characteristicsOf } from './characteristics';
 import { checkDrawing } from './checks';
 import { outline } from './contour';

@@ -1,7 +1,7 @@
-import { thingOf } from '../ref';
 import type { Drawing } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
+import { thingOf } from '../ref';
 import { parseLengthCell, withGeneralRule } from './parseSize';
 import type { Feature, Limits, PartDetail, ReadRelation } from './types';
 

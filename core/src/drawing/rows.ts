@@ -5,7 +5,7 @@ import { type DrawnThread, readExternalThread, readInternalThread } from '../sta
 import { type ListName, pathOf } from './faces';
 import { parseBottom, parseEdge } from './parseEdge';
 import { parseFinish, parseSize, withGeneralRule } from './parseSize';
-import { otherEnd } from './parseTaper';
+import { taperEnd } from './parseTaper';
 import type { Edge, Feature, Limits, ReadCell, Size } from './types';
 
 const retype = (at: string, text: string): Mend => ({ says: say`write ${text}`, to: 'job', edits: [{ op: 'put', at, value: text }] });
@@ -194,8 +194,8 @@ function formOf(
       const far = size.far ?? (size.near || narrows === 'far' ? undefined : large);
       const slope = size.slope ?? 0;
       const whole = near
-        ? { near: general(near), far: far ? general(far) : otherEnd(general(near), slope, long, narrows) }
-        : far && { near: otherEnd(general(far), slope, long, narrows === 'far' ? 'near' : 'far'), far: general(far) };
+        ? { near: general(near), far: far ? general(far) : taperEnd(general(near), slope, long, narrows) }
+        : far && { near: taperEnd(general(far), slope, long, narrows === 'far' ? 'near' : 'far'), far: general(far) };
       if (!whole) return undefined;
       if (!(whole.near.nominal > -1e-9 && whole.far.nominal > -1e-9)) {
         refuse(say`this taper comes to a point before its end`);

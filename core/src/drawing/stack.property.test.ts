@@ -1,7 +1,8 @@
 /* Lengths said from any face: the same part; working lengths: whatever is cut within them, every drawn length holds. */
 import fc from 'fast-check';
 import { blankDrawing, type Drawing, type Section } from '../document';
-import { readDrawing, type Stack, stackOf, workingLengths } from './index';
+import { readDrawing } from './readDrawing';
+import { type Stack, stackOf, workingLengths } from './stack';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const lengths = fc.array(

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { findingKey } from '../finding';
-import { completions, fromTemplate, parseSize, readDrawing, templates } from './index';
+import { completions } from './complete';
+import { parseSize } from './parseSize';
+import { readDrawing } from './readDrawing';
+import { fromTemplate, templates } from './templates';
 
 describe('templates', () => {
   it.each(templates.flatMap((t) => (['mm', 'in'] as const).map((u) => [t.name, u, t] as const)))(

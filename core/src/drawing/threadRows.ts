@@ -1,8 +1,8 @@
-import { rimOf } from './chain';
 import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
 import { length, say, tidy, writeExact } from '../quantity';
 import { type DrawnThread, threadUndercut } from '../standards';
+import { rimOf } from './chain';
 import { type ListName, pathOf } from './faces';
 import { parseLengthCell } from './parseSize';
 import { threadOf } from './rows';

@@ -1,5 +1,5 @@
-import type { Finding } from '../finding';
 import type { Cell, Relation } from '../document';
+import type { Finding } from '../finding';
 import type { Sentence } from '../quantity';
 import type { ShoulderUndercut } from '../standards';
 

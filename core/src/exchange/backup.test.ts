@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { blankJob, type Entry, type Job, parseBackupText, type Shop, type StoredJob, type StoredShop } from '../document';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
-import { type Kept, restoring, united, writeBackup } from './index';
+import { type Kept, restoring, united, writeBackup } from './backup';
 
 const saved = '2026-11-02T08:00:00.000Z';
 const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 2, id, revision: 1, saved, by: 'here', job });

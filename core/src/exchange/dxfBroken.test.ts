@@ -3,8 +3,9 @@ import fc from 'fast-check';
 import { flattened, readDrawing, volumeOf } from '../drawing';
 import { partsByConstruction } from '../drawing/parts.fixture';
 import { writeSentence } from '../quantity';
+import { writeDxf } from './dxf';
 import { file, line, poly, read, refusal, rows, stepped } from './dxfText.fixture';
-import { readDxf, readingDxf, writeDxf } from './index';
+import { readDxf, readingDxf } from './readDxf';
 
 describe('broken files get a sentence', () => {
   it.each([

@@ -2,7 +2,7 @@
 import DxfWriter from 'dxf-writer';
 import { writeSentence } from '../quantity';
 import { arc, file, holes, line, poly, read, rows, stepped } from './dxfText.fixture';
-import { readDxf } from './index';
+import { readDxf } from './readDxf';
 
 describe('entities written by hand', () => {
   it('LINE: an open half profile', () => {

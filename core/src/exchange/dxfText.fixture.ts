@@ -1,6 +1,6 @@
 /* DXF texts written by hand for the tests, and what is read from them in a line. */
 import { writeSentence } from '../quantity';
-import { readDxf, type ReadDxf } from './index';
+import { readDxf, type ReadDxf } from './readDxf';
 
 export const read = (text: string, units: 'mm' | 'in' = 'mm'): ReadDxf => {
   const made = readDxf(text, { units });

@@ -2,7 +2,7 @@ import DxfParser, { type ILineEntity, type ILwpolylineEntity } from 'dxf-parser'
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Papa from 'papaparse';
-import { blankDrawing, fileSchemas, type Drawing, parseJob } from '../document';
+import { blankDrawing, type Drawing, fileSchemas, parseJob } from '../document';
 import { readDrawing } from '../drawing';
 import { writeDxf } from './dxf';
 import { writeRows } from './rows';

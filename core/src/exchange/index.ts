@@ -1,11 +1,11 @@
+export { type Kept, type Restore, restoring, united, writeBackup } from './backup';
 export { type DxfFile, writeDxf } from './dxf';
 export type { Reading } from './dxfSegments';
 export { writeJobFile, writeShopFile } from './jobFile';
+export { writeOperations } from './operations';
+export { pastedRows } from './pasteRows';
 export type { Axis } from './profile';
 export { type DxfAsked, readDxf, type ReadDxf, readingDxf } from './readDxf';
-export { pastedRows } from './pasteRows';
 export { writeRows } from './rows';
-export { writeStl } from './stl';
 export { readShopTable, type TakenIn, writeShopTable } from './shopTables';
-export { writeOperations } from './operations';
-export { type Kept, type Restore, restoring, united, writeBackup } from './backup';
+export { writeStl } from './stl';

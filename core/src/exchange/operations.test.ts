@@ -1,8 +1,8 @@
 /* The operation sheet taken out as a table. */
 import Papa from 'papaparse';
-import { demoJob, demoShop } from '../plan/demo.fixture';
-import { plan } from '../plan';
-import { writeOperations } from './index';
+import { plan } from '../planner';
+import { demoJob, demoShop } from '../planner/demo.fixture';
+import { writeOperations } from './operations';
 
 it('has a line for every step, in order, each number as the sheet shows it', () => {
   const shop = demoShop();

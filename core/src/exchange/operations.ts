@@ -1,7 +1,8 @@
 import Papa from 'papaparse';
 import type { Shop } from '../document';
+import { verbs } from '../operations';
+import type { Route } from '../planner';
 import { type Units, write, writeSentence } from '../quantity';
-import { type Route, verbs } from '../route';
 
 const HEAD = [
   'setup',

@@ -1,5 +1,6 @@
 import { blankDrawing } from '../document';
-import { pastedRows, writeRows } from './index';
+import { pastedRows } from './pasteRows';
+import { writeRows } from './rows';
 
 const ids = () => {
   let n = 0;

@@ -2,7 +2,7 @@ import { blankDrawing, type Drawing } from '../document';
 import { arcOf, flattened, readDrawing } from '../drawing';
 import { length, say, type Sentence, type Units } from '../quantity';
 import { dxfLines, type Reading } from './dxfSegments';
-import { aboveAxis, type Axis, axesOf, joined, type ProfilePoint } from './profile';
+import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint } from './profile';
 import { recognise } from './recognise';
 
 export interface ReadDxf {

@@ -1,5 +1,5 @@
-import { subjectIn } from '../ref';
 import type { Sentence } from '../quantity';
+import { subjectIn } from '../ref';
 
 export type Severity = 'stop' | 'caution' | 'note';
 

@@ -1,3 +1,2 @@
 export { applyEdits } from './applyEdits';
-export { findingKey, gravestFirst, subjectOf } from './finding';
-export type { Edit, Finding, Mend, Reason, Severity } from './finding';
+export { type Edit, type Finding, findingKey, gravestFirst, type Mend, type Reason, type Severity, subjectOf } from './finding';

@@ -1,6 +1,6 @@
 import { cooledTo, SHEDS } from '../mechanics';
-import { degreesToChill, fit, materialOf } from '../standards';
 import { length, readNumber, say, type Sentence, temperature } from '../quantity';
+import { degreesToChill, fit, materialOf } from '../standards';
 import { aLength, aLengthOrZero, aMaterial, aNumber, aSize, calculator, oneOf } from './fields';
 import { zonesOf } from './figures';
 import { hubOf } from './figuresOfWork';

@@ -1,4 +1,4 @@
-import { define, figure, type Figure, type Formula, formulaNamed, formulas, type FormulaName, type Inputs, type QuantityKind } from '../quantity';
+import { define, figure, type Figure, type Formula, type FormulaName, formulaNamed, formulas, type Inputs, type QuantityKind } from '../quantity';
 import { formulasOfForms } from './formulasOfForms';
 import { formulasOfWork } from './formulasOfWork';
 

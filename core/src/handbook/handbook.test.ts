@@ -1,6 +1,10 @@
 import fc from 'fast-check';
 import { type Figure, type Sentence, writeSentence, writeWithUnit } from '../quantity';
-import { type Answer, calculatorNamed, calculators, formulaOf, groups, placeFor, type Shape } from './index';
+import { calculatorNamed, calculators } from './calculators';
+import { formulaOf } from './formulas';
+import { placeFor } from './places';
+import type { Shape } from './sketch';
+import { type Answer, groups } from './types';
 
 const answerOf = (id: string, texts: Readonly<Record<string, string>> = {}, units: 'mm' | 'in' = 'mm'): Answer => {
   const calculator = calculatorNamed(id);

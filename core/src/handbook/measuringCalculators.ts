@@ -1,7 +1,7 @@
 import { likelyNominals, unworn } from '../drawing';
 import { fromReadings } from '../mechanics';
 import { length, say } from '../quantity';
-import { pinClasses, pinsProve, type PinClass } from '../standards';
+import { type PinClass, pinClasses, pinsProve } from '../standards';
 import { aLength, aLengthOrNone, aReading, calculator, lengths, oneOf } from './fields';
 import { zonesOf } from './figures';
 import { fig } from './formulas';

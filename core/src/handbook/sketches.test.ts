@@ -1,7 +1,8 @@
 /* What is drawn is what is said: the figures measured against the numbers beside them. */
 import { tidy, writeSentence } from '../quantity';
 import { threadLimits, wires } from '../standards';
-import { calculatorNamed, type Point, type Shape, type Sketch } from './index';
+import { calculatorNamed } from './calculators';
+import type { Point, Shape, Sketch } from './sketch';
 
 const sketchOf = (id: string, texts: Readonly<Record<string, string>> = {}): Sketch => {
   const answer = calculatorNamed(id)?.answer(texts, 'mm');

@@ -1,7 +1,7 @@
-import { figure, length, say } from '../quantity';
-import { kienzle, materialOf, materials } from '../standards';
 import { speedShares } from '../cutting';
 import { bentLine, weakestPlace } from '../mechanics';
+import { figure, length, say } from '../quantity';
+import { kienzle, materialOf, materials } from '../standards';
 import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
 import { bentOf } from './figuresOfWork';
 import { fig } from './formulas';

@@ -3,11 +3,11 @@ import {
   engagementWanted,
   flankHalf,
   nutUndercut,
+  overWires,
+  overWiresByContact,
   type Thread,
   threadLimits,
   threadUndercut,
-  overWires,
-  overWiresByContact,
   wires,
 } from '../standards';
 import { aLength, aLengthOrNone, aLengthOrZero, aMaterial, calculator, oneOf, someWords } from './fields';

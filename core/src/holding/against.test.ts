@@ -3,7 +3,8 @@ import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
 import { figure } from '../quantity';
 import { midShop } from '../shop';
-import { type Held, type HoldingChoice, type ToKeep, weighHoldings } from './index';
+import type { Held, ToKeep } from './held';
+import { type HoldingChoice, weighHoldings } from './hold';
 import { spokenAgainst } from './speaks.table';
 
 const cells = (mm: number) => ({ text: String(mm), units: 'mm' as const });

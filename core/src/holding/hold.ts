@@ -1,7 +1,7 @@
-import { endOf } from '../ref';
 import type { Choice, Holding, Shop } from '../document';
 import type { Finding, Reason } from '../finding';
 import { type Figure, figure, length, ratio, say, spindleSpeed } from '../quantity';
+import { endOf } from '../ref';
 import { isChuck, mmOf } from '../shop';
 import { bends, doesNotClose, gripFindings, keepFindings, otherKind, partsOf, roomFindings, stickOutFindings } from './against';
 import type { Held } from './held';

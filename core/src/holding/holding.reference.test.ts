@@ -2,7 +2,11 @@
 import fc from 'fast-check';
 import type { Bar } from '../document';
 import { startingShop } from '../shop';
-import { gripOf, nest, partsOf, runoutOf, SAME_CHUCKING, squeezeOf } from './index';
+import { partsOf } from './against';
+import { gripOf } from './grip';
+import { nest } from './nesting';
+import { runoutOf, SAME_CHUCKING } from './runout';
+import { squeezeOf } from './squeeze';
 
 /** A generator of its own, so that every run draws the same. */
 function drawn(seed: number): () => number {

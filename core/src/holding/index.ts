@@ -1,10 +1,11 @@
+export { partsOf } from './against';
+export { alreadyMade } from './alreadyMade';
 export { chooseBar, largestDiameter, surfaceStays } from './bar';
 export { gripOf } from './grip';
-export { partsOf } from './against';
 export type { Held, ToKeep } from './held';
 export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';
 export { type CutFrom, likeBars, nest, type Nesting } from './nesting';
 export { type Runout, runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
 export { squeezeOf, type Wall } from './squeeze';
+export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece } from './started';
 export type { SupportKind } from './supports';
-export { asBar, parseBeyond, STARTED, type StartedPiece, startedPiece } from './started';

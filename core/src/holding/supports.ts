@@ -1,7 +1,7 @@
-import { endOf } from '../ref';
 import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, say } from '../quantity';
+import { endOf } from '../ref';
 import { mmOf } from '../shop';
 import type { Held } from './held';
 

@@ -3,7 +3,7 @@ import { blankDrawing, type Drawing, type Entry, type Section } from '../documen
 import { readDrawing } from '../drawing';
 import { parseDegrees } from '../quantity';
 import { startingShop } from '../shop';
-import { inspect } from './index';
+import { inspect } from './inspect';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });

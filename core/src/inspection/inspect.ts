@@ -1,6 +1,6 @@
 import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
-import { type Characteristic, type Part, parseFinish } from '../drawing';
-import { figure, type Figure, isZero, parseDegrees, type Parsed, parseLength, say } from '../quantity';
+import { type Characteristic, parseFinish, type Part } from '../drawing';
+import { figure, type Figure, isZero, type Parsed, parseDegrees, parseLength, say } from '../quantity';
 import { doubtOf, mmOf, overWiresOf, wayOf } from '../shop';
 import { materialOf, pinsProve } from '../standards';
 

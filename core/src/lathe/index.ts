@@ -1,2 +1,2 @@
-export { type SimulatedLathe, simulated, type Truth } from './lathe';
+export { simulated, type SimulatedLathe, type Truth } from './lathe';
 export { randomFrom } from './random';

@@ -1,6 +1,6 @@
 /* Dialling in a four-jaw chuck. Common practice: the indicator swings twice the eccentricity; move half of the difference of opposite readings. */
 import fc from 'fast-check';
-import { fromReadings, fromSwing } from './index';
+import { fromReadings, fromSwing } from './dialling';
 
 /** What an indicator shows at an angle of a round piece whose centre is off by x towards jaw 1 and y towards jaw 2. */
 const shows = (x: number, y: number, degrees: number, radius = 20) => {

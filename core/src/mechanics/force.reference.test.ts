@@ -1,6 +1,7 @@
 /* Rings and cutting forces. Roark: circular rings; Kienzle and Victor's list; shares and corrections from memory, their sources named beside them. */
 import fc from 'fast-check';
-import { cuttingForce, drillForces, lobes, partingForce, squeezed } from './index';
+import { cuttingForce, drillForces, partingForce } from './cuttingForce';
+import { lobes, squeezed } from './ring';
 
 describe('a ring squeezed by jaws (Roark, circular rings under equal radial loads, from memory)', () => {
   it.each([

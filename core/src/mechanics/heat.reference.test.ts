@@ -2,7 +2,9 @@
 import fc from 'fast-check';
 import { formulas } from '../quantity';
 import { materialOf } from '../standards';
-import { type Beam, bend, complianceAt, cooledTo, coolingConstant, coolingTime, drillForces, SHEDS } from './index';
+import { type Beam, bend, complianceAt } from './beam';
+import { drillForces } from './cuttingForce';
+import { cooledTo, coolingConstant, coolingTime, SHEDS } from './heat';
 
 const bar = (diameter: number, id = 'mild-steel') => {
   const { density, heat } = materialOf(id);

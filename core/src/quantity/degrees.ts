@@ -1,5 +1,5 @@
-import type { Parsed } from './length';
 import { say } from './figure';
+import type { Parsed } from './length';
 
 /** An angle in degrees: '5.71', '5,71°', '5 43', "5°43'"; 0 to 180. */
 export function parseDegrees(text: string): Parsed<number> {

@@ -1,8 +1,8 @@
 import { costFormulas } from './costFormulas';
-import { learnFormulas } from './learnFormulas';
 import { define, type Formula } from './define';
-import { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 import type { Figure, Inputs, QuantityKind } from './figure';
+import { learnFormulas } from './learnFormulas';
+import { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 
 const practice = 'common practice';
 

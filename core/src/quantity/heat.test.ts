@@ -1,5 +1,6 @@
 /* Temperatures and times as they are typed. 32 F is 0 C and 212 F 100 C by definition; tempering colours and times are common practice. */
-import { bareDegrees, fahrenheit, parseHeat, parseTemperature, parseTime, writeSentence } from './index';
+import { writeSentence } from './format';
+import { bareDegrees, fahrenheit, parseHeat, parseTemperature, parseTime } from './heat';
 
 const value = (read: ReturnType<typeof parseTemperature>) => (read.ok ? read.value : writeSentence(read.problems[0]?.says ?? [], 'mm'));
 

@@ -1,13 +1,30 @@
-export * from './figure';
-export { remember } from './remember';
-export { figure, formulaNamed, formulas } from './formulas';
-export { normalBelow } from './normal';
-export { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 export { define, type Formula } from './define';
-export type { FormulaName } from './formulas';
 export { parseDegrees } from './degrees';
-export { isZero, nearestFraction, readNumber } from './number';
-export { LONGEST, MM_PER_INCH, parseLength, readDeviations, readLength } from './length';
-export type { Parsed, Units } from './length';
+export {
+  angle,
+  cuttingSpeed,
+  diameter,
+  feed,
+  type Figure,
+  force,
+  type Inputs,
+  length,
+  power,
+  pressure,
+  type Quantity,
+  type QuantityKind,
+  ratio,
+  say,
+  type Sentence,
+  spindleSpeed,
+  temperature,
+  time,
+} from './figure';
 export { write, writeClock, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+export { figure, type FormulaName, formulaNamed, formulas } from './formulas';
 export { bareDegrees, type Degrees, fahrenheit, type Heat, parseHeat, parseTemperature, parseTime } from './heat';
+export { LONGEST, MM_PER_INCH, type Parsed, parseLength, readDeviations, readLength, type Units } from './length';
+export { normalBelow } from './normal';
+export { isZero, nearestFraction, readNumber } from './number';
+export { remember } from './remember';
+export { atOrBelow, floorTo, roundTo, tidy } from './rounding';

@@ -1,4 +1,4 @@
-import { type Sentence, say } from './figure';
+import { say, type Sentence } from './figure';
 import { readNumber } from './number';
 
 export type Units = 'mm' | 'in';

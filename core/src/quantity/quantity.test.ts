@@ -1,19 +1,10 @@
 import fc from 'fast-check';
-import {
-  figure,
-  formulaNamed,
-  nearestFraction,
-  parseLength,
-  readDeviations,
-  readNumber,
-  roundTo,
-  say,
-  write,
-  writeExact,
-  writeMinutes,
-  writeSentence,
-  writeWithUnit,
-} from './index';
+import { say } from './figure';
+import { write, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+import { figure, formulaNamed } from './formulas';
+import { parseLength, readDeviations } from './length';
+import { nearestFraction, readNumber } from './number';
+import { roundTo } from './rounding';
 
 const mm = (text: string, units: 'mm' | 'in' = 'mm') => {
   const read = parseLength(text, units);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { aspectOf, endOf, readStep, rowOf, subjectIn, thingOf, writeSetting, writeStep } from './index';
+import { aspectOf, endOf, readStep, rowOf, subjectIn, thingOf, writeSetting, writeStep } from './ref';
 
 const word = fc.stringMatching(/^[a-z][a-z0-9-]{0,11}$/);
 

@@ -1,3 +1,4 @@
+export { confirmed, fieldText, withField } from './fields';
 export {
   boreGaugeFor,
   doubtOf,
@@ -16,11 +17,10 @@ export {
   speedsOf,
   toolOf,
 } from './items';
-export { confirmed, fieldText, withField } from './fields';
+export { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from './learn';
 export { midShop, readoutShop } from './otherShops';
+export { overWiresOf } from './overWires';
 export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
+export { holdingWords, itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';
-export { type ShopField, holdingWords, itemsOf, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
-export { type Learned, learnBacklash, learnCollars, learnDial, learnRunout } from './learn';
-export { overWiresOf } from './overWires';

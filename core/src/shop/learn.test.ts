@@ -1,7 +1,9 @@
 /* What small trials show of a lathe. Common practice: a radius dial takes twice, collars halve the taper, high less low is the runout. */
 import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
-import { learnBacklash, learnCollars, learnDial, learnRunout, midShop, mmOf, type Learned } from './index';
+import { mmOf } from './items';
+import { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from './learn';
+import { midShop } from './otherShops';
 
 const shop = midShop();
 const [machine] = shop.machines;

@@ -1,10 +1,10 @@
 import type { Cell, Shop, Tool } from '../document';
-import { type Finding, type Mend } from '../finding';
+import type { Finding, Mend } from '../finding';
 import { length, parseDegrees, parseLength, say, type Sentence } from '../quantity';
 import { materials, readInsert } from '../standards';
 import { fieldText } from './fields';
 import { sizeUnread } from './items';
-import { type ShopField, itemsOf, type ShopItem, type ShopList, shopTables, toolNeeds } from './tables';
+import { itemsOf, type ShopField, type ShopItem, type ShopList, shopTables, toolNeeds } from './tables';
 
 /** What is wrong or missing in the lists of a shop: what came from a file, or was typed long ago. Each with its fix where there is one. */
 export function shopProblems(shop: Shop): readonly Finding[] {

@@ -1,5 +1,7 @@
-import { demoShop } from '../plan/demo.fixture';
-import { doubtOf, gaugeFor, grips, machineOf, mmOf, proves, speedsOf, startingShop, toolOf, wayOf, ways } from './index';
+import { demoShop } from '../planner/demo.fixture';
+import { doubtOf, gaugeFor, grips, machineOf, mmOf, proves, speedsOf, toolOf } from './items';
+import { startingShop } from './startingShop';
+import { wayOf, ways } from './ways.table';
 
 const shop = demoShop();
 const gauge = (id: string) => {

@@ -1,21 +1,13 @@
 /* The lists of a shop as they are typed, taken out and taken in. Starting shops are of invented make. */
 import { type Machine, parseShop, salvageShop, type Shop, type Tool } from '../document';
+import { readShopTable, writeShopTable } from '../exchange';
 import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
-import { readShopTable, writeShopTable } from '../exchange';
-import {
-  fieldText,
-  itemsOf,
-  midShop,
-  readoutShop,
-  type ShopItem,
-  type ShopList,
-  shopProblems,
-  shopTables,
-  startingShop,
-  tableOf,
-  withField,
-} from './index';
+import { fieldText, withField } from './fields';
+import { midShop, readoutShop } from './otherShops';
+import { shopProblems } from './problems';
+import { startingShop } from './startingShop';
+import { itemsOf, type ShopItem, type ShopList, shopTables, tableOf } from './tables';
 
 const shops: readonly (readonly [string, Shop])[] = [
   ['small bench lathe in inches', startingShop()],

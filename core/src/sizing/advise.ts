@@ -5,8 +5,8 @@ import { isZero, parseLength } from '../quantity';
 import { boreGaugeFor, gaugeFor, machineOf, mmOf, proves, wayOf } from '../shop';
 import { materialOf } from '../standards';
 import { sizeAdvice } from './advice';
-import type { Advice } from './types';
 import type { Event, SizedKind, Sizing } from './belief';
+import type { Advice } from './types';
 
 const kinds: Readonly<Record<string, SizedKind>> = { outside: 'outside', bore: 'bore', length: 'length' };
 

@@ -1,6 +1,6 @@
 import { figure, type Figure, MM_PER_INCH } from '../quantity';
-import { sidesOf, type Sizing, towardsLimits, towardsOf } from './belief';
 import { settableOf } from './beforehand';
+import { sidesOf, type Sizing, towardsLimits, towardsOf } from './belief';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
 
 /** A diameter, or a length: over wires nothing is a diameter that one would find on the drawing. */

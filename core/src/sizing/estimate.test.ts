@@ -1,6 +1,6 @@
 /* The filter against importance sampling of the same model, and against closed forms. */
 import { randomFrom, simulated, type Truth } from '../lathe';
-import { afterCut, believed, comesOff, type Happened, prior, type Priors, sizeAfter, sizeNow } from './index';
+import { afterCut, believed, comesOff, type Happened, prior, type Priors, sizeAfter, sizeNow } from './estimate';
 
 const priors: Priors = {
   spring: 0.1,

@@ -1,7 +1,7 @@
 export { sizeAdvice } from './advice';
-export type { Advice, Stands } from './types';
+export { advise, adviseWith, type AdviseWith, dialFound, dialShare, eventsOf, gaugeAsked, lengthDial, sizingWith } from './advise';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
-export { advise, type AdviseWith, adviseWith, dialFound, dialShare, gaugeAsked, lengthDial, eventsOf, sizingWith } from './advise';
+export { dialSaid } from './dialSaid';
 export {
   afterCut,
   afterReading,
@@ -15,7 +15,7 @@ export {
   sizeAfter,
   sizeNow,
 } from './estimate';
-export { dialSaid } from './dialSaid';
-export { stood } from './stands';
 export { type DialQuestion, questionAsJob } from './questionAsJob';
-export { leadingDigits, readCelsius, readWarmth, readReading, wholeReading } from './readReading';
+export { leadingDigits, readCelsius, readReading, readWarmth, wholeReading } from './readReading';
+export { stood } from './stands';
+export type { Advice, Stands } from './types';

@@ -1,6 +1,6 @@
+import { leastDepthOf } from '../cutting';
 import type { Reason } from '../finding';
 import { length, MM_PER_INCH, parseLength, say, tidy, type Units } from '../quantity';
-import { leastDepthOf } from '../cutting';
 import { beliefOf, type Event, sidesOf, type Sizing, towardsOf } from './belief';
 import { comesOff, type Forecast, readsNow } from './estimate';
 

@@ -1,7 +1,6 @@
-import { parseJob, parseStoredJob, SCHEMA } from '../document';
-import type { Entry } from '../document';
-import { plan } from '../plan';
 import { adviceAt, sizedNow } from '../bench';
+import { type Entry, parseJob, parseStoredJob, SCHEMA } from '../document';
+import { plan } from '../planner';
 import { startingShop } from '../shop';
 import { type DialQuestion, questionAsJob } from './questionAsJob';
 

@@ -2,25 +2,15 @@ import fc from 'fast-check';
 import type { Entry, Machine } from '../document';
 import type { Limits } from '../drawing';
 import { applyEdits } from '../finding';
-import { writeSentence } from '../quantity';
-import { demoShop } from '../plan/demo.fixture';
+import { demoShop } from '../planner/demo.fixture';
+import { normalBelow, tidy, write, writeSentence } from '../quantity';
+import { advise, adviseWith, dialFound, eventsOf, sizingWith } from './advise';
+import { beliefOf } from './belief';
 import { aimFor } from './chance';
-import { normalBelow, tidy, write } from '../quantity';
-import {
-  type Advice,
-  advise,
-  adviseWith,
-  dialFound,
-  dialSaid,
-  eventsOf,
-  leadingDigits,
-  readCelsius,
-  readReading,
-  sizeNow,
-  sizingWith,
-  beliefOf,
-  wholeReading,
-} from './index';
+import { dialSaid } from './dialSaid';
+import { sizeNow } from './estimate';
+import { leadingDigits, readCelsius, readReading, wholeReading } from './readReading';
+import type { Advice } from './types';
 
 const shop = demoShop();
 const h6: Limits = { nominal: 25, max: 25, min: 24.987, from: 'class' };

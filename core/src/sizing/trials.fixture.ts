@@ -1,6 +1,8 @@
-import { randomFrom, simulated, type SimulatedLathe, type Truth } from '../lathe';
 import type { Limits } from '../drawing';
-import { beliefOf, type Event, sizeAdvice, sizeAfter, type Sizing } from './index';
+import { randomFrom, simulated, type SimulatedLathe, type Truth } from '../lathe';
+import { sizeAdvice } from './advice';
+import { beliefOf, type Event, type Sizing } from './belief';
+import { sizeAfter } from './estimate';
 
 /* Lathes to try the advice on, drawn from a seed: stout and slender, fine dials and coarse, warm and cool, good gauges and poor; and what whoever sizes is told of each. */
 

@@ -1,5 +1,5 @@
-import { bsfSizes, bswSizes } from './whitworth.table';
 import { readExternalThread, readInternalThread, threadLimits } from './threads';
+import { bsfSizes, bswSizes } from './whitworth.table';
 import { wires } from './wires';
 
 /* Millimetres: pitch, major, effective, minor; BS 93:1951, from memory. */

@@ -1,6 +1,6 @@
 /* ISO 1832 designations of indexable inserts, from memory: sizes are those of the usual list (edge in whole millimetres, thickness and nose by code). */
 import fc from 'fast-check';
-import { readInsert } from './index';
+import { readInsert } from './inserts';
 
 it.each([
   // designation, circle, thickness, nose, clearance, corner

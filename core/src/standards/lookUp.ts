@@ -1,8 +1,8 @@
 import { diameter, length, nearestFraction, parseLength, say, type Sentence, type Units, writeWithUnit } from '../quantity';
 import { drillIndex, drillNamed, nearestDrills } from './drills';
 import { fit, sizeLimits } from './fits';
-import { namedTaper } from './tapers';
 import { tapDrills } from './tapDrills';
+import { namedTaper } from './tapers';
 import type { Bounds, Thread } from './thread';
 import { threadLimits } from './threads';
 import { wires } from './wires';

@@ -1,8 +1,8 @@
 import { say, type Sentence } from '../quantity';
 import { engagementLengths, internalPitchTolerances, majorTolerances, minorTolerances, pitchTolerances, threadDeviations } from './isoThreads.table';
 import { type Bounds, dustless, FREE, type ReadThread } from './thread';
-import * as special from './specialMetric';
 import { metricFineOnly, metricPitches } from './threadSizes.table';
+import * as special from './specialMetric';
 
 const pattern = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[xX×*]\s*(\d+(?:[.,]\d+)?))?(?:\s*-?\s*((?:\d[a-zA-Z]){1,2}))?(?:\s*-\s*([SNL]))?$/i;
 

@@ -1,12 +1,12 @@
+import { writeSentence } from '../quantity';
 import { dieBlank } from './dies';
 import { drillIndex } from './drills';
 import { engagementWanted, threadsIn } from './engagement';
-import { deviation, DOUBT, majorTolerance, minorTolerance, pitchTolerance } from './specialMetric';
 import { internalPitchTolerances, majorTolerances, minorTolerances, pitchTolerances, threadDeviations } from './isoThreads.table';
+import { deviation, DOUBT, majorTolerance, minorTolerance, pitchTolerance } from './specialMetric';
 import { suggestFit } from './suggestFit';
 import { tapDrills } from './tapDrills';
 import { threadLimits } from './threads';
-import { writeSentence } from '../quantity';
 import { wires } from './wires';
 
 const thread = (text: string) => {

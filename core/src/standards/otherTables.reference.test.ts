@@ -1,6 +1,6 @@
+import { formulas } from '../quantity';
 import { centreFor } from './centres';
 import { centresFormA } from './centres.table';
-import { formulas } from '../quantity';
 import { generalAngleTolerance, generalEdgeTolerance, generalTolerance } from './generalTolerances';
 import { kienzle } from './kienzle.table';
 import { materialOf } from './materials';

@@ -1,4 +1,4 @@
-import { say, type Sentence, length } from '../quantity';
+import { length, say, type Sentence } from '../quantity';
 
 /** Largest deviation of a pin of a class, mm: classes of gauge makers, to 0.825 in; and the cheap sets. @source ASME B89.1.5 classes, from memory; ZZ .0002 in by gauge-class, common practice */
 export const pinClasses = { X: 0.001016, Z: 0.00254, ZZ: 0.00508 } as const;

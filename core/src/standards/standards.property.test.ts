@@ -5,11 +5,11 @@ import { fit, sizeLimits } from './fits';
 import { fitsB41 } from './fitsB41.table';
 import { itTable, mainRanges } from './limitsAndFits.table';
 import type { Thread } from './thread';
-import { metricFineOnly, metricPitches, unifiedSizes } from './threadSizes.table';
 import { threadLimits } from './threads';
+import { metricFineOnly, metricPitches, unifiedSizes } from './threadSizes.table';
 import { acmeSizes, trapezoidalSizes } from './trapezoidal.table';
 import { bsfSizes, bswSizes, modelEngineerSizes, pipeSizes } from './whitworth.table';
-import { pitchDiameterOver, overWires, wires } from './wires';
+import { overWires, pitchDiameterOver, wires } from './wires';
 
 const letters = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'js', 'k', 'm', 'n', 'p', 'r', 's', 't', 'u', 'v', 'x', 'y', 'z', 'za', 'zb', 'zc'];
 

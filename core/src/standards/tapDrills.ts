@@ -1,5 +1,5 @@
 import { tidy } from '../quantity';
-import { drillNamed, type Drill } from './drills';
+import { type Drill, drillNamed } from './drills';
 import type { LookedUp } from './fits';
 import { metricTapDrills, unifiedTapDrills } from './tapDrills.table';
 import type { Thread } from './thread';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import polygonClipping from 'polygon-clipping';
 import { byColumns } from './columns';
-import { area, combine, drilled, faced, chamfered, rectangle, type Region, threaded, turned, turnedToShoulder } from './index';
-import { snap } from './region';
+import { combine } from './combine';
+import { area, rectangle, type Region, snap } from './region';
+import { chamfered, drilled, faced, threaded, turned, turnedToShoulder } from './sweep';
 
 type Points = readonly (readonly [number, number])[];
 

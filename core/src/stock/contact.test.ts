@@ -1,7 +1,10 @@
 /* Outlines that move: hulls, sweeps and how far they stand in each other, against the clipping library and by hand; regions that are cut once. */
 import polygonClipping, { type Polygon } from 'polygon-clipping';
 import fc from 'fast-check';
-import { area, combine, type Convex, hullOf, movedBy, overlapOf, perimeterOf, rectangle, sameRegion, sweptAlong, turned } from './index';
+import { combine, sameRegion } from './combine';
+import { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
+import { area, perimeterOf, rectangle } from './region';
+import { turned } from './sweep';
 
 const point = fc.tuple(fc.integer({ min: -500, max: 500 }), fc.integer({ min: -500, max: 500 })).map(([z, r]) => [z / 10, r / 10] as const);
 const cloud = fc.uniqueArray(point, { minLength: 3, maxLength: 12, selector: ([z, r]) => `${String(z)} ${String(r)}` });

@@ -1,8 +1,8 @@
-export { finishedEdges } from './finished';
 export { combine, sameRegion } from './combine';
 export { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
-export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
+export { finishedEdges } from './finished';
 export { lessSwept, outsideOf } from './outside';
 export { area, boundsOf, edgesOf, perimeterOf, polygon, rectangle, type Region, shifted, volume } from './region';
+export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
 export { centred, chamfered, drilled, faced, noseCorner, regionOf, silhouetteOf, threaded, turned, turnedToShoulder } from './sweep';
 export { turnedRound } from './turnedRound';

@@ -1,6 +1,7 @@
 import { blankDrawing, type Section } from '../document';
 import { readDrawing } from '../drawing';
-import { area, regionOf, silhouetteOf } from './index';
+import { area } from './region';
+import { regionOf, silhouetteOf } from './sweep';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string): Section => ({ id, size: mm(size), length: mm(length) });

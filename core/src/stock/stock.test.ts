@@ -1,22 +1,11 @@
-import { readDrawing } from '../drawing';
 import { blankDrawing } from '../document';
+import { readDrawing } from '../drawing';
 import { flankHalf, readExternalThread } from '../standards';
-import {
-  area,
-  chamfered,
-  combine,
-  drilled,
-  faced,
-  finishedEdges,
-  noseCorner,
-  polygon,
-  rectangle,
-  regionOf,
-  threaded,
-  turned,
-  turnedRound,
-  volume,
-} from './index';
+import { combine } from './combine';
+import { finishedEdges } from './finished';
+import { area, polygon, rectangle, volume } from './region';
+import { chamfered, drilled, faced, noseCorner, regionOf, threaded, turned } from './sweep';
+import { turnedRound } from './turnedRound';
 
 const bar = rectangle(1, -120, 0, 12.5);
 

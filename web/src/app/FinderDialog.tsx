@@ -1,4 +1,5 @@
-import { shopTables, type Units, writeSentence } from '@obra/core';
+import { type Units, writeSentence } from '@obra/core/quantity';
+import { shopTables } from '@obra/core/shop';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';

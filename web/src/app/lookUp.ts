@@ -1,2 +1,3 @@
 // loaded when something is first typed in the finder: the tables of the standards are not needed before
-export { calculators, lookUp, placeFor } from '@obra/core';
+export { calculators, placeFor } from '@obra/core/handbook';
+export { lookUp } from '@obra/core/standards';

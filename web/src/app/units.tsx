@@ -1,4 +1,4 @@
-import type { Units } from '@obra/core';
+import type { Units } from '@obra/core/quantity';
 import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { keptHere } from '../data/local';
 

@@ -1,17 +1,8 @@
 import './bar.css';
-import {
-  boundsOf,
-  type Feature,
-  finishedEdges,
-  type Part,
-  regionOf,
-  type Region,
-  silhouetteOf,
-  turnedRound,
-  widestOf,
-  writeWithUnit,
-  type Setup,
-} from '@obra/core';
+import { type Feature, type Part, widestOf } from '@obra/core/drawing';
+import { writeWithUnit } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
+import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { still } from '../app/useSteady';
 import { Dimensions, footOf } from './Dimensions';

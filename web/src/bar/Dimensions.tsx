@@ -1,4 +1,5 @@
-import { bareSize, type Feature, type Part, type PartDetail, type Units, write, writeWithUnit } from '@obra/core';
+import { bareSize, type Feature, type Part, type PartDetail } from '@obra/core/drawing';
+import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import type { SVGProps } from 'react';
 import type { Mapping } from './mapping';
 import { type Label, place, type Placed } from './placeLabels';

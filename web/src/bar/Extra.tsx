@@ -1,4 +1,6 @@
-import { type Part, type PartDetail, regionOf, widestOf, write } from '@obra/core';
+import { type Part, type PartDetail, widestOf } from '@obra/core/drawing';
+import { write } from '@obra/core/quantity';
+import { regionOf } from '@obra/core/stock';
 import type { Mapping } from './mapping';
 import { Metal, Outline } from './shapes';
 

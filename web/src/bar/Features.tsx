@@ -1,4 +1,5 @@
-import { type Part, threadOf, widestOf, thingOf } from '@obra/core';
+import { type Part, threadOf, widestOf } from '@obra/core/drawing';
+import { thingOf } from '@obra/core/ref';
 import type { Mapping } from './mapping';
 import { rowNumber } from './rowNumber';
 

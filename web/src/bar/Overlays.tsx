@@ -1,17 +1,9 @@
-import {
-  type Finding,
-  gravestFirst,
-  type Part,
-  type Setup,
-  type Step,
-  subjectOf,
-  type Units,
-  widestOf,
-  write,
-  writeSentence,
-  writeWithUnit,
-  thingOf,
-} from '@obra/core';
+import { type Part, widestOf } from '@obra/core/drawing';
+import { type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
+import type { Step } from '@obra/core/operations';
+import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { thingOf } from '@obra/core/ref';
+import type { Setup } from '@obra/core/settings';
 import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
 import type { PictureProps } from './props';

@@ -1,4 +1,5 @@
-import { type Part, rectangle, type Region, regionOf, turnedRound } from '@obra/core';
+import type { Part } from '@obra/core/drawing';
+import { rectangle, type Region, regionOf, turnedRound } from '@obra/core/stock';
 import { memo } from 'react';
 import type { Mapping } from './mapping';
 

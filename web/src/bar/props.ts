@@ -1,4 +1,10 @@
-import type { Finding, Holding, Part, Region, Setup, Step, Units } from '@obra/core';
+import type { Holding } from '@obra/core/document';
+import type { Part } from '@obra/core/drawing';
+import type { Finding } from '@obra/core/finding';
+import type { Step } from '@obra/core/operations';
+import type { Units } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
+import type { Region } from '@obra/core/stock';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;

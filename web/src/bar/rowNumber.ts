@@ -1,4 +1,4 @@
-import type { Part } from '@obra/core';
+import type { Part } from '@obra/core/drawing';
 
 /** Which row of its list a feature is, as a person counts: 1, 2 ...; never its id. */
 export function rowNumber(part: Part, id: string): string {

@@ -1,4 +1,4 @@
-import type { Region } from '@obra/core';
+import type { Region } from '@obra/core/stock';
 import type { Mapping } from './mapping';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { type Kept, type Restore, united, writeBackup } from '@obra/core';
+import { type Kept, type Restore, united, writeBackup } from '@obra/core/exchange';
 import { addEntries, keepUnread, loadLog, loadUnread } from './entries';
 import { now } from './ids';
 import { allJobs, createJob, loadJob } from './jobs';

@@ -1,6 +1,5 @@
 import * as z from 'zod';
-import type { Entry, StoredJob } from '@obra/core';
-import { parseEntry, parseStoredJob } from '@obra/core';
+import { type Entry, parseEntry, parseStoredJob, type StoredJob } from '@obra/core/document';
 import { now } from './ids';
 import { readUnder, remove, write } from './store';
 

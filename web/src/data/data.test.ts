@@ -1,5 +1,6 @@
 /* The data layer on an in-memory IndexedDB: what is stored, kept aside, copied on a conflict, merged and brought back. */
-import { blankJob, type Entry, parseJobText, writeJobFile } from '@obra/core';
+import { blankJob, type Entry, parseJobText } from '@obra/core/document';
+import { writeJobFile } from '@obra/core/exchange';
 import localForage from 'localforage';
 import { bin, findDeleted, listDeleted } from './bin';
 import { appendEntry, loadLog, loadUnread } from './entries';

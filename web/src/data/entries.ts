@@ -1,4 +1,4 @@
-import { type Entry, parseEntry } from '@obra/core';
+import { type Entry, parseEntry } from '@obra/core/document';
 import { newId, notBefore } from './ids';
 import { tell } from './news';
 import { readUnder, remove, write } from './store';

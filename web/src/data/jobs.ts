@@ -1,4 +1,5 @@
-import { type Entry, type Job, type JobFile, parseJobFile, parseShop, parseStoredJob, SCHEMA, type Sentence, type StoredJob } from '@obra/core';
+import { type Entry, type Job, type JobFile, parseJobFile, parseShop, parseStoredJob, SCHEMA, type StoredJob } from '@obra/core/document';
+import type { Sentence } from '@obra/core/quantity';
 import same from 'fast-deep-equal';
 import { bin, type Deleted, emptied, findDeleted } from './bin';
 import { type Added, addEntries, keepUnread, loadLog, loadUnread } from './entries';

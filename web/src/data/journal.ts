@@ -1,4 +1,5 @@
-import { parseJob, type Edit, type Job, parseShop, type Shop } from '@obra/core';
+import { type Job, parseJob, parseShop, type Shop } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
 import * as z from 'zod';
 import { thisWindow } from './ids';
 import { kept } from './local';

@@ -1,4 +1,5 @@
-import type { Bare, Entry } from '@obra/core';
+import type { Bare } from '@obra/core/bench';
+import type { Entry } from '@obra/core/document';
 import { useCallback, useEffect } from 'react';
 import useSWR from 'swr';
 import { appendEntry, loadLog, loadUnread } from './entries';

@@ -1,5 +1,5 @@
 /* One open job: history, saving, another window, storage that refuses. */
-import { blankJob, type Job } from '@obra/core';
+import { blankJob, type Job } from '@obra/core/document';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import localForage from 'localforage';
 import { createJob, deleteJob, loadJob, saveJob } from './jobs';

@@ -1,4 +1,6 @@
-import { applyEdits, type Edit, type Job, type Shop, type StoredJob, writeSentence } from '@obra/core';
+import type { Job, Shop, StoredJob } from '@obra/core/document';
+import { applyEdits, type Edit } from '@obra/core/finding';
+import { writeSentence } from '@obra/core/quantity';
 import same from 'fast-deep-equal';
 import { useCallback, useEffect } from 'react';
 import useSWR, { mutate } from 'swr';

@@ -1,4 +1,6 @@
-import { applyEdits, type Edit, parseShop, SCHEMA, type Shop, type StoredShop, writeSentence } from '@obra/core';
+import { parseShop, SCHEMA, type Shop, type StoredShop } from '@obra/core/document';
+import { applyEdits, type Edit } from '@obra/core/finding';
+import { writeSentence } from '@obra/core/quantity';
 import { useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
 import { changed, useChanges } from './changes';

@@ -1,4 +1,6 @@
-import { parseStoredShop, salvageShop, type Salvage, SCHEMA, type Sentence, type Shop, startingShop, type StoredShop } from '@obra/core';
+import { parseStoredShop, type Salvage, salvageShop, SCHEMA, type Shop, type StoredShop } from '@obra/core/document';
+import type { Sentence } from '@obra/core/quantity';
+import { startingShop } from '@obra/core/shop';
 import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { alone, read, remove, write } from './store';

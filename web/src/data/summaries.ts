@@ -1,4 +1,7 @@
-import { type Job, type Progress, readDrawing, regionOf, type StoredJob } from '@obra/core';
+import type { Progress } from '@obra/core/bench';
+import type { Job, StoredJob } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
+import { regionOf } from '@obra/core/stock';
 import * as z from 'zod';
 import { keysUnder, readUnder, remove, write } from './store';
 

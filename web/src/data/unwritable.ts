@@ -1,4 +1,4 @@
-import type { Parsed, Sentence } from '@obra/core';
+import type { Parsed, Sentence } from '@obra/core/quantity';
 
 /** What would be stored could not be read again: it is not written, and what stood there stays. */
 export class Unwritable extends Error {

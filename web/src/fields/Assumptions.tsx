@@ -1,18 +1,10 @@
-import {
-  type Choice,
-  type Edit,
-  type HoldingChoice,
-  type Job,
-  materials,
-  mmOf,
-  type Plan,
-  type Route,
-  shapeOf,
-  type Shop,
-  STARTED,
-  type Units,
-  writeWithUnit,
-} from '@obra/core';
+import type { Choice, Job, Shop } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import { type HoldingChoice, STARTED } from '@obra/core/holding';
+import { type Plan, type Route, shapeOf } from '@obra/core/planner';
+import { type Units, writeWithUnit } from '@obra/core/quantity';
+import { mmOf } from '@obra/core/shop';
+import { materials } from '@obra/core/standards';
 import { useState } from 'react';
 import { LatheEditor } from './LatheEditor';
 

@@ -1,4 +1,6 @@
-import { type Edit, type Machine, parseLength, type Units } from '@obra/core';
+import type { Machine } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import { parseLength, type Units } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 

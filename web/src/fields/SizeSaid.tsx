@@ -1,16 +1,5 @@
-import {
-  type Feature,
-  type Limits,
-  nearestFraction,
-  parseSize,
-  remember,
-  settingOf,
-  type Units,
-  withGeneralRule,
-  write,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import { type Feature, type Limits, parseSize, settingOf, withGeneralRule } from '@obra/core/drawing';
+import { nearestFraction, remember, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 
 /** What a size cell was understood as, small beside it and in the other unit too. */
 export function sizeSaid(

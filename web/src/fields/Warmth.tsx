@@ -1,4 +1,5 @@
-import { bareDegrees, fahrenheit, readWarmth, type Units, writeSentence } from '@obra/core';
+import { bareDegrees, fahrenheit, type Units, writeSentence } from '@obra/core/quantity';
+import { readWarmth } from '@obra/core/sizing';
 import { useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
 

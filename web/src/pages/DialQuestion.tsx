@@ -1,23 +1,9 @@
-import {
-  advise,
-  dialFound,
-  gaugeAsked,
-  type Entry,
-  gaugesFor,
-  lengthDial,
-  type Limits,
-  materials,
-  parseLength,
-  parseSize,
-  questionAsJob,
-  bareDegrees,
-  readWarmth,
-  stillToBeDone,
-  type Units,
-  writeExact,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import { gaugesFor, stillToBeDone } from '@obra/core/bench';
+import type { Entry } from '@obra/core/document';
+import { type Limits, parseSize } from '@obra/core/drawing';
+import { bareDegrees, parseLength, type Units, writeExact, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { advise, dialFound, gaugeAsked, lengthDial, questionAsJob, readWarmth } from '@obra/core/sizing';
+import { materials } from '@obra/core/standards';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';

@@ -1,4 +1,7 @@
-import { blankJob, type Job, materialOf, parseJobText, type Sentence, type StoredShop, writeJobFile, writeSentence } from '@obra/core';
+import { blankJob, type Job, parseJobText, type StoredShop } from '@obra/core/document';
+import { writeJobFile } from '@obra/core/exchange';
+import { type Sentence, writeSentence } from '@obra/core/quantity';
+import { materialOf } from '@obra/core/standards';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type RefObject, useEffect, useRef, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';

@@ -1,5 +1,7 @@
 /* The dial question keeps the run of its piece: it comes to an end, and gives no advice twice running without a new reason (common practice). */
-import { type Advice, advise, type Limits, midShop, startingShop } from '@obra/core';
+import type { Limits } from '@obra/core/drawing';
+import { midShop, startingShop } from '@obra/core/shop';
+import { type Advice, advise } from '@obra/core/sizing';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid } from './dialRun';
 
 const empty: Run = { past: [], kept: undefined };

@@ -1,4 +1,5 @@
-import { type Cell, type Entry, type Units, writeExact } from '@obra/core';
+import type { Cell, Entry } from '@obra/core/document';
+import { type Units, writeExact } from '@obra/core/quantity';
 import * as z from 'zod';
 
 /** A reading of the piece in hand, and what was dialled after it: mm, as advised or as the person says. */

@@ -1,4 +1,6 @@
-import { type Setup, type Units, verbs, writeSentence } from '@obra/core';
+import { verbs } from '@obra/core/operations';
+import { type Units, writeSentence } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import { FigureNumber } from '../slate';
 
 /** The lengths of a setup, from the face that is zero: what carriage, blade and quill are set to, and what each may be. */

@@ -1,17 +1,9 @@
 import './sheet.css';
-import {
-  type Figure,
-  type Part,
-  type Route,
-  type Setup,
-  type Step,
-  type Units,
-  verbs,
-  write,
-  writeMinutes,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import type { Part } from '@obra/core/drawing';
+import { type Step, verbs } from '@obra/core/operations';
+import type { Route } from '@obra/core/planner';
+import { type Figure, type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import type { ReactNode } from 'react';
 import { Stamp } from '../bar';
 import { FigureNumber } from '../slate';

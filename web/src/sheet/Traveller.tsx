@@ -1,18 +1,10 @@
 import './sheet.css';
-import {
-  type Job,
-  type Part,
-  type Route,
-  type Setup,
-  type Shop,
-  type Step,
-  type Units,
-  verbs,
-  write,
-  writeMinutes,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import type { Job, Shop } from '@obra/core/document';
+import type { Part } from '@obra/core/drawing';
+import { type Step, verbs } from '@obra/core/operations';
+import type { Route } from '@obra/core/planner';
+import { type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import { Stamp } from '../bar';
 
 interface Props {

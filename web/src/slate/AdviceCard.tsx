@@ -1,4 +1,7 @@
-import { type Advice, dialSaid, type Limits, type Machine, type Units, write, writeSentence, writeWithUnit } from '@obra/core';
+import type { Machine } from '@obra/core/document';
+import type { Limits } from '@obra/core/drawing';
+import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { type Advice, dialSaid } from '@obra/core/sizing';
 import { FigureNumber } from './FigureNumber';
 import { sentence } from './sentenceCase';
 

@@ -1,5 +1,4 @@
-import type { Figure, Units } from '@obra/core';
-import { write } from '@obra/core';
+import { type Figure, type Units, write } from '@obra/core/quantity';
 import type { ReactNode } from 'react';
 import { still } from '../app/useSteady';
 import { FigureNumber } from './FigureNumber';

@@ -1,4 +1,5 @@
-import { type Edit, type Finding, findingKey, gravestFirst, type Units, writeSentence } from '@obra/core';
+import { type Edit, type Finding, findingKey, gravestFirst } from '@obra/core/finding';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { still } from '../app/useSteady';
 import { Mark } from './Mark';

@@ -1,4 +1,5 @@
-import { type CutAsked, type CutWindow, type Units, windowOf, write } from '@obra/core';
+import { type CutAsked, type CutWindow, windowOf } from '@obra/core/cutting';
+import { type Units, write } from '@obra/core/quantity';
 import { LineChart, ScatterChart } from 'echarts/charts';
 import { AriaComponent, GridComponent, LegendComponent, TooltipComponent } from 'echarts/components';
 import * as charts from 'echarts/core';

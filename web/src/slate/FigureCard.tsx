@@ -1,4 +1,4 @@
-import { type Figure, type Formula, formulaNamed, type Quantity, type QuantityKind, type Units, write, writeWithUnit } from '@obra/core';
+import { type Figure, type Formula, formulaNamed, type Quantity, type QuantityKind, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import type { RefObject } from 'react';
 import { Overlay, Popover } from 'react-bootstrap';
 

@@ -1,4 +1,4 @@
-import { type Figure, type Formula, type Units, write, writeWithUnit } from '@obra/core';
+import { type Figure, type Formula, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { createContext, lazy, Suspense, useContext, useId, useRef, useState } from 'react';
 
 // what places a card on the page is loaded with the first card

@@ -1,4 +1,4 @@
-import type { Severity } from '@obra/core';
+import type { Severity } from '@obra/core/finding';
 
 /** The shape of a severity, 16 px square: a stop is a filled octagon, a caution an open triangle, a note a plain dot. */
 export function MarkShape({ severity, dark = false }: { readonly severity: Severity; readonly dark?: boolean }) {

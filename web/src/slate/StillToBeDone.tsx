@@ -1,4 +1,5 @@
-import { type Reason, type Units, writeSentence } from '@obra/core';
+import type { Reason } from '@obra/core/finding';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { sentenceCase } from './sentenceCase';
 
 /** A size past its limit: what can still be done with the piece. */

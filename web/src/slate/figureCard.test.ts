@@ -1,5 +1,5 @@
 /* A card reproduces its number from the values it shows: what is shown is what was put in, to six digits that mean something. */
-import { write } from '@obra/core';
+import { write } from '@obra/core/quantity';
 import { asPutIn } from './FigureCard';
 
 const shown = (is: Parameters<typeof asPutIn>[0], value: number, units: 'mm' | 'in') =>

@@ -1,4 +1,6 @@
-import { figure, type Finding, startingShop } from '@obra/core';
+import type { Finding } from '@obra/core/finding';
+import { figure } from '@obra/core/quantity';
+import { startingShop } from '@obra/core/shop';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';

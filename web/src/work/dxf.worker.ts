@@ -1,4 +1,4 @@
-import { type DxfAsked, readingDxf } from '@obra/core';
+import { type DxfAsked, readingDxf } from '@obra/core/exchange';
 import * as Comlink from 'comlink';
 
 const reader = {

@@ -1,18 +1,7 @@
-import {
-  type Alternative,
-  alternatives,
-  type Choice,
-  type Entry,
-  type Finding,
-  type Job,
-  type Plan,
-  plan,
-  planning,
-  type Progress,
-  progressOf,
-  provedAlternative,
-  type Shop,
-} from '@obra/core';
+import { type Progress, progressOf } from '@obra/core/bench';
+import type { Choice, Entry, Job, Shop } from '@obra/core/document';
+import type { Finding } from '@obra/core/finding';
+import { type Alternative, alternatives, type Plan, plan, planning, provedAlternative } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 
 let newest = 0;

@@ -1,4 +1,4 @@
-import type { DxfAsked, readDxf } from '@obra/core';
+import type { DxfAsked, readDxf } from '@obra/core/exchange';
 import * as Comlink from 'comlink';
 import type { DxfReader } from './dxf.worker';
 

@@ -1,4 +1,5 @@
-import type { Alternative, Job, Plan, Shop } from '@obra/core';
+import type { Job, Shop } from '@obra/core/document';
+import type { Alternative, Plan } from '@obra/core/planner';
 import { useEffect, useState } from 'react';
 import { askAlternatives } from './usePlan';
 

@@ -1,4 +1,7 @@
-import type { Alternative, Choice, Entry, Finding, Job, Plan, Progress, Shop } from '@obra/core';
+import type { Progress } from '@obra/core/bench';
+import type { Choice, Entry, Job, Shop } from '@obra/core/document';
+import type { Finding } from '@obra/core/finding';
+import type { Alternative, Plan } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';

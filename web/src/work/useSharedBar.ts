@@ -1,4 +1,5 @@
-import { barChoice, type Job, type SharedBar, sharedBar, type Shop, type StoredJob } from '@obra/core';
+import type { Job, Shop, StoredJob } from '@obra/core/document';
+import { barChoice, type SharedBar, sharedBar } from '@obra/core/planner';
 import { useMemo } from 'react';
 import useSWR from 'swr';
 import { loadJob } from '../data/jobs';

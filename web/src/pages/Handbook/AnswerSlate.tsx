@@ -1,4 +1,5 @@
-import { type Answered, type AnswerRow, type Units, writeSentence, writeWithUnit } from '@obra/core';
+import type { Answered, AnswerRow } from '@obra/core/handbook';
+import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';

@@ -1,4 +1,5 @@
-import { type Table, type Units, writeSentence, writeWithUnit } from '@obra/core';
+import type { Table } from '@obra/core/handbook';
+import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { FigureNumber } from '../../slate';
 
 /** The table of an answer; every number in it opens its formula. */

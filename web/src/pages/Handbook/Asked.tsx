@@ -1,4 +1,5 @@
-import { type Field, type NotAnswered, type Units, writeExact, writeSentence, writeWithUnit } from '@obra/core';
+import type { Field, NotAnswered } from '@obra/core/handbook';
+import { type Units, writeExact, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { Button, Form } from 'react-bootstrap';
 
 interface AskedProps {

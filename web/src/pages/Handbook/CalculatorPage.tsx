@@ -1,5 +1,5 @@
-import type { Answered, Calculator, FromShop, Units } from '@obra/core';
-import { startOf, writeSentence } from '@obra/core';
+import { type Answered, type Calculator, type FromShop, startOf } from '@obra/core/handbook';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';

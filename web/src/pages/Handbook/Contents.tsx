@@ -1,4 +1,4 @@
-import { type Calculator, calculatorNamed, calculators, groups } from '@obra/core';
+import { type Calculator, calculatorNamed, calculators, groups } from '@obra/core/handbook';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { NavLink, useNavigate, useSearchParams } from 'react-router';

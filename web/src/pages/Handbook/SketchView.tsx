@@ -1,4 +1,5 @@
-import type { Point, Shape, Sketch, Surface, Units } from '@obra/core';
+import type { Point, Shape, Sketch, Surface } from '@obra/core/handbook';
+import type { Units } from '@obra/core/quantity';
 import { useId, useMemo } from 'react';
 import { type AngleShape, type DimShape, fitted, HIGH, lineOf, type Map, MARGIN, placeOf, said } from './fitting';
 

@@ -1,4 +1,4 @@
-import type { Units } from '@obra/core';
+import type { Units } from '@obra/core/quantity';
 import * as z from 'zod';
 
 /** A size cell of a drawing that the Handbook was opened from: it goes along in the address, so that a reload keeps it. */

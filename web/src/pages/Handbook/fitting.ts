@@ -1,4 +1,5 @@
-import { type Point, type Said, type Shape, type Units, writeSentence } from '@obra/core';
+import type { Point, Said, Shape } from '@obra/core/handbook';
+import { type Units, writeSentence } from '@obra/core/quantity';
 
 const WIDE = 620;
 export const HIGH = 340;

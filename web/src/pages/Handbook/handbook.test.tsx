@@ -1,4 +1,4 @@
-import { calculatorNamed, calculators } from '@obra/core';
+import { calculatorNamed, calculators } from '@obra/core/handbook';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { CalculatorPage } from './CalculatorPage';

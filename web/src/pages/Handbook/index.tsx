@@ -1,5 +1,5 @@
 import './handbook.css';
-import { calculatorNamed, formulaOf, type FromShop } from '@obra/core';
+import { calculatorNamed, formulaOf, type FromShop } from '@obra/core/handbook';
 import { useEffect, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';

@@ -1,4 +1,5 @@
-import { type Calculator, type Field, type FromShop, startOf, type Units } from '@obra/core';
+import { type Calculator, type Field, type FromShop, startOf } from '@obra/core/handbook';
+import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
 import { NavigationType, useLocation, useNavigationType, useSearchParams } from 'react-router';
 

@@ -1,4 +1,6 @@
-import { type Cell, dialFound, type Entry, type Machine, type Units, writeExact, writeWithUnit } from '@obra/core';
+import type { Cell, Entry, Machine } from '@obra/core/document';
+import { type Units, writeExact, writeWithUnit } from '@obra/core/quantity';
+import { dialFound } from '@obra/core/sizing';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
 

@@ -1,22 +1,8 @@
-import {
-  type BenchState,
-  type Characteristic,
-  endRead,
-  type Ends,
-  type Card,
-  leadingDigits,
-  press,
-  readAt,
-  type Step,
-  stillToBeDone,
-  type Units,
-  verbs,
-  wholeReading,
-  WORN,
-  write,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import { type BenchState, type Card, endRead, type Ends, press, readAt, stillToBeDone, WORN } from '@obra/core/bench';
+import type { Characteristic } from '@obra/core/drawing';
+import { type Step, verbs } from '@obra/core/operations';
+import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { leadingDigits, wholeReading } from '@obra/core/sizing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../app/keys';

@@ -1,4 +1,4 @@
-import { liveEntries } from '@obra/core';
+import { liveEntries } from '@obra/core/document';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
 

@@ -1,4 +1,9 @@
-import { type Bar, type Edit, mmOf, type Route, type Units, writeExact, writeWithUnit, thingOf } from '@obra/core';
+import type { Bar } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import type { Route } from '@obra/core/planner';
+import { type Units, writeExact, writeWithUnit } from '@obra/core/quantity';
+import { thingOf } from '@obra/core/ref';
+import { mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';

@@ -1,5 +1,5 @@
 import './bench.css';
-import { benchState } from '@obra/core';
+import { benchState } from '@obra/core/bench';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';

@@ -1,4 +1,5 @@
-import type { Choice, Edit } from '@obra/core';
+import type { Choice } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
 import type { JobView } from './view';
 
 const choiceOf = (view: JobView, of: string) => view.job.choices.findLast((c) => c.kind === 'method' && c.of === of);

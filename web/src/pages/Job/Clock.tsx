@@ -1,4 +1,6 @@
-import { type Entry, type Step, writeClock, writeMinutes } from '@obra/core';
+import type { Entry } from '@obra/core/document';
+import type { Step } from '@obra/core/operations';
+import { writeClock, writeMinutes } from '@obra/core/quantity';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';

@@ -1,4 +1,8 @@
-import { collarsOf, type Entry, parseLength, setOverBy, type Setup, type Step, write, writeSentence } from '@obra/core';
+import { collarsOf, setOverBy } from '@obra/core/bench';
+import type { Entry } from '@obra/core/document';
+import type { Step } from '@obra/core/operations';
+import { parseLength, write, writeSentence } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';

@@ -1,4 +1,5 @@
-import { type Cell, parseLength, type Units, writeSentence } from '@obra/core';
+import type { Cell } from '@obra/core/document';
+import { parseLength, type Units, writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 

@@ -1,4 +1,10 @@
-import { dialSaid, type Entry, furtherByFeel, type Gauge, machineOf, rowOf, type Step, write, writeExact, thingOf } from '@obra/core';
+import { furtherByFeel } from '@obra/core/bench';
+import type { Entry, Gauge } from '@obra/core/document';
+import type { Step } from '@obra/core/operations';
+import { write, writeExact } from '@obra/core/quantity';
+import { rowOf, thingOf } from '@obra/core/ref';
+import { machineOf } from '@obra/core/shop';
+import { dialSaid } from '@obra/core/sizing';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';

@@ -1,4 +1,8 @@
-import { type Choice, findingKey, issued, openStops, writeSentence } from '@obra/core';
+import { openStops } from '@obra/core/bench';
+import type { Choice } from '@obra/core/document';
+import { findingKey } from '@obra/core/finding';
+import { issued } from '@obra/core/planner';
+import { writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { VERSION } from '../../app/version';

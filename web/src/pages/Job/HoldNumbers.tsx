@@ -1,4 +1,6 @@
-import { type Cell, type Choice, parseLength, type Setup, write } from '@obra/core';
+import type { Cell, Choice } from '@obra/core/document';
+import { parseLength, write } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { holdEdits } from '../../fields';

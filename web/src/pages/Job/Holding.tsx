@@ -1,16 +1,11 @@
-import {
-  barChoice,
-  type Choice,
-  type Edit,
-  type HoldingChoice,
-  mmOf,
-  type Setup,
-  STARTED,
-  stagesOf,
-  write,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import { stagesOf } from '@obra/core/bench';
+import type { Choice } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import { type HoldingChoice, STARTED } from '@obra/core/holding';
+import { barChoice } from '@obra/core/planner';
+import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
+import { mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { listSummaries } from '../../data/jobs';

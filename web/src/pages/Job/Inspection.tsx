@@ -1,19 +1,10 @@
-import {
-  type Characteristic,
-  type Entry,
-  figure,
-  inspect,
-  readingOf,
-  type Units,
-  type Verdict,
-  wayOf,
-  write,
-  writeSentence,
-  writeWithUnit,
-  detailWords,
-  settled,
-  thingOf,
-} from '@obra/core';
+import { settled } from '@obra/core/bench';
+import type { Entry } from '@obra/core/document';
+import { type Characteristic, detailWords } from '@obra/core/drawing';
+import { inspect, readingOf, type Verdict } from '@obra/core/inspection';
+import { figure, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { thingOf } from '@obra/core/ref';
+import { wayOf } from '@obra/core/shop';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Big, FigureNumber } from '../../slate';

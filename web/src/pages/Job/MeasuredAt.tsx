@@ -1,4 +1,5 @@
-import { type Ends, type Units, writeWithUnit } from '@obra/core';
+import type { Ends } from '@obra/core/bench';
+import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 
 interface Props {

@@ -1,4 +1,7 @@
-import { type Alternative, type Edit, type Finding, findingKey, writeMinutes, writeSentence, thingOf } from '@obra/core';
+import { type Edit, type Finding, findingKey } from '@obra/core/finding';
+import type { Alternative } from '@obra/core/planner';
+import { writeMinutes, writeSentence } from '@obra/core/quantity';
+import { thingOf } from '@obra/core/ref';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber, Mark } from '../../slate';

@@ -1,4 +1,5 @@
-import { type BenchState, madeBy, writeSentence } from '@obra/core';
+import { type BenchState, madeBy } from '@obra/core/bench';
+import { writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { sentence } from '../../slate';
 import { stepSaid, type JobView } from './view';

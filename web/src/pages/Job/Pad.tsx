@@ -1,4 +1,5 @@
-import { bareDegrees, readWarmth, type Units, writeSentence } from '@obra/core';
+import { bareDegrees, type Units, writeSentence } from '@obra/core/quantity';
+import { readWarmth } from '@obra/core/sizing';
 import { useRef } from 'react';
 import { bothScales } from '../../fields';
 

@@ -1,4 +1,7 @@
-import { type Characteristic, releaseOf, type Setup, writeWithUnit } from '@obra/core';
+import { releaseOf } from '@obra/core/bench';
+import type { Characteristic } from '@obra/core/drawing';
+import { writeWithUnit } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';

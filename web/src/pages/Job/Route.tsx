@@ -1,4 +1,9 @@
-import { type Choice, type Edit, mayMove, type Way, ways, wayOf, writeMinutes, writeOperations, writeSentence } from '@obra/core';
+import type { Choice } from '@obra/core/document';
+import { writeOperations } from '@obra/core/exchange';
+import type { Edit } from '@obra/core/finding';
+import { writeMinutes, writeSentence } from '@obra/core/quantity';
+import { mayMove } from '@obra/core/sequence';
+import { type Way, wayOf, ways } from '@obra/core/shop';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { download, fileName } from '../../app/download';

@@ -1,4 +1,5 @@
-import { type Step, type Units, write, writeSentence } from '@obra/core';
+import type { Step } from '@obra/core/operations';
+import { type Units, write, writeSentence } from '@obra/core/quantity';
 import { FigureNumber, sentenceCase } from '../../slate';
 
 /** Steps that are not sized by measuring: the few numbers to set. */

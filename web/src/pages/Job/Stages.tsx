@@ -1,4 +1,6 @@
-import { benchState, inspect, settled, stagesOf, writeMinutes } from '@obra/core';
+import { benchState, settled, stagesOf } from '@obra/core/bench';
+import { inspect } from '@obra/core/inspection';
+import { writeMinutes } from '@obra/core/quantity';
 import { NavLink } from 'react-router';
 import { still } from '../../app/useSteady';
 import { holdingName } from '../../fields';

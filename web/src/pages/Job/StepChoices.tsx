@@ -1,19 +1,11 @@
-import {
-  type Choice,
-  choicesAbout,
-  choiceId,
-  type Edit,
-  pinOf,
-  reachedByBoth,
-  rowOf,
-  type Step,
-  ways,
-  writeSentence,
-  type End,
-  endOf,
-  writeSetting,
-  writeStep,
-} from '@obra/core';
+import { type Choice, choiceId } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import type { Step } from '@obra/core/operations';
+import { choicesAbout, pinOf } from '@obra/core/planner';
+import { writeSentence } from '@obra/core/quantity';
+import { type End, endOf, rowOf, writeSetting, writeStep } from '@obra/core/ref';
+import { reachedByBoth } from '@obra/core/settings';
+import { ways } from '@obra/core/shop';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
 

@@ -1,4 +1,7 @@
-import { boundsOfStep, type Choice, type Step, verbs, write, writeSentence } from '@obra/core';
+import type { Choice } from '@obra/core/document';
+import { type Step, verbs } from '@obra/core/operations';
+import { write, writeSentence } from '@obra/core/quantity';
+import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Big, FigureNumber } from '../../slate';

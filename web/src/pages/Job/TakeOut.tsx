@@ -1,4 +1,4 @@
-import { writeJobFile } from '@obra/core';
+import { writeJobFile } from '@obra/core/exchange';
 import { Dropdown } from 'react-bootstrap';
 import { download, fileName } from '../../app/download';
 import { pictureFile } from '../../bar';

@@ -1,4 +1,7 @@
-import { causesOf, machineOf, type Step, type Symptom, symptoms, symptomsOf, writeSentence } from '@obra/core';
+import { causesOf, type Symptom, symptoms, symptomsOf } from '@obra/core/bench';
+import type { Step } from '@obra/core/operations';
+import { writeSentence } from '@obra/core/quantity';
+import { machineOf } from '@obra/core/shop';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';

@@ -1,5 +1,10 @@
 import './job.css';
-import { begun, changesOf, findingKey, materialOf, readDrawing, stagesOf, startedPiece, type Units } from '@obra/core';
+import { begun, changesOf, stagesOf } from '@obra/core/bench';
+import { readDrawing } from '@obra/core/drawing';
+import { findingKey } from '@obra/core/finding';
+import { startedPiece } from '@obra/core/holding';
+import type { Units } from '@obra/core/quantity';
+import { materialOf } from '@obra/core/standards';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';

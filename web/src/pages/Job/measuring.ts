@@ -1,19 +1,10 @@
-import {
-  type Advice,
-  boreGaugeFor,
-  type Characteristic,
-  gaugeFor,
-  type Limits,
-  parseLength,
-  type Part,
-  type Shop,
-  type Sized,
-  type Step,
-  type Units,
-  wantsReading,
-  write,
-  writeWithUnit,
-} from '@obra/core';
+import { type Sized, wantsReading } from '@obra/core/bench';
+import type { Shop } from '@obra/core/document';
+import type { Characteristic, Limits, Part } from '@obra/core/drawing';
+import type { Step } from '@obra/core/operations';
+import { parseLength, type Units, write, writeWithUnit } from '@obra/core/quantity';
+import { boreGaugeFor, gaugeFor } from '@obra/core/shop';
+import type { Advice } from '@obra/core/sizing';
 
 /* The words of a step that is measured, and what a reading is of. */
 

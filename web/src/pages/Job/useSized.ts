@@ -1,22 +1,9 @@
-import {
-  type Advice,
-  adviceAt,
-  type BenchState,
-  bothEndsAt,
-  type Ends,
-  type Entry,
-  type Gauge,
-  gaugesFor,
-  handGauge,
-  liveEntries,
-  type Machine,
-  machineOf,
-  rowOf,
-  type Shop,
-  type Sized,
-  sizedNow,
-  type Step,
-} from '@obra/core';
+import { adviceAt, type BenchState, bothEndsAt, type Ends, gaugesFor, handGauge, type Sized, sizedNow } from '@obra/core/bench';
+import { type Entry, type Gauge, liveEntries, type Machine, type Shop } from '@obra/core/document';
+import type { Step } from '@obra/core/operations';
+import { rowOf } from '@obra/core/ref';
+import { machineOf } from '@obra/core/shop';
+import type { Advice } from '@obra/core/sizing';
 import { useMemo } from 'react';
 import type { JobView } from './view';
 

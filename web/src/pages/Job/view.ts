@@ -1,5 +1,12 @@
-import { boundsOf, verbs } from '@obra/core';
-import type { Entry, Figure, Finding, Job, Part, Plan, Setup, Shop, StartedPiece, Step, Units } from '@obra/core';
+import type { Entry, Job, Shop } from '@obra/core/document';
+import type { Part } from '@obra/core/drawing';
+import type { Finding } from '@obra/core/finding';
+import type { StartedPiece } from '@obra/core/holding';
+import { type Step, verbs } from '@obra/core/operations';
+import type { Plan } from '@obra/core/planner';
+import type { Figure, Units } from '@obra/core/quantity';
+import type { Setup } from '@obra/core/settings';
+import { boundsOf } from '@obra/core/stock';
 import type { useLog } from '../../data/log';
 import type { OpenJob } from '../../data/session';
 

@@ -1,4 +1,6 @@
-import { parseBackupText, type Restore, restoring, writeSentence } from '@obra/core';
+import { parseBackupText } from '@obra/core/document';
+import { type Restore, restoring } from '@obra/core/exchange';
+import { writeSentence } from '@obra/core/quantity';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';

@@ -1,4 +1,6 @@
-import { type Lesson, lessonSaid, sameLesson, type Shop, type Units, writeSentence } from '@obra/core';
+import { lessonSaid, sameLesson } from '@obra/core/bench';
+import type { Lesson, Shop } from '@obra/core/document';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { newId } from '../../data/ids';
 import { saveShop } from '../../data/shopStore';

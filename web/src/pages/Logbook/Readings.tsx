@@ -1,4 +1,5 @@
-import { type JobRecord, type Units, write, writeWithUnit } from '@obra/core';
+import type { JobRecord } from '@obra/core/bench';
+import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { FigureNumber } from '../../slate';
 
 const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;

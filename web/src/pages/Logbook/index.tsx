@@ -1,17 +1,8 @@
-import {
-  chipLessons,
-  found,
-  type JobRecord,
-  type Kept,
-  type Lesson,
-  lessonsOf,
-  plan,
-  recordOf,
-  type Shop,
-  shownIn,
-  stringsIn,
-  writeMinutes,
-} from '@obra/core';
+import { chipLessons, found, type JobRecord, lessonsOf, recordOf, shownIn, stringsIn } from '@obra/core/bench';
+import type { Lesson, Shop } from '@obra/core/document';
+import type { Kept } from '@obra/core/exchange';
+import { plan } from '@obra/core/planner';
+import { writeMinutes } from '@obra/core/quantity';
 import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';

@@ -1,4 +1,7 @@
-import { applyEdits, type Edit, type Job, readDrawing, type Units } from '@obra/core';
+import type { Job } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
+import { applyEdits, type Edit } from '@obra/core/finding';
+import type { Units } from '@obra/core/quantity';
 import { lazy, Suspense, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { ShopRefused } from '../../app/ShopRefused';

@@ -1,4 +1,5 @@
-import { readDrawing, readLine, type Units } from '@obra/core';
+import { readDrawing, readLine } from '@obra/core/drawing';
+import type { Units } from '@obra/core/quantity';
 import { SmallPart } from '../../bar';
 
 interface SampleLine {

@@ -1,5 +1,8 @@
 import './opening.css';
-import { blankJob, type Edit, type Job, readDrawing, readLine, type Units, unitsOfLine, writeSentence, writeWithUnit } from '@obra/core';
+import { blankJob, type Job } from '@obra/core/document';
+import { readDrawing, readLine, unitsOfLine } from '@obra/core/drawing';
+import type { Edit } from '@obra/core/finding';
+import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';

@@ -1,4 +1,5 @@
-import { applyEdits, type Edit, type Job } from '@obra/core';
+import type { Job } from '@obra/core/document';
+import { applyEdits, type Edit } from '@obra/core/finding';
 import { createJob } from '../../data/jobs';
 
 /** Makes a job of the line and of what was answered to it; its address. */

@@ -1,4 +1,5 @@
-import { confirmed, type ShopField, type ShopItem, type ShopTable, type Units } from '@obra/core';
+import type { Units } from '@obra/core/quantity';
+import { confirmed, type ShopField, type ShopItem, type ShopTable } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import { ShopCell } from './ShopCell';
 

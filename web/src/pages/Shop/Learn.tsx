@@ -1,16 +1,7 @@
-import {
-  type Edit,
-  learnBacklash,
-  learnCollars,
-  learnDial,
-  type Learned,
-  learnRunout,
-  type Machine,
-  parseLength,
-  type Shop,
-  type Units,
-  writeSentence,
-} from '@obra/core';
+import type { Machine, Shop } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import { parseLength, type Units, writeSentence } from '@obra/core/quantity';
+import { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from '@obra/core/shop';
 import { useId, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';

@@ -1,4 +1,5 @@
-import { fieldText, type ShopField, type ShopItem, type Units, withField, writeSentence } from '@obra/core';
+import { type Units, writeSentence } from '@obra/core/quantity';
+import { fieldText, type ShopField, type ShopItem, withField } from '@obra/core/shop';
 import { type KeyboardEvent, useState } from 'react';
 
 interface Props {

@@ -1,4 +1,6 @@
-import { type Shop, ways, writeSentence } from '@obra/core';
+import type { Shop } from '@obra/core/document';
+import { writeSentence } from '@obra/core/quantity';
+import { ways } from '@obra/core/shop';
 
 /** Where the trade disagrees: this shop's habit, with each side's reason beside it. */
 export function Ways({ shop, onChoose }: { readonly shop: Shop; readonly onChoose: (key: string, value: string) => void }) {

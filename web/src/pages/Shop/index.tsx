@@ -1,26 +1,9 @@
 import './shop.css';
-import {
-  type Edit,
-  gravestFirst,
-  itemsOf,
-  midShop,
-  parseShop,
-  readoutShop,
-  readShopTable,
-  SCHEMA,
-  type Shop as ShopOf,
-  type ShopItem,
-  type ShopList,
-  shopProblems,
-  shopTables,
-  startingShop,
-  tableOf,
-  type Units,
-  ways,
-  writeSentence,
-  writeShopFile,
-  writeShopTable,
-} from '@obra/core';
+import { parseShop, SCHEMA, type Shop as ShopOf } from '@obra/core/document';
+import { readShopTable, writeShopFile, writeShopTable } from '@obra/core/exchange';
+import { type Edit, gravestFirst } from '@obra/core/finding';
+import { type Units, writeSentence } from '@obra/core/quantity';
+import { itemsOf, midShop, readoutShop, type ShopItem, type ShopList, shopProblems, shopTables, startingShop, tableOf, ways } from '@obra/core/shop';
 import { useMemo, useRef, useState } from 'react';
 import { Button, Dropdown, Form } from 'react-bootstrap';
 import { NavLink, useParams } from 'react-router';

@@ -1,4 +1,5 @@
-import type { Cell as CellValue, Units } from '@obra/core';
+import type { Cell as CellValue } from '@obra/core/document';
+import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 

@@ -1,4 +1,6 @@
-import { begun, type Change, changesOf, liveEntries, nameOf, writeSentence } from '@obra/core';
+import { begun, type Change, changesOf, nameOf } from '@obra/core/bench';
+import { liveEntries } from '@obra/core/document';
+import { writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from '../view';

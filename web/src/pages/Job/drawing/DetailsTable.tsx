@@ -1,15 +1,7 @@
-import {
-  type Cell,
-  type Detail,
-  type DetailKind,
-  detailWords,
-  type Drawing,
-  gravestFirst,
-  type ListName,
-  type Section,
-  subjectOf,
-  writeSentence,
-} from '@obra/core';
+import type { Cell, Detail, Drawing, Section } from '@obra/core/document';
+import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
+import { gravestFirst, subjectOf } from '@obra/core/finding';
+import { writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
 import { Mark } from '../../../slate';
 import type { JobView } from '../view';

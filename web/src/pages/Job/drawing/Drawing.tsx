@@ -1,21 +1,10 @@
 import './drawing.css';
-import {
-  type Detail,
-  type DetailKind,
-  type Drawing as DrawingOfJob,
-  type Edit,
-  figure,
-  type Finding,
-  materialOf,
-  stagesOf,
-  volumeOfPart,
-  widestOf,
-  type ListName,
-  type Part,
-  pathOf,
-  type Units,
-  blankRow,
-} from '@obra/core';
+import { stagesOf } from '@obra/core/bench';
+import { blankRow, type Detail, type Drawing as DrawingOfJob } from '@obra/core/document';
+import { type DetailKind, type ListName, type Part, pathOf, volumeOfPart, widestOf } from '@obra/core/drawing';
+import type { Edit, Finding } from '@obra/core/finding';
+import { figure, type Units } from '@obra/core/quantity';
+import { materialOf } from '@obra/core/standards';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../app/keys';

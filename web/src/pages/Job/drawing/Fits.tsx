@@ -1,4 +1,8 @@
-import { type Edit, type Mate, parseLength, parseWant, write, writeExact, writeSentence, thingOf } from '@obra/core';
+import type { Mate } from '@obra/core/document';
+import { parseWant } from '@obra/core/drawing';
+import type { Edit } from '@obra/core/finding';
+import { parseLength, write, writeExact, writeSentence } from '@obra/core/quantity';
+import { thingOf } from '@obra/core/ref';
 import { Button, Form } from 'react-bootstrap';
 import { Warmth } from '../../../fields';
 import { newId, now } from '../../../data/ids';

@@ -1,4 +1,7 @@
-import { type Cell, type Edit, type Job, materials, type Units } from '@obra/core';
+import type { Cell, Job } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
+import type { Units } from '@obra/core/quantity';
+import { materials } from '@obra/core/standards';
 import { Form } from 'react-bootstrap';
 import { still } from '../../../app/useSteady';
 import type { JobView } from '../view';

@@ -1,4 +1,5 @@
-import { type Figure, stackOf, workingLengths } from '@obra/core';
+import { stackOf, workingLengths } from '@obra/core/drawing';
+import type { Figure } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { FigureNumber } from '../../../slate';

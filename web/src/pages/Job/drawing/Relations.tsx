@@ -1,4 +1,4 @@
-import type { Drawing, Relation } from '@obra/core';
+import type { Drawing, Relation } from '@obra/core/document';
 import { Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';

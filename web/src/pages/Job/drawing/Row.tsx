@@ -1,4 +1,6 @@
-import { completions, type ListName, parseBottom, parseEdge, parseFinish, type Section, type Severity } from '@obra/core';
+import type { Section } from '@obra/core/document';
+import { completions, type ListName, parseBottom, parseEdge, parseFinish } from '@obra/core/drawing';
+import type { Severity } from '@obra/core/finding';
 import { type ClipboardEvent, type DragEvent, type KeyboardEvent, memo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Mark } from '../../../slate';

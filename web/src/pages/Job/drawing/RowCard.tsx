@@ -1,4 +1,7 @@
-import { type Cell, type Characteristic, placeFor, stackOf, writeSentence, facesNamed, lists, pathOf, type ListName } from '@obra/core';
+import type { Cell } from '@obra/core/document';
+import { type Characteristic, facesNamed, type ListName, lists, pathOf, stackOf } from '@obra/core/drawing';
+import { placeFor } from '@obra/core/handbook';
+import { writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { type CellOfJob, writeCell } from '../../Handbook/cell';

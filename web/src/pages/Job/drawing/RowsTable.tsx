@@ -1,20 +1,9 @@
-import {
-  applyEdits,
-  type Cell,
-  type Edit,
-  type Feature,
-  type Finding,
-  gravestFirst,
-  type Job,
-  type ListName,
-  parseSize,
-  pastedRows,
-  pathOf,
-  type Section,
-  stagesOf,
-  subjectOf,
-  type Units,
-} from '@obra/core';
+import { stagesOf } from '@obra/core/bench';
+import type { Cell, Job, Section } from '@obra/core/document';
+import { type Feature, type ListName, parseSize, pathOf } from '@obra/core/drawing';
+import { pastedRows } from '@obra/core/exchange';
+import { applyEdits, type Edit, type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
+import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
 import { still, useSteady } from '../../../app/useSteady';
 import { newId } from '../../../data/ids';

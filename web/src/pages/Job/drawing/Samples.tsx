@@ -1,17 +1,7 @@
-import {
-  blankRow,
-  type Drawing,
-  likelyNominals,
-  parseLength,
-  parsePitch,
-  pathOf,
-  sampleDoubt,
-  unworn,
-  write,
-  writeWithUnit,
-  aspectOf,
-  thingOf,
-} from '@obra/core';
+import { blankRow, type Drawing } from '@obra/core/document';
+import { likelyNominals, parsePitch, pathOf, sampleDoubt, unworn } from '@obra/core/drawing';
+import { parseLength, write, writeWithUnit } from '@obra/core/quantity';
+import { aspectOf, thingOf } from '@obra/core/ref';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';

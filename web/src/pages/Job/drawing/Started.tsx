@@ -1,4 +1,7 @@
-import { blankRow, figure, type ListName, parseBeyond, pathOf } from '@obra/core';
+import { blankRow } from '@obra/core/document';
+import { type ListName, pathOf } from '@obra/core/drawing';
+import { parseBeyond } from '@obra/core/holding';
+import { figure } from '@obra/core/quantity';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import { FigureNumber } from '../../../slate';

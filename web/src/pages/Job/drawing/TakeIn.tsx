@@ -1,4 +1,7 @@
-import { type Axis, type Drawing, readDrawing, type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core';
+import type { Drawing } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
+import type { Axis } from '@obra/core/exchange';
+import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
 import { SmallPart } from '../../../bar';

@@ -1,4 +1,6 @@
-import { type Drawing, fromTemplate, readDrawing, type Template, templates, type Units, writeSentence } from '@obra/core';
+import type { Drawing } from '@obra/core/document';
+import { fromTemplate, readDrawing, type Template, templates } from '@obra/core/drawing';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { SmallPart } from '../../../bar';

@@ -1,4 +1,5 @@
-import { type Cell, type Drawing, parseHeat, writeMinutes } from '@obra/core';
+import type { Cell, Drawing } from '@obra/core/document';
+import { parseHeat, writeMinutes } from '@obra/core/quantity';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import { bothScales } from '../../../fields';

@@ -1,4 +1,4 @@
-import { type DetailKind, detailWords, type ListName } from '@obra/core';
+import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
 import { Button, Dropdown } from 'react-bootstrap';
 import { still } from '../../../app/useSteady';
 

@@ -1,4 +1,5 @@
-import type { Cell, Edit, Section, Shop } from '@obra/core';
+import type { Cell, Section, Shop } from '@obra/core/document';
+import type { Edit } from '@obra/core/finding';
 
 export type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 

@@ -1,14 +1,7 @@
-import {
-  type Feature,
-  type Finding,
-  type ListName,
-  parseLengthCell,
-  type Section,
-  type Units,
-  write,
-  writeSentence,
-  writeWithUnit,
-} from '@obra/core';
+import type { Section } from '@obra/core/document';
+import { type Feature, type ListName, parseLengthCell } from '@obra/core/drawing';
+import type { Finding } from '@obra/core/finding';
+import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { sizeSaid } from '../../../fields';
 
 interface Reading {

@@ -1,0 +1,29 @@
+import { forceCalculators } from './forceCalculators';
+import { gearCalculators } from './gearCalculators';
+import { grooveCalculators } from './grooveCalculators';
+import { holeCalculators } from './holeCalculators';
+import { measuringCalculators } from './measuringCalculators';
+import { otherCalculators } from './otherCalculators';
+import { sizeCalculators } from './sizeCalculators';
+import { speedCalculators } from './speedCalculators';
+import { taperCalculators } from './taperCalculators';
+import { threadCalculators } from './threadCalculators';
+import { threadCuttingCalculators } from './threadCutting';
+import type { Calculator } from './types';
+
+/** Every calculator of the Handbook, grouped as people look for them. */
+export const calculators: readonly Calculator[] = [
+  ...sizeCalculators,
+  ...threadCalculators,
+  ...threadCuttingCalculators,
+  ...holeCalculators,
+  ...grooveCalculators,
+  ...taperCalculators,
+  ...gearCalculators,
+  ...speedCalculators,
+  ...forceCalculators,
+  ...otherCalculators,
+  ...measuringCalculators,
+];
+
+export const calculatorNamed = (id: string): Calculator | undefined => calculators.find((e) => e.id === id);

@@ -1,0 +1,41 @@
+/* Plating in a bore, and threads whose table gives the crest no limits. ME and Acme majors: nominal less a tolerance that this project's tables do not hold. */
+import { plan } from '../planner';
+import { jobOf } from '../planner/demo.fixture';
+import { midShop } from '../shop';
+
+const shop = midShop();
+const mm = (text: string) => ({ text, units: 'mm' as const });
+
+it('what plating adds in a bore is in the figure that is set, and in the limits it is measured to (finish, common practice)', () => {
+  const job = jobOf('40 x 30');
+  const bored = { ...job, drawing: { ...job.drawing, boreRight: [{ id: 'h', size: mm('22 H7'), length: mm('through') }] } };
+  const plated = { ...bored, drawing: { ...bored.drawing, treatment: [{ id: 't', kind: 'plate' as const, value: mm('0.01') }] } };
+  const step = (of: typeof bored) =>
+    plan(of, shop)
+      .routes[0]?.setups.flatMap((s) => s.steps)
+      .find((s) => s.id === 'bore@h');
+  const [plain, more] = [step(bored), step(plated)];
+  // 22 H7: 0 to +0.021 (ISO 286-2); 0.01 a side
+  expect(plain?.figures['to']?.value).toBeCloseTo(22.0105, 6);
+  expect(more?.figures['to']?.value).toBeCloseTo(22.0305, 6);
+  expect(more?.limits?.min).toBeCloseTo(22.02, 9);
+});
+
+it.each(['1/4-40 ME', '3/8-32 ME'])('%s: its major is held to the general rule, never over the nominal, with no gauge to buy', (thread) => {
+  const { part, routes, toGet } = plan(jobOf(`${thread} x 20; 25 x 20`), shop);
+  const row = part.features[0];
+  expect(row?.nearDiameter.from).toBe('general');
+  expect(row?.nearDiameter.max).toBeCloseTo(row?.nearDiameter.nominal ?? 0, 9);
+  expect((row?.nearDiameter.max ?? 0) - (row?.nearDiameter.min ?? 0)).toBeGreaterThan(0.04);
+  const turned = routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'finish-turn' && s.does[0]?.startsWith(row?.id ?? '?') === true);
+  expect(turned?.gauge).toBeUndefined();
+  expect(JSON.stringify(turned?.because)).toContain('the general rule holds');
+  expect(JSON.stringify(toGet)).not.toMatch(/micrometer|gauge good to/);
+});
+
+it.each(['3/4-6 ACME', 'Tr 16x4'])('%s: the same in the drawing, whether or not the shop has a tool of its angle', (thread) => {
+  const { nearDiameter } = plan(jobOf(`${thread} x 20; 25 x 20`), shop).part.features[0] ?? {};
+  expect(nearDiameter?.from).toBe('general');
+  expect(nearDiameter?.max).toBeCloseTo(nearDiameter?.nominal ?? 0, 9);
+  expect((nearDiameter?.max ?? 0) - (nearDiameter?.min ?? 0)).toBeGreaterThan(0.04);
+});

@@ -1,0 +1,2 @@
+export { awaySteps } from './away';
+export { fittedOne } from './fitted';

@@ -1,0 +1,91 @@
+import { beside } from './beside';
+import type { Beside } from './beside';
+import { fahrenheit, parseHeat, say, temperature, writeMinutes } from '../../quantity';
+import { type Facts, reason } from '../facts';
+import { type Draft } from '../outcome';
+
+export type Treatment = Facts['job']['drawing']['treatment'][number];
+
+/** Degrees Celsius of an oil-hardening steel, and of a tough temper. @source hardening, common practice */
+const HARDENS = 800;
+const TEMPERS = 260;
+
+export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
+  const given = value.text.trim();
+  const heat = parseHeat(given, value.units);
+  // of the two that a bare number may mean the cooler one spoils nothing
+  const asked = heat.asked === undefined ? undefined : ((heat.asked - 32) * 5) / 9;
+  const tempers = { celsius: heat.celsius ?? asked ?? TEMPERS, minutes: heat.minutes ?? AN_HOUR };
+  if (heat.asked !== undefined && (kind === 'harden' || kind === 'temper'))
+    draft.says.push({
+      code: 'treatment-unit',
+      about: id,
+      severity: 'caution',
+      says: say`${kind === 'temper' ? 'tempered' : 'hardened'} at ${heat.asked}: degrees C or F?`,
+      why: say`${heat.asked} °F is ${Math.round(asked ?? 0)} °C; until it is said the cooler is taken`,
+      mends: (['F', 'C'] as const).map((unit) => ({
+        says: say`${heat.asked ?? 0} °${unit}`,
+        to: 'job' as const,
+        edits: [
+          {
+            op: 'put' as const,
+            at: `drawing/treatment/#${id}/value`,
+            value: { ...value, text: given.replace(String(heat.asked), `${String(heat.asked)} ${unit}`) },
+          },
+        ],
+      })),
+    });
+  const made: Readonly<Record<Treatment['kind'], Beside>> = {
+    harden: {
+      says:
+        given === ''
+          ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched`
+          : heat.celsius === undefined
+            ? say`hardened, ${given}`
+            : say`hardened at ${bothDegrees(heat.celsius)}${heat.minutes === undefined ? '' : `, ${writeMinutes(heat.minutes)}`}${heat.rest === '' ? '' : `, ${heat.rest}`}`,
+      because: reason(
+        'harden-last',
+        say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`,
+        id,
+      ),
+      cautions: [
+        'Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.',
+      ],
+      hands: 10,
+      waits: heat.minutes ?? 30,
+    },
+    temper: {
+      says:
+        heat.celsius === undefined && heat.asked === undefined && heat.rest !== ''
+          ? say`tempered, ${heat.rest}, ${heatSaid(tempers)}`
+          : say`tempered at ${heatSaid(tempers)}`,
+      because: reason('hardening', say`at once after the quench: as hard as it is now it cracks by itself`, id),
+      cautions: ['Hot parts look cold: tongs, and a place to put them down.'],
+      hands: 5,
+      waits: tempers.minutes,
+    },
+    plate: {
+      says: given === '' ? say`plated` : say`plated, ${given}`,
+      because: reason('finish', say`what plating adds on each side was left off the sizes that carry a tolerance`, id),
+      cautions: ['Plating baths are for those who are equipped and licensed for them.'],
+      hands: 10,
+      waits: 60,
+    },
+    black: {
+      says: given === '' ? say`blackened, then oiled` : say`blackened, ${given}, then oiled`,
+      because: reason('finish', say`cold black takes on a clean, dry surface only`, id),
+      cautions: ['Gloves, glasses, open air: the salts are poisonous.'],
+      hands: 10,
+      waits: 10,
+    },
+  };
+  beside(draft, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
+}
+
+/** A temper lasts so long where nothing is said, minutes. @source hardening, common practice */
+const AN_HOUR = 60;
+
+/** Both scales: an oven has one of them, the sheet of the steel often the other. */
+const bothDegrees = (celsius: number): string => `${String(Math.round(celsius))} °C (${String(Math.round(fahrenheit(celsius)))} °F)`;
+const heatSaid = ({ celsius, minutes }: { readonly celsius: number; readonly minutes: number }): string =>
+  `${bothDegrees(celsius)}, ${writeMinutes(minutes)}`;

@@ -1,0 +1,71 @@
+import { speedFor } from '../../cutting';
+import { type Feature, innerOf, inward, mouthOf } from '../../drawing';
+import { diameter, figure, length, say } from '../../quantity';
+import type { End } from '../../ref';
+import { chamfered, combine, type Region } from '../../stock';
+import { byHand, data, reason } from '../facts';
+import { addStep, type Draft, needTool, type Operation, operation, stepId } from '../outcome';
+
+/** Chamfers the edge of a row that faces the free end. */
+export const chamferMouth = (feature: Feature): Operation =>
+  operation((draft) => {
+    const { at } = draft;
+    const size = (at.end === 'right' ? feature.chamferNear : feature.chamferFar) ?? 0;
+    if (size === 0) return;
+    const z = mouthOf(feature, at.end);
+    chamfer(draft, feature, at.end === 'right' ? 'near' : 'far', size, chamferSweep(feature, z, size, at.end), [
+      feature.form === 'thread'
+        ? reason('relief-first', say`chamfered to below the minor diameter, so that thread or die starts clean`, feature.id)
+        : reason('chamfer-before-severing', say`while it still runs true`, feature.id),
+    ]);
+  });
+
+/** Chamfers the edge of a row that faces the headstock, behind which there is room: a neck, or the blade in some way. */
+export const chamferInner = (feature: Feature, groove: Region): Operation =>
+  operation((draft) => {
+    const { at } = draft;
+    const size = (at.end === 'right' ? feature.chamferFar : feature.chamferNear) ?? 0;
+    if (size === 0) return;
+    const z = innerOf(feature, at.end);
+    const sweep = chamferSweep(feature, z, size, at.end === 'right' ? 'left' : 'right');
+    const all = groove.length > 0 ? combine('union', groove, sweep) : sweep;
+    chamfer(draft, feature, at.end === 'right' ? 'far' : 'near', size, all, [
+      reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id),
+    ]);
+  });
+
+/** The corner at z, towards `end`, and as far beyond as the stock may stand proud of the face. */
+function chamferSweep(feature: Feature, z: number, size: number, end: End): Region {
+  const r = feature.nearDiameter.nominal / 2;
+  const beyond = 1;
+  return chamfered(z + inward(end) * size, r, z - inward(end) * beyond, r - size - beyond);
+}
+
+function chamfer(
+  draft: Draft,
+  feature: Feature,
+  edge: 'near' | 'far',
+  size: number,
+  sweeps: Region,
+  because: readonly ReturnType<typeof reason>[],
+): void {
+  const { facts, at } = draft;
+  const about = `${feature.id}.${edge}`;
+  const id = stepId(at, 'chamfer', about);
+  const tool = needTool(draft, id, 'form', say`chamfering tool 45°`);
+  const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'form', feature.nearDiameter.nominal));
+  addStep(draft, {
+    verb: 'chamfer',
+    about,
+    tool,
+    says: say`${length(size)} × 45° on ${diameter(feature.nearDiameter.nominal)}`,
+    because,
+    figures: {
+      speed,
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      depth: figure('length', 'distance', { value: size }),
+      minutes: byHand(0.6),
+    },
+    sweeps,
+  });
+}

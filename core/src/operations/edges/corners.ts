@@ -1,0 +1,76 @@
+import { spareIn } from '../spare';
+import { cutWindow } from '../cutWindow';
+import { type Edge, type Feature } from '../../drawing';
+import { angle, length, say, type Sentence } from '../../quantity';
+import { reason } from '../facts';
+import { type Operation, operation } from '../outcome';
+
+/** Radii, chamfers of other angles than 45 degrees and reliefs of a row, at the corners that this setup reaches. */
+export const shapeEdges = (row: Feature): Operation =>
+  operation((draft) => {
+    const { facts } = draft;
+    for (const end of ['near', 'far'] as const) {
+      const edge = end === 'near' ? row.edgeNear : row.edgeFar;
+      const z = end === 'near' ? row.near : row.far;
+      const away = end === 'near' ? -1 : 1;
+      const d = end === 'near' ? row.nearDiameter.nominal : row.farDiameter.nominal;
+      const beyond = facts.part.features.find(
+        (f) => f.id !== row.id && f.side === row.side && Math.abs((end === 'near' ? f.far : f.near) - z) < 1e-6,
+      );
+      const across = beyond && (end === 'near' ? beyond.farDiameter.nominal : beyond.nearDiameter.nominal);
+      // against a larger neighbour it is the hollow of a corner
+      const hollow = across !== undefined && across > d + 1e-6;
+      const window = windowOf(edge, hollow);
+      if (!window) continue;
+      cutWindow(draft, {
+        verb: edge.kind === 'shoulderUndercut' ? 'undercut' : 'form',
+        about: `${row.id}.${end}`,
+        says: window.says,
+        why:
+          edge.kind === 'shoulderUndercut'
+            ? reason('relief-first', say`room for the mate’s corner and a grinding wheel (DIN 509, from memory)`, row.id)
+            : reason('chamfer-before-severing', say`while it still runs true`, row.id),
+        kind: edge.kind === 'shoulderUndercut' ? 'groove' : 'form',
+        work: 'form',
+        words: window.tool,
+        at: d,
+        minutes: 1,
+        sweeps: spareIn(facts, z + away * window.along, z - away * window.beyond, d / 2 - window.into, d / 2 + window.up),
+      });
+    }
+  });
+
+interface Window {
+  readonly along: number;
+  readonly beyond: number;
+  readonly into: number;
+  readonly up: number;
+  readonly says: Sentence;
+  readonly tool: Sentence;
+}
+
+function windowOf(edge: Edge, hollow: boolean): Window | undefined {
+  if (edge.kind === 'radius')
+    return {
+      along: edge.radius,
+      beyond: hollow ? 0 : 0.2,
+      into: hollow ? 0 : edge.radius,
+      up: hollow ? edge.radius : 0.1,
+      says: say`radius ${length(edge.radius)}`,
+      tool: say`radius form tool ${length(edge.radius)}`,
+    };
+  if (edge.kind === 'chamfer' && edge.degrees !== 45) {
+    const into = edge.along * Math.tan((edge.degrees * Math.PI) / 180);
+    return {
+      along: edge.along,
+      beyond: 0.2,
+      into,
+      up: 0.1,
+      says: say`${length(edge.along)} × ${angle(edge.degrees)}`,
+      tool: say`chamfering tool ${angle(edge.degrees)}`,
+    };
+  }
+  if (edge.kind !== 'shoulderUndercut') return undefined;
+  const { width, depth, faceDepth, faceLength } = edge.undercut;
+  return { along: width, beyond: faceDepth ?? 0, into: depth, up: faceLength ?? 0, says: say`relief ${edge.name}`, tool: say`undercutting tool` };
+}

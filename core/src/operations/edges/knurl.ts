@@ -1,0 +1,68 @@
+import { cutWindow } from '../cutWindow';
+import { speedFor } from '../../cutting';
+import { type Feature, longOf, type PartDetail } from '../../drawing';
+import { diameter, figure, length, say, tidy } from '../../quantity';
+import { combine, rectangle } from '../../stock';
+import { byHand, data, type Facts, reason } from '../facts';
+import { addStep, type Draft, needTool, stepId } from '../outcome';
+
+/** How far under its finished size a row is turned that is knurled from end to end, mm on diameter. @source knurl-blank, common practice */
+export function knurlUnder(facts: Facts, row: Feature): number {
+  const over = facts.part.details.find((d) => d.kind === 'knurl' && d.on === row.id && coversRow(d, row));
+  return over ? tidy(row.nearDiameter.nominal - (over.diameter?.nominal ?? row.nearDiameter.nominal)) : 0;
+}
+
+const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - longOf(row)) < 1e-6;
+
+/** A common knurling wheel, mm, half its width in at first; and a yield where none is known, N/mm2. @source knurl-blank, common practice */
+const KNURL_WIDTH = 4;
+const KNURL_WHEEL = 20;
+const YIELDS = 200;
+
+/** The blank of a knurl that is shorter than its row, and the knurl, which raises it to its size. */
+export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
+  const { facts, at } = draft;
+  const [surface, blank] = [row.nearDiameter.nominal / 2, (detail.diameter?.nominal ?? row.nearDiameter.nominal) / 2];
+  if (!coversRow(detail, row))
+    cutWindow(draft, {
+      verb: 'neck',
+      about: detail.id,
+      says: say`${diameter(2 * blank)} × ${length(Math.abs(detail.near - detail.far))}, the blank of the knurl`,
+      why: reason('knurl-blank', say`${length(2 * (surface - blank))} under on diameter: it grows to ${diameter(2 * surface)}`, detail.id),
+      kind: 'turn',
+      work: 'turn',
+      words: say`turning tool`,
+      at: 2 * surface,
+      minutes: 1,
+      sweeps: rectangle(detail.near, detail.far, blank, surface + 5),
+    });
+  const id = stepId(at, 'knurl', detail.id);
+  const tool = needTool(draft, id, 'knurl', say`knurling wheels, pitch ${length(detail.pitch ?? 0)}`);
+  addStep(draft, {
+    verb: 'knurl',
+    about: detail.id,
+    tool,
+    says: detail.says,
+    because: [
+      reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id),
+      ...(coversRow(detail, row) ? [] : [reason('groove-marks', say`it stops within its row: a fine groove or a pen line marks where`, detail.id)]),
+    ],
+    figures: {
+      speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, 'knurl', 2 * surface)),
+      force: figure(
+        'force',
+        'knurlForce',
+        {
+          yields: facts.material.yield ?? YIELDS,
+          width: KNURL_WIDTH,
+          depth: Math.max(0.05, (detail.pitch ?? 1) / 4),
+          D: KNURL_WHEEL,
+          d: Math.max(1, 2 * surface),
+        },
+        { step: 50 },
+      ),
+      minutes: byHand(3),
+    },
+    raises: combine('intersection', rectangle(detail.near, detail.far, blank - 0.01, surface), facts.finished),
+  });
+}

@@ -1,0 +1,52 @@
+import { speedFor } from '../cutting';
+import type { Feature } from '../drawing';
+import { diameter, figure, length, say, tidy } from '../quantity';
+import { mmOf } from '../shop';
+import { turned } from '../stock';
+import { byHand, data, reason } from './facts';
+import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
+import { cornerKept } from './spare';
+
+/** A row between two larger ones: plunged with the blade, side by side. */
+export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const id = stepId(at, 'neck', row.id);
+    const tool = needTool(draft, id, 'part', say`parting blade`);
+    const width = mmOf(tool?.width, 3);
+    const long = row.near - row.far;
+    if (long < width) {
+      warn(draft, {
+        code: 'blade-too-wide',
+        about: id,
+        severity: 'stop',
+        says: say`the blade is ${length(width)} wide, the row between its shoulders only ${length(long)}`,
+        why: say`a narrower blade is wanted`,
+        mends: [],
+      });
+    }
+    const around = Math.max(
+      ...rows.filter((f) => Math.abs(f.near - row.far) < 1e-6 || Math.abs(f.far - row.near) < 1e-6).map((f) => f.nearDiameter.nominal),
+    );
+    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', around));
+    const plunges = figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
+    const limits = row.nearDiameter;
+    addStep(draft, {
+      verb: 'neck',
+      about: row.id,
+      does: [`${row.id}.diameter`],
+      tool,
+      says: say`${diameter(limits.nominal)} × ${length(long)} between shoulders`,
+      because: [reason('tool-width', say`plunge side by side, then along the bottom: ${plunges.value} plunges of a ${length(width)} blade`, row.id)],
+      figures: {
+        speed,
+        feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+        passes: plunges,
+        depth: figure('length', 'distance', { value: tidy((around - limits.nominal) / 2) }),
+        to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
+        minutes: byHand(1 + plunges.value),
+      },
+      sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
+      leaves: [...cornerKept(row, 'right'), ...cornerKept(row, 'left')],
+    });
+  });

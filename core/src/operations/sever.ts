@@ -1,0 +1,155 @@
+import { speedFor } from '../cutting';
+import { faceOf, inward, letterOf, otherEnd } from '../drawing';
+import { partingForce } from '../mechanics';
+import { diameter, figure, length, say } from '../quantity';
+import type { End } from '../ref';
+import { mmOf } from '../shop';
+import { type Region, turned } from '../stock';
+import { giveOfBlade } from '../tooling';
+import { byHand, data, type Facts, reason, way } from './facts';
+import { addStep, type Draft, needTool, type Operation, operation, stepId, warn } from './outcome';
+
+/** A choice of how to sever stands for whichever end is worked last. */
+const SEVERED: readonly End[] = ['left', 'right'];
+
+export interface Severing {
+  readonly method: 'part' | 'saw';
+  /** width of the kerf, mm */
+  readonly width: number;
+  /** the parting blade would not reach */
+  readonly tooDeep: boolean;
+  readonly limit: number;
+}
+
+/** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
+export function severingOf(facts: Pick<Facts, 'chosen' | 'shop'>, radius: number): Severing {
+  const chosen = SEVERED.map((end) => facts.chosen.method.get(end)?.method).find((m) => m !== undefined);
+  const asked = (chosen ?? way(facts, 'severing')) === 'saw' ? 'saw' : 'part';
+  const blade = facts.shop.tools.find((t) => t.kind === 'part');
+  const saw = facts.shop.tools.find((t) => t.kind === 'saw');
+  const width = mmOf(blade?.width, 3);
+  const limit = Math.min(8 * width, mmOf(blade?.reach, Infinity));
+  const tooDeep = radius > limit;
+  const method = asked === 'saw' || (tooDeep && chosen === undefined) ? 'saw' : 'part';
+  return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit };
+}
+
+/** Severs the piece at `z`; the kerf lies beyond its allowance for facing. */
+export const sever = (severing: Severing, z: number, radius: number): Operation =>
+  operation((draft) => {
+    const { facts, at } = draft;
+    const far = otherEnd(at.end);
+    const zero = letterOf(at.end);
+    const out = Math.abs(z - faceOf(facts.part, at.end));
+    if (severing.method === 'part') farFromJaws(draft, severing, z, radius);
+    const verb = severing.method === 'saw' ? 'saw-off' : 'part-off';
+    const id = stepId(at, verb, far);
+    const sweeps = turned(z, z + inward(at.end) * severing.width, -1);
+    if (severing.method === 'part' && severing.tooDeep) {
+      warn(draft, {
+        code: 'parting-depth',
+        about: id,
+        severity: 'stop',
+        says: say`${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`,
+        why: say`up to 8 blade widths and within its reach`,
+        mends: [
+          {
+            says: say`saw it off and face`,
+            to: 'job',
+            edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }],
+          },
+        ],
+      });
+    }
+    if (severing.method === 'saw') {
+      if (severing.tooDeep && way(facts, 'severing') !== 'saw')
+        warn(draft, {
+          code: 'sawn-instead',
+          about: id,
+          severity: 'note',
+          says: say`sawn off, though this shop parts: ${length(radius)} deep is more than the blade parts, ${length(severing.limit)}`,
+          why: say`up to 8 blade widths and within its reach; a wider or longer blade would`,
+          mends: [],
+        });
+      const tool = needTool(draft, id, 'saw', say`hacksaw`);
+      addStep(draft, {
+        verb,
+        about: far,
+        tool,
+        says: say`${length(severing.width)} kerf, ${length(out)} from face ${zero}`,
+        because: [
+          severing.tooDeep
+            ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, far)
+            : reason('part-near', say`saw and face: no chatter`, far),
+        ],
+        figures: { minutes: byHand(4) },
+        sweeps,
+      });
+      return;
+    }
+    const tool = needTool(draft, id, 'part', say`parting blade`);
+    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', 2 * radius));
+    const feed = tool && data(facts, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
+    const edge =
+      feed &&
+      figure('force', 'forceOfEdge', { kc: facts.material.kc, mc: facts.material.mc, b: severing.width, h: feed.value, factor: SIDES }, { step: 1 });
+    const blade = tool && giveOfBlade(tool, radius + 2);
+    addStep(draft, {
+      verb,
+      about: far,
+      tool,
+      says: say`blade ${length(severing.width)}, its edge towards the piece ${length(out)} from face ${zero}`,
+      because: [
+        reason(
+          'part-near',
+          at.place.centre
+            ? way(facts, 'centre') === 'never'
+              ? say`close to the jaws, the centre withdrawn first: a pinched piece climbs on the blade`
+              : say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
+            : say`close to the jaws, half the turning speed`,
+          far,
+        ),
+        reason('tool-width', say`blade’s edge towards the headstock touched on face ${zero}: move ${length(out + severing.width)}`, far),
+      ],
+      figures: {
+        speed,
+        feed,
+        depth: figure('length', 'distance', { value: radius }),
+        force: edge,
+        power: edge && speed && figure('power', 'power', { Fc: edge.value, d: 2 * radius, n: speed.value }),
+        spring: edge && blade && figure('length', 'springOfBar', { F: edge.value, give: 1000 * blade.compliance }, { step: 0.01 }),
+        minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }),
+      },
+      sweeps,
+    });
+  });
+
+/** The sides of a blade rub. @source common practice, a tenth more */
+const SIDES = partingForce(1000, 0, 1, 1).cutting / 1000;
+
+/** A kerf far from the jaws, of hollow or long work, chatters and digs in. @source part-near, common practice */
+function farFromJaws(draft: Draft, { width }: Severing, z: number, radius: number): void {
+  const { facts, at } = draft;
+  const far = Math.abs(z + inward(at.end) * width - at.jaws);
+  const hollow = facts.part.features.some((f) => f.through === true);
+  if (far <= (hollow ? 1 : 2) * radius || far <= 13) return;
+  warn(draft, {
+    code: 'part-near',
+    about: stepId(at, 'part-off', otherEnd(at.end)),
+    severity: 'caution',
+    says: say`${hollow ? 'a hollow piece is' : 'it is'} parted ${length(far, 0.1)} from the jaws, at ${diameter(2 * radius)}`,
+    why: say`it chatters and the blade digs in: pull it closer, or saw and face`,
+    mends: [
+      {
+        says: say`saw it off and face`,
+        to: 'job',
+        edits: [{ op: 'put', at: 'choices/#method-left', value: { kind: 'method', id: 'method-left', of: 'left', method: 'saw' } }],
+      },
+    ],
+  });
+}
+
+/** The blade in some way before severing, so that the back edge can be broken. */
+export function backGroove(at: number, along: number, radius: number): Region {
+  return turned(at, at + along, Math.max(1, radius));
+}

@@ -1,0 +1,1 @@
+export { cutThread, dieFor, groovesOf, singlePointed, writeThread } from './thread';

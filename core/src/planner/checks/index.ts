@@ -1,0 +1,4 @@
+export { lengthChecks } from './lengthChecks';
+export { shopChecks } from './shopChecks';
+export { speedChecks } from './speedChecks';
+export { wornTips } from './wornTips';

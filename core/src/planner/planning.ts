@@ -1,0 +1,322 @@
+import { type Bar, type Choice, chosenIn, type Job, type Machine, type Shop } from '../document';
+import { letterOf, readDrawing } from '../drawing';
+import type { Finding } from '../finding';
+import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
+import { type Facts, type ToGet, way } from '../operations';
+import { proof } from '../proof';
+import { say, type Sentence } from '../quantity';
+import { rowOf } from '../ref';
+import { type BarSheet, type Layout, layoutsOf } from '../settings';
+import { holdingOf, isChuck, machineOf, mmOf, plannable, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
+import { materialOf, materials } from '../standards';
+import { regionOf, sameRegion } from '../stock';
+import { barCuts } from './barCuts';
+import { lengthChecks, shopChecks, speedChecks, wornTips } from './checks';
+import { conflictFinding, conflictingChoices } from './conflict';
+import { costOfSetups } from './cost';
+import { elsewhere } from './elsewhere';
+import { changedSinceIssue } from './issue';
+import { withLengths } from './ledger';
+import type { Plan } from './plan';
+import type { Route } from './route';
+import { runoutsOf } from './runouts';
+import { scheduleOf, totalsOf } from './schedule';
+import { type Found, search } from './search';
+
+/**
+ * Plans a job better and better: yields at `drawing`, `holding` and `route`, and the same plan again while the search rests. The same question gives the same answer.
+ * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
+ */
+export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
+  const last = yield* making(job, shop);
+  if (job.issue || job.choices.length === 0 || last.findings.every((f) => f.severity !== 'stop')) return last;
+  yield last;
+  const conflict = conflictingChoices(job, shop, (j, s) => drained(making(j, s)));
+  return conflict.length === 0 ? last : { ...last, findings: [...last.findings, ...conflictFinding(conflict, shop)] };
+}
+
+function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
+  const issue = job.issue;
+  const asIssued = issue ? issuedOf(job, issue) : job;
+  // a tool without a size is told on the Shop page; nothing is planned with it
+  const kit: Shop = plannable(issue ? issue.kit : shop);
+  const findings: Finding[] = issue ? [...changedSinceIssue(job, shop)] : [];
+  const part = readDrawing(asIssued.drawing);
+  findings.push(...part.findings, ...shopChecks(part, kit), ...unknownMaterial(asIssued));
+  const empty: Plan = { reached: 'drawing', part, routes: [], holdings: [], gap: 1, toGet: [], findings };
+  yield empty;
+  const machine = machineOf(kit, asIssued.machine);
+  if (!machine) findings.push(nothingInShop('no-machine', 'machine', say`the shop has no lathe`, shop));
+  if (part.findings.some((f) => f.severity === 'stop') || !machine) return { ...empty, findings };
+
+  const started = startedPiece(asIssued, part);
+  const {
+    bar,
+    toOrder,
+    findings: ofBar,
+  } = started ? { bar: asBar(started, part.material), toOrder: false, findings: started.findings } : chooseBar(asIssued, part, kit);
+  findings.push(...ofBar, ...inUse(machine, 'machines', 'machine'));
+  if (!started) findings.push(...inUse(bar, 'bars', 'bar'));
+  if (findings.some((f) => f.about === 'machine' && f.severity === 'stop')) return { ...empty, findings };
+  if (started?.findings.some((f) => f.severity === 'stop')) return { ...empty, findings };
+  const chosen = chosenIn(asIssued);
+  const facts: Facts = {
+    job: asIssued,
+    shop: kit,
+    part,
+    material: materialOf(asIssued.drawing.material),
+    machine,
+    bar,
+    finished: sameRegion(regionOf(part.contour)),
+    chosen,
+    ...(started && { started }),
+  };
+  const { layouts, findings: ofLayouts } = layoutsOf(facts);
+  findings.push(...ofLayouts);
+  const holdings = layouts.flatMap((l) => (l.first === layouts[0]?.first && l.name === layouts[0].name ? l.stages.flatMap((s) => s.options) : []));
+  if (!layouts[0]?.stages.every((s) => s.options.length > 0)) {
+    findings.push(nothingInShop('no-holding', 'holding', say`the shop has no chuck or collet`, shop));
+    return { ...empty, reached: 'holding', findings };
+  }
+  const looking: Plan = { ...empty, reached: 'holding', holdings, findings: [...findings] };
+  const found = yield* resting(search(facts, layouts), looking);
+  if (!found) return { ...empty, reached: 'holding', holdings, findings };
+  const { layout, setups } = found;
+  const sheet = layout.sheetOf(setups[0]?.held.holding ?? '');
+  for (const held of new Set(setups.map((m) => m.held.holding))) {
+    const item = holdingOf(kit, held);
+    if (item) findings.push(...inUse(item, 'holdings', 'holding'));
+  }
+  for (const [i, made] of setups.entries()) findings.push(...withMends(made.held, layout.stages[i]?.options ?? []), ...made.says);
+  findings.push(...barChecks(bar, machine, sheet));
+  const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
+  // what was given out names its own bar; the rack is not looked at again
+  if (!issue) findings.push(...ofBars);
+  const from = nesting.cuts.map((c) => ({ id: c.bar.id, pieces: c.pieces, left: c.left, goesBack: c.goesBack }));
+  const route = routeOf(facts, found, { id: bar.id, cut: sheet.cut, from });
+  findings.push(...lengthChecks(route, part), ...speedChecks(route, machine, kit));
+  findings.push(...wornTips(asIssued, route, kit));
+  findings.push(...orphans(asIssued, route, kit), ...elsewhere(facts, route));
+  const toGet: readonly ToGet[] = [
+    ...(toOrder
+      ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
+      : []),
+    ...together(setups.flatMap((m) => m.gets)),
+  ];
+  const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
+  const taken = layout.stages.flatMap((s) => s.options);
+  const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
+  yield made;
+  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part)] };
+}
+
+/** Goes on with a search and stands at the same plan in between. */
+function* resting<T>(search: Generator<undefined, T>, plan: Plan): Generator<Plan, T> {
+  for (;;) {
+    const step = search.next();
+    if (step.done === true) return step.value;
+    yield plan;
+  }
+}
+
+/** One line for each thing, whatever it holds up. */
+function together(list: readonly ToGet[]): readonly ToGet[] {
+  const byName = new Map<string, ToGet>();
+  for (const item of list) {
+    const key = JSON.stringify(item.what);
+    const before = byName.get(key);
+    byName.set(key, before ? { ...before, holdsUp: [...new Set([...before.holdsUp, ...item.holdsUp])] } : item);
+  }
+  return [...byName.values()];
+}
+
+/** A bar that does not go through the spindle, or is shorter than what is wanted of it. */
+function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Finding[] {
+  const findings: Finding[] = [];
+  const bore = mmOf(machine.through);
+  if (sheet.behind && bore > 0 && mmOf(bar.across) > bore + 1e-6)
+    findings.push({
+      code: 'bar-through',
+      about: 'bar',
+      severity: 'stop',
+      says: say`${bar.name} does not go through the spindle, which passes ${{ is: 'diameter', value: bore }}`,
+      why: say`left whole it has nowhere to go`,
+      mends: [
+        {
+          says: say`saw a blank off`,
+          to: 'job',
+          edits: [{ op: 'put', at: 'choices/#way-bar', value: { kind: 'way', id: 'way-bar', way: 'bar', value: 'saw' } }],
+        },
+      ],
+    });
+  if (sheet.cut.value > mmOf(bar.length) + 1e-6)
+    findings.push({
+      code: 'bar-too-short',
+      about: 'bar',
+      severity: 'stop',
+      says: say`${bar.name} is ${{ is: 'length', value: mmOf(bar.length) }} long; ${{ is: 'length', value: sheet.cut.value }} are wanted`,
+      why: say`a blank cut short cannot be made long`,
+      mends: [],
+    });
+  return findings;
+}
+
+/** A material that is not in the table is planned as mild steel, and said so. */
+function unknownMaterial(job: Job): readonly Finding[] {
+  const { material } = job.drawing;
+  if (materials.some((m) => m.id === material)) return [];
+  return [
+    {
+      code: 'material-unknown',
+      about: 'holding',
+      severity: 'caution',
+      says: say`the material “${material}” is not in the table`,
+      why: say`speeds, forces and growth are taken as those of mild steel`,
+      mends: [{ says: say`take mild steel`, to: 'job', edits: [{ op: 'put', at: 'drawing/material', value: 'mild-steel' }] }],
+    },
+  ];
+}
+
+/** What is wrong with an item of the shop that this plan takes, told where it is taken. */
+const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>
+  problemsOf(item, list)
+    .filter((f) => f.severity !== 'note')
+    .map((f, i) => ({ ...f, about, code: i === 0 ? f.code : `${f.code}-${String(i + 1)}` }));
+
+/** The job as it was given out: later edits of the drawing do not move the Bench. */
+function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
+  const { startsAs, ...rest } = job;
+  const was = issue.drawing ? issue.startsAs : startsAs;
+  return { ...rest, drawing: issue.drawing ?? job.drawing, choices: [...issue.choices], ...(was && { startsAs: was }) };
+}
+
+/** Drains `planning`. Never throws for anything the document schemas let through. */
+export const plan = (job: Job, shop: Shop): Plan => drained(planning(job, shop));
+
+/** A plan as far as its route, not yet proved. */
+export function routed(job: Job, shop: Shop): Plan {
+  let last: Plan | undefined;
+  for (const made of making(job, shop)) {
+    last = made;
+    if (made.reached === 'route') return made;
+  }
+  return last ?? plan(job, shop);
+}
+
+function drained(steps: Generator<Plan, Plan>): Plan {
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done === true) return value;
+  }
+}
+
+/** A stick-out that wants a centre is mended by taking the like holding with one. */
+function withMends(held: HoldingChoice, options: readonly HoldingChoice[]): readonly Finding[] {
+  const better = options.find((o) => o.holding === held.holding && o.support.length > 0 && held.support.length === 0);
+  const other = options.find((o) => o.findings.every((f) => f.severity !== 'stop'));
+  return held.findings.map((finding) => {
+    const to = finding.code === 'stick-out' && finding.severity === 'caution' ? better : finding.code === 'holding-range' ? other : undefined;
+    if (!to || to === held) return finding;
+    const value: Choice = {
+      kind: 'hold',
+      id: `hold-${to.setup}`,
+      setup: to.setup,
+      holding: to.holding,
+      support: to.support.map(({ item }) => ({ item })),
+    };
+    return {
+      ...finding,
+      mends: [
+        {
+          says: to.support.length > 0 ? say`bring the tailstock centre` : say`take ${to.holding}`,
+          to: 'job',
+          edits: [{ op: 'put', at: `choices/#${value.id}`, value }],
+        },
+      ],
+    };
+  });
+}
+
+function nothingInShop(code: string, about: string, says: Sentence, shop: Shop): Finding {
+  const start = startingShop();
+  const [item] = code === 'no-machine' ? start.machines : start.holdings.filter(isChuck);
+  const list = code === 'no-machine' ? 'machines' : 'holdings';
+  return {
+    code,
+    about,
+    severity: 'stop',
+    says,
+    why: say`nothing can be turned without it`,
+    mends:
+      item && !shop[list].some((i) => i.id === item.id)
+        ? [{ says: say`assume a ${item.name}`, to: 'shop', edits: [{ op: 'put', at: `${list}/#${item.id}`, value: item }] }]
+        : [],
+  };
+}
+
+function routeOf(facts: Facts, { layout, setups: made }: Found, bar: Route['bar']): Route {
+  const { job, part, shop, machine } = facts;
+  const setups = withLengths(
+    made.map((m) => m.setup),
+    part,
+    machine,
+    shop,
+  );
+  const schedule = scheduleOf(job, setups, way(facts, 'batch') === 'piece' ? 'piece' : 'operation');
+  return {
+    bar,
+    runouts: runoutsOf(part, setups, shop),
+    setups,
+    cost: costOfSetups(setups, part, job.pieces),
+    first: layout.first,
+    layout: layout.name,
+    differs: differsIn(layout),
+    time: totalsOf(schedule),
+    schedule,
+  };
+}
+
+const differsIn = ({ first, name }: Layout): Sentence =>
+  name === 'centres'
+    ? say`faced and centred at both ends, then turned between centres, end ${letterOf(first)} first`
+    : name === 'plate'
+      ? say`clamped on the faceplate, face ${letterOf(first)} first, then held through its bore`
+      : say`end ${letterOf(first)} first, then turned round`;
+
+/** What a choice of method may be about that is no row: how it is severed, which end is first, how it is carried. */
+const wholeRoute = new Set(['left', 'right', 'first', 'carrying']);
+
+/** Choices whose target is gone: told, with a fix, never dropped unseen. */
+function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
+  const setups = new Set(route.setups.map((s) => s.id));
+  const steps = new Set(route.setups.flatMap((s) => s.steps.map((step) => step.id)));
+  const rows = new Set([...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id));
+  const items = new Set([...shop.bars, ...shop.holdings, ...shop.tools, ...shop.gauges].map((item) => item.id));
+  const there = (item: string) => (items.has(item) ? undefined : `${item} of the shop`);
+  const gone = (c: Choice): string | undefined => {
+    if (c.kind === 'bar') return there(c.bar);
+    if (c.kind === 'hold') return setups.has(c.setup) ? there(c.holding) : `setup ${c.setup}`;
+    if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
+    if (c.kind === 'in') return rows.has(rowOf(c.step)) ? undefined : c.step;
+    if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
+    if (c.kind === 'method') return rows.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
+    if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));
+    if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
+    return undefined;
+  };
+  return job.choices.flatMap((choice): Finding[] => {
+    const target = gone(choice);
+    return target === undefined
+      ? []
+      : [
+          {
+            code: 'choice-orphaned',
+            about: choice.id,
+            severity: 'note',
+            says: say`a choice was made for ${target}, which is not there now`,
+            why: say`it is kept in case that comes back`,
+            mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
+          },
+        ];
+  });
+}

@@ -1,0 +1,70 @@
+import type { Shop } from '../document';
+import type { Part } from '../drawing';
+import { partsOf, runoutOf, type RunoutPart, SAME_CHUCKING } from '../holding';
+import type { Step } from '../operations';
+import { figure } from '../quantity';
+import { readStep, thingOf } from '../ref';
+import type { Setup } from '../settings';
+import { holdingOf } from '../shop';
+import type { Route } from './route';
+
+/** What finishes a surface: the last of these at a row is where it was made true. */
+const finishing = new Set<Step['verb']>(['finish-turn', 'rough-turn', 'bore', 'ream', 'drill', 'taper', 'form', 'thread', 'grind', 'face']);
+
+const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: SAME_CHUCKING };
+
+/** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut. */
+export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Route['runouts'] {
+  return part.relations
+    .filter((r) => r.kind === 'runout' || r.kind === 'concentric')
+    .map((r) => {
+      const [of, to] = [madeIn(setups, r.of), madeIn(setups, r.to)];
+      const chain = chainBetween(part, setups, shop, of, to);
+      const { expected, within } = runoutOf(chain);
+      return {
+        relation: r.id,
+        oneChucking: of === to,
+        limit: figure('length', 'distance', { value: r.limits.max }, { step: 0.001 }),
+        expected,
+        chance: within(r.limits.max),
+      };
+    });
+}
+
+/** The setup in which a feature or a face is finished; the first where nothing finishes it: as the stock was. */
+function madeIn(setups: readonly Setup[], ref: string): number {
+  const of = thingOf(ref);
+  const at = setups.findLastIndex((s) =>
+    s.steps.some((step) => finishing.has(step.verb) && (step.does.some((d) => thingOf(d) === of) || readStep(step.id).of === of)),
+  );
+  // the centre line of the part is that of what was turned first
+  return at < 0 ? 0 : at;
+}
+
+/** What adds up between what is cut in two setups: each holding between them, and from each gripped surface on to where that was made. */
+function chainBetween(part: Part, setups: readonly Setup[], shop: Shop, a: number, b: number): readonly RunoutPart[] {
+  const [early, late] = a < b ? [a, b] : [b, a];
+  if (early === late) return [SPINDLE];
+  const setup = setups[late];
+  const holding = setup && holdingOf(shop, setup.holding);
+  if (!setup || !holding) return [SPINDLE];
+  const seat = grippedIn(part, setups, setup);
+  const here = partsOf(holding);
+  // gripped on what was made in the earlier setup itself, or on bare stock: nothing more comes between
+  if (seat === undefined || seat === early || seat >= late) return here;
+  return [...here, ...chainBetween(part, setups, shop, seat, early)];
+}
+
+/** The setup that made the surface a later one is held by: a row in the jaws, a bore on its arbor. Centres and plates hold by what was made last before. */
+function grippedIn(part: Part, setups: readonly Setup[], setup: Setup): number | undefined {
+  const before = setups.indexOf(setup);
+  if (setup.carried === 'centres') return undefined;
+  const [from, to] = [Math.min(...setup.gripped), Math.max(...setup.gripped)];
+  const rows = part.features.filter((f) =>
+    setup.onArbor
+      ? f.side !== 'outside'
+      : f.side === 'outside' && Math.min(Math.max(f.near, f.far), to) - Math.max(Math.min(f.near, f.far), from) > 0.5,
+  );
+  const made = rows.map((f) => madeIn(setups.slice(0, before), f.id));
+  return made.length > 0 ? Math.max(...made) : undefined;
+}

@@ -1,0 +1,143 @@
+import { type HoldingChoice, takeHolding } from '../holding';
+import { type Facts, riskOf } from '../operations';
+import { figure } from '../quantity';
+import type { KnownOrder } from '../sequence';
+import { type Begins, type Layout, type MadeSetting, type Stage, withRemovals } from '../settings';
+import { costOf } from './cost';
+
+/** One setup as it was made in a holding, with what was met on the way. */
+interface MadeSetup extends MadeSetting {
+  readonly held: HoldingChoice;
+  readonly cost: number;
+}
+
+export interface Found {
+  readonly layout: Layout;
+  readonly setups: readonly MadeSetup[];
+  readonly cost: number;
+  /** no way through the same choices costs less */
+  readonly bound: number;
+}
+
+const EPS = 1e-9;
+
+/** A layout as far as it is known: below what each of its setups can cost, then one after the other as they come out. */
+interface Way {
+  readonly layout: Layout;
+  readonly facts: Facts;
+  /** orders found before, of the operations of each setup */
+  readonly known: Map<string, KnownOrder>;
+  /** what each setup weighs at least, whatever is done in it */
+  readonly weights: readonly number[];
+  /** below what the steps of a setup can cost */
+  readonly steps: number[];
+  floorsBegin?: Begins;
+  readonly setups: MadeSetup[];
+  begins?: Begins;
+  /** by how much what was made may be dearer than the cheapest, minutes */
+  loose: number;
+}
+
+const whole = (w: Way): boolean => w.setups.length === w.layout.stages.length;
+
+/** No way through this layout costs less, but for what is loose in what was made. */
+const least = (w: Way): number => w.weights.reduce((sum, own, i) => sum + (w.setups[i]?.cost ?? own + (w.steps[i] ?? 0)), 0);
+
+/**
+ * The cheapest way through layouts and, in each, the holdings of every setup: best first. The layout that may cost least is looked at one setup farther, until one
+ * stands whole that costs no more than any other can. A setup in a holding that gives no way, slips at no speed and weighs nothing is made first, with nothing
+ * clipped: its cost is below that of any real holding. What a setup costs does not depend on how an earlier one was held, except through worn edges, which are counted
+ * into the bound. Rests between setups, so that it can be gone on with or dropped.
+ */
+export function* search(facts: Facts, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
+  // with nothing to choose between there is nothing to bound
+  const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(facts, s).length > 1));
+  const ways = layouts.map((layout): Way => {
+    const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map(weight)));
+    return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], loose: 0 };
+  });
+  for (;;) {
+    yield undefined;
+    // of equals the usual one, which is named first
+    const next = ways.reduce<Way | undefined>((best, w) => (best && least(best) <= least(w) + EPS ? best : w), undefined);
+    if (!next || least(next) === Infinity) return undefined;
+    if (whole(next)) return foundIn(next, ways);
+    if (next.steps.length < next.layout.stages.length) addFloor(next);
+    else addSetup(next, Math.min(...ways.map((w) => (whole(w) ? least(w) : Infinity))));
+  }
+}
+
+function foundIn(way: Way, ways: readonly Way[]): Found {
+  const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.facts.part);
+  const setups = way.setups.map((m) => ({ ...m, setup: withRemovals(m.setup, m.sweeps) }));
+  return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.loose)) };
+}
+
+/** The ways of holding that are open for a setup: a person's choice, else those that nothing forbids, else the least bad. */
+export function openFor({ chosen }: Facts, stage: Stage): readonly HoldingChoice[] {
+  const choice = chosen.hold.get(stage.id);
+  if (choice) {
+    const taken = takeHolding(stage.options, choice);
+    return taken ? [taken] : [];
+  }
+  const free = stage.options.filter((o) => o.findings.every((f) => f.severity !== 'stop'));
+  return free.length > 0 ? free : stage.options.slice(0, 1);
+}
+
+/** The next setup of a way in the cheapest of its holdings; those with which it would cost more than a way that is had already are not made. */
+function addSetup(way: Way, had: number): void {
+  const { layout, facts, setups } = way;
+  const i = setups.length;
+  const stage = layout.stages[i];
+  if (!stage) return;
+  const open = openFor(facts, stage).map((held) => [held, weight(held)] as const);
+  const ideal = way.steps[i] ?? 0;
+  const others = least(way) - (way.weights[i] ?? 0) - ideal;
+  let best: MadeSetup | undefined;
+  for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
+    if (best && (w + ideal >= best.cost - EPS || others + w + ideal >= had - EPS)) break;
+    const made = makeSetup(way, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
+    if (!best || made.cost < best.cost - EPS) best = made;
+  }
+  if (!best) return;
+  setups.push(best);
+  way.loose += best.setup.unproven ?? 0;
+  // a fresh edge may be wanted only because of how an earlier setup was held
+  if (i > 0) way.loose += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  way.begins = best.ends;
+}
+
+const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
+  stock: layout.blank(layout.sheetOf(held.holding)),
+  wear: new Map(),
+  taken: new Set(),
+});
+
+/** What a holding weighs whatever is done in it, minutes. */
+const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, risks: [], against: 0 }).value;
+
+/** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
+function addFloor(way: Way): void {
+  const { layout, facts, steps } = way;
+  const stage = layout.stages[steps.length];
+  const [any] = stage ? openFor(facts, stage) : [];
+  if (!stage || !any) {
+    steps.push(Infinity);
+    return;
+  }
+  const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
+  const from = way.floorsBegin ?? { ...beginsOf(layout, any), ...(!facts.started && { earlier: [] }) };
+  const made = makeSetup(way, stage, ideal, from, any.holding);
+  way.floorsBegin = { ...made.ends, wear: new Map() };
+  // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
+  const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
+  steps.push(made.cost - waits - (made.setup.unproven ?? 0));
+}
+
+/** Makes one setup in one holding. */
+function makeSetup({ layout, facts, known }: Way, stage: Stage, held: HoldingChoice, begins: Begins, firstHolding: string): MadeSetup {
+  const dangers = stage.dangers(held);
+  const sheet = layout.sheetOf(firstHolding);
+  const made = stage.make({ ...layout.making, facts, known, begins, sheet, risks: dangers.flatMap(riskOf) }, held);
+  return { ...made, held, cost: costOf({ setups: [made.setup] }, facts.part), says: [...dangers, ...made.says] };
+}

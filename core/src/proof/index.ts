@@ -1,0 +1,1 @@
+export { proof } from './proof';

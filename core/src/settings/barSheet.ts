@@ -1,0 +1,118 @@
+import { type Bar, type Holding, type Job, type Machine, orChosen } from '../document';
+import type { Part } from '../drawing';
+import { surfaceStays } from '../holding';
+import { figure, type Figure, parseLength, tidy } from '../quantity';
+import type { End } from '../ref';
+import { mmOf } from '../shop';
+
+export interface BarSheet {
+  /** allowance for facing at each end */
+  readonly off: Readonly<Record<End, number>>;
+  readonly blade: number;
+  readonly gap: number;
+  readonly grip: Figure;
+  readonly stickOut: Figure;
+  readonly cut: Figure;
+  readonly surfaceStays: boolean;
+  /** stands out behind the spindle when the bar is not sawn off: how far, and the speed it may turn with */
+  readonly behind?: { readonly length: number; readonly speed: Figure };
+  /** the bar is not sawn off first; then each piece takes this much of it, mm */
+  readonly whole: boolean;
+  readonly each: number;
+  /** the piece is parted or sawn off what holds it */
+  readonly severs: boolean;
+}
+
+/** Allowances of the bar sheet, mm. @source bar-length, common practice */
+const FACE_FIRST = 1;
+export const FACE_SECOND = 1.5;
+export const GAP = 8;
+const SPARE = 10;
+/** Least room between blade and jaws, mm. @source bar-length, common practice: 5 to 13 */
+const LEAST_GAP = 5;
+/** Length of a spindle where it is not said, mm. @source judgement: small and mid-size lathes */
+const SPINDLE = 350;
+
+export interface SheetAsked {
+  readonly job: Job;
+  readonly part: Part;
+  readonly bar: Bar;
+  readonly holding: Holding | undefined;
+  readonly blade: number;
+  readonly machine: Machine;
+  /** the bar stays whole and goes through the spindle */
+  readonly whole: boolean;
+  readonly first: End;
+}
+
+/** Facing at the end that is worked first, and at the other after turning round. */
+export const offOf = (first: End): BarSheet['off'] => ({
+  right: first === 'right' ? FACE_FIRST : FACE_SECOND,
+  left: first === 'right' ? FACE_SECOND : FACE_FIRST,
+});
+
+/** What stands out behind the spindle. @source bar-whip, common practice */
+function behindOf({ bar, machine, whole }: SheetAsked, inFront: number): Pick<BarSheet, 'behind'> {
+  const out = mmOf(bar.length) - inFront - mmOf(machine.headstock, SPINDLE);
+  if (!whole || out <= 0) return {};
+  return { behind: { length: tidy(out), speed: figure('spindleSpeed', 'whipSpeed', { d: mmOf(bar.across), L: tidy(out) }, { step: 1 }) } };
+}
+
+/** How much bar to cut, what sticks out and what is gripped. */
+export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chosenOut: number | undefined): BarSheet {
+  const { job, part, bar, holding, blade } = asked;
+  const jaws = mmOf(holding?.jaw?.length, 30);
+  // closer to the jaws than this the blade or its holder meets them
+  const least = part.length + FACE_FIRST + FACE_SECOND + blade + LEAST_GAP;
+  const gap = chosenOut === undefined ? GAP : tidy(Math.max(LEAST_GAP, chosenOut - (least - LEAST_GAP)));
+  const off = offOf(asked.first);
+  const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade, gap };
+  const stickOut = orChosen(
+    figure('length', 'stickOut', lengths, { step: 0.1 }),
+    chosenOut === undefined ? undefined : Math.max(chosenOut, tidy(least)),
+  );
+  const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, mmOf(bar.length) - stickOut.value) }, { step: 0.1 }), chosenGrip);
+  const choice = job.choices.findLast((c) => c.kind === 'bar');
+  const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
+  const cut = orChosen(
+    figure('length', 'barLength', { ...lengths, grip: grip.value, spare: SPARE }, { step: 0.1 }),
+    typed?.ok ? typed.value : undefined,
+  );
+  return {
+    off,
+    blade,
+    gap,
+    grip,
+    stickOut,
+    cut,
+    surfaceStays: surfaceStays(part, bar),
+    ...behindOf(asked, stickOut.value + grip.value),
+    severs: true,
+    whole: asked.whole,
+    each: tidy(part.length + FACE_FIRST + FACE_SECOND + blade),
+  };
+}
+
+/** Stands out of the chuck while an end is faced and centred, mm. @source judgement: room for tool and centre drill */
+const CENTRING = 20;
+
+/** A bar that is sawn to its length and carried between centres or on a plate: no grip, gap or blade is lost. */
+export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): BarSheet {
+  const off = offOf(first);
+  const choice = job.choices.findLast((c) => c.kind === 'bar');
+  const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
+  const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade: 0, gap: 0 };
+  const cut = orChosen(figure('length', 'barLength', { ...lengths, grip: 0, spare: 0 }, { step: 0.1 }), typed?.ok ? typed.value : undefined);
+  return {
+    off,
+    blade: 0,
+    gap: 0,
+    grip: figure('length', 'gripOfJaws', { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - CENTRING) }, { step: 0.1 }),
+    stickOut: figure('length', 'distance', { value: CENTRING }, { step: 0.1 }),
+    cut,
+    surfaceStays: surfaceStays(part, bar),
+    severs: false,
+    whole: false,
+    each: tidy(part.length + off.right + off.left),
+  };
+}

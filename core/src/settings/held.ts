@@ -1,0 +1,217 @@
+import { type Holding, orChosen } from '../document';
+import { faceOf, innerOf, inward, otherEnd, type Part } from '../drawing';
+import { type Held, largestDiameter, type ToKeep } from '../holding';
+import { cuttingForce } from '../mechanics';
+import type { Facts } from '../operations';
+import { figure, type Figure } from '../quantity';
+import { type End, thingOf } from '../ref';
+import { mmOf } from '../shop';
+import { regionOf, thinnestOf } from '../stock';
+import type { BarSheet } from './barSheet';
+import type { Gripping, Reach } from './reach';
+
+/** What a driving dog takes of the end that it sits on, mm. @source common practice */
+export const DOG = 20;
+
+/** A light roughing cut, for slipping: depth on radius, mm. @source common practice */
+const LIGHT_CUT = 0.5;
+
+/** What both setups have in common. */
+function common(facts: Facts, gripped: number) {
+  const { part, material, machine, shop } = facts;
+  const largest = largestDiameter(part);
+  const smallest = Math.min(largest, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.nominal));
+  const edge = shop.tools.find((t) => t.kind === 'turn')?.grade ?? 'hss';
+  const forces = cuttingForce(material.kc, material.mc, { depth: LIGHT_CUT, feed: material.feed, nose: 0.4, speed: material[edge] });
+  return {
+    length: part.length,
+    largest,
+    modulus: 1000 * material.modulus,
+    machine,
+    wantsSpeed: Math.min(fastest(facts), (1000 * material[edge]) / (Math.PI * Math.max(1, smallest))),
+    pull: Math.hypot((forces.cutting * largest) / Math.max(1, gripped), forces.feed),
+  };
+}
+
+function fastest({ machine }: Facts): number {
+  return Array.isArray(machine.speeds) ? Math.max(...machine.speeds) : machine.speeds.to;
+}
+
+/** How far in the deepest hole of an end goes. */
+const holeOf = (facts: Facts, side: End): number | undefined => {
+  const rows = facts.part.features.filter((f) => f.side === side);
+  return rows.length > 0 ? Math.max(...rows.map((f) => Math.abs(f.far - faceOf(facts.part, side)))) : undefined;
+};
+
+/** The wall of what is gripped first, where it is hollow already. */
+function wallFirst({ started, bar }: Facts): Held['wall'] {
+  if (started) return thinnestOf(started.region, -1e4, 1e4);
+  return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
+}
+
+/** Nearer than this to its limits a size of a piece already started is finished, mm. @source judgement: what a caliper tells */
+const FINISHED = 0.02;
+
+/** What the jaws close on first is a row that is finished already: a piece that was started has some. */
+const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
+  started !== undefined &&
+  part.features.some(
+    (f) =>
+      f.side === 'outside' &&
+      f.form === 'cylinder' &&
+      f.asDrawn !== true &&
+      diameter >= f.nearDiameter.min - FINISHED &&
+      diameter <= f.nearDiameter.max + FINISHED,
+  );
+
+const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => d.kind === 'centre' && d.on === side);
+
+/** The bar, or the piece as it is, held for the end that is worked first. */
+export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
+  const metal = facts.started ? facts.started.piece.length : mmOf(facts.bar.length);
+  return {
+    ...common(facts, diameter),
+    setup: `${first}-1`,
+    diameter,
+    form: facts.bar.form,
+    finished: finishedAlready(facts, diameter),
+    room: facts.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
+    stickOut: (h) => sheetWith(h.id).stickOut,
+    grip: (h) => sheetWith(h.id).grip,
+    face: faceOf(facts.part, first),
+    centreAllowed: true,
+    centreDrawn: centreDrawn(facts, first),
+    hole: holeOf(facts, first),
+    bore: undefined,
+    wall: wallFirst(facts),
+    keep: [],
+    clear: sheetWith('').severs ? sheetWith('').gap : undefined,
+  };
+}
+
+/** The piece turned round, held on what was finished. */
+export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: Reach, sheet: BarSheet): Held {
+  const { part, chosen } = facts;
+  const end = otherEnd(first);
+  const typed = chosen.hold.get(`${end}-1`)?.grip;
+  const gripOf = (h: Holding | undefined): Figure =>
+    orChosen(figure('length', 'gripOfJaws', { jaws: mmOf(h?.jaw?.length, 25), most: gripping.room }, { step: 0.1 }), typed && mmOf(typed, NaN));
+  const through = throughBore(part, first);
+  const wall = sheet.severs ? thinnestOf(regionOf(part.contour), gripping.z, gripping.z + inward(end) * gripping.room) : undefined;
+  return {
+    ...common(facts, gripping.diameter),
+    setup: `${end}-1`,
+    diameter: gripping.diameter,
+    form: 'round',
+    finished: true,
+    room: gripping.room,
+    grip: (h) => (onArbor(h) && through ? figure('length', 'distance', { value: part.length }, { step: 0.1 }) : gripOf(h)),
+    stickOut: (h) =>
+      onArbor(h) && through
+        ? figure('length', 'distance', { value: part.length + sheet.off[end] }, { step: 0.1 })
+        : turnedStickOut(facts, gripping, sheet.off[end], gripOf(h).value),
+    face: faceOf(part, end),
+    centreAllowed: true,
+    centreDrawn: centreDrawn(facts, end),
+    hole: holeOf(facts, end),
+    bore: through?.nearDiameter.nominal,
+    wall,
+    keep: toKeep(part, first, reach),
+    clear: cutBeside(facts, end, gripping, reach),
+  };
+}
+
+/** The sawn bar in a chuck for facing and centring an end, most of it through the spindle. */
+export function heldSawn(facts: Facts, end: End, sheetWith: (holding: string) => BarSheet): Held {
+  const across = mmOf(facts.bar.across);
+  return {
+    ...common(facts, across),
+    setup: `${end}-1`,
+    diameter: across,
+    form: facts.bar.form,
+    finished: false,
+    room: facts.part.length,
+    stickOut: (h) => sheetWith(h.id).stickOut,
+    grip: (h) => sheetWith(h.id).grip,
+    face: faceOf(facts.part, end),
+    centreAllowed: false,
+    centreDrawn: centreDrawn(facts, end),
+    hole: undefined,
+    bore: undefined,
+    wall: undefined,
+    keep: [],
+    clear: undefined,
+  };
+}
+
+/** Between its own two centres: what is turned at one end runs true to what was turned at the other. */
+export function heldBetween(facts: Facts, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: facts.part.length }, { step: 0.1 });
+  const largest = largestDiameter(facts.part);
+  return {
+    ...heldSawn(facts, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    setup: `${end}-${String(n)}`,
+    diameter: largest,
+    form: 'round',
+    stickOut: () => long,
+    grip: () => figure('length', 'distance', { value: DOG }),
+    carried: 'centres',
+  };
+}
+
+/** A plate clamped by its back. */
+export function heldOnPlate(facts: Facts, end: End, n: number): Held {
+  const long = figure('length', 'distance', { value: facts.part.length }, { step: 0.1 });
+  return {
+    ...heldSawn(facts, end, () => ({ stickOut: long, grip: long }) as BarSheet),
+    setup: `${end}-${String(n)}`,
+    stickOut: () => long,
+    grip: () => long,
+    carried: 'plate',
+  };
+}
+
+/** What sticks out of the jaws that hold the turned piece. */
+export const turnedStickOut = (facts: Facts, gripping: Gripping, off: number, grip: number): Figure =>
+  figure('length', 'stickOutTurned', {
+    part: facts.part.length,
+    face: off,
+    grip,
+    inside: Math.min(gripping.inside(grip), Math.max(0, facts.part.length + off - grip - 0.1)),
+  });
+
+/** How far the rows turned in the second setup stay from the jaws; undefined where none is. */
+function cutBeside(facts: Facts, end: End, gripping: Gripping, reach: Reach): number | undefined {
+  const mine = facts.part.features.filter((f) => f.side === 'outside' && reach[f.id] === end);
+  return mine.length > 0 ? Math.min(...mine.map((f) => inward(end) * (gripping.z - innerOf(f, end)))) : undefined;
+}
+
+/** Holds by a bore rather than by the outside. */
+export const onArbor = (holding: Holding | undefined): boolean => holding?.kind === 'arbor' || holding?.kind === 'cushionedArbor';
+
+/** A through bore that the first setup makes. */
+const throughBore = (part: Part, first: End) => part.features.find((f) => f.side === first && f.through === true && f.form === 'cylinder');
+
+/** A piece on an arbor that fills its through bore: held all along, the end free that is worked second. */
+export function boredGripping(part: Part, first: End): Gripping | undefined {
+  const bore = throughBore(part, first);
+  if (!bore) return undefined;
+  return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: faceOf(part, otherEnd(first)), inside: () => 0 };
+}
+
+/** Relations whose two sides are made in different setups. */
+export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] {
+  const setupOf = (ref: string): 'right' | 'left' | undefined => {
+    const id = thingOf(ref);
+    if (id === 'right' || id === 'left') return id;
+    const feature = part.features.find((f) => f.id === id);
+    if (!feature) return undefined;
+    if (feature.side !== 'outside') return feature.side;
+    return reach[id] === otherEnd(first) ? otherEnd(first) : first;
+  };
+  return part.relations.flatMap((r): ToKeep[] => {
+    if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
+    const [a, b] = [setupOf(r.of), setupOf(r.to)];
+    return a && b && a !== b ? [{ id: r.id, words: r.kind, limit: r.limits.max }] : [];
+  });
+}

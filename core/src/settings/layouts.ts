@@ -1,0 +1,294 @@
+import type { Holding } from '../document';
+import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
+import type { Finding } from '../finding';
+import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
+import { type Facts, severingOf, way } from '../operations';
+import { length, say, type Sentence } from '../quantity';
+import type { End } from '../ref';
+import { holdingOf, mmOf } from '../shop';
+import { rectangle, type Region, sameRegion } from '../stock';
+import { type BarSheet, barSheet, carriedSheet } from './barSheet';
+import { betweenSetup, centreSetup, plateSetup, rimSetup } from './carried';
+import { DOG, heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor } from './held';
+import { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './reach';
+import type { MadeSetting, Making } from './setting';
+import type { LayoutName } from './setup';
+import { firstSetup, secondSetup } from './setups';
+import { gripDiameter, reachBesideJaws, startedSheet } from './started';
+import { variantsOf, wheresOf } from './variants';
+
+/** One setup of a layout: the ways of holding it, best first, and how its steps are made. */
+export interface Stage {
+  readonly id: string;
+  readonly options: readonly HoldingChoice[];
+  /** what the shape of the part costs this setup whatever holds it */
+  readonly dangers: (held: HoldingChoice) => readonly Finding[];
+  readonly make: (making: Making, held: HoldingChoice) => MadeSetting;
+}
+
+/** A way of carrying the piece from bar to part: which end first, which setups. */
+export interface Layout {
+  readonly name: LayoutName;
+  readonly first: End;
+  readonly stages: readonly Stage[];
+  readonly reach: Reach;
+  readonly sheetOf: (holding: string) => BarSheet;
+  readonly making: Pick<Making, 'severing' | 'reach' | 'first'>;
+  readonly blank: (sheet: BarSheet) => Region;
+  /** with the methods that this layout takes */
+  readonly facts: Facts;
+}
+
+export interface Layouts {
+  readonly layouts: readonly Layout[];
+  /** a way of carrying that was asked for and cannot be had */
+  readonly findings: readonly Finding[];
+}
+
+/** The layouts that this part, shop and job allow, the usual one first; a person's choice leaves only that. */
+export function layoutsOf(facts: Facts): Layouts {
+  const { chosen, started } = facts;
+  // a holding is chosen for a setup of a route: without a word on the rest, of the usual one
+  const usual = chosen.hold.size > 0;
+  const askedFirst = chosen.method.get('first')?.method;
+  const ends: readonly End[] =
+    askedFirst === 'left' && !started ? ['left'] : askedFirst === 'right' || started || usual ? ['right'] : ['right', 'left'];
+  const asked = chosen.method.get('carrying')?.method ?? (usual ? 'chuck' : undefined);
+  const { variants, findings } = variantsOf(facts);
+  const begun = variants.flatMap((own) => ends.map((first) => beginning(own, first)));
+  // the usual ones first: what they cost soon rules the others out
+  const all = [
+    ...begun.flatMap((begins) => [
+      ...chucked(begins, 'soon'),
+      ...(started ? [] : [betweenCentres(begins.facts, begins.first), onPlate(begins.facts, begins.first)].filter((made) => 'stages' in made)),
+    ]),
+    ...begun.flatMap((begins) => chucked(begins, 'later')),
+  ];
+  const like = all.filter((l) => l.name === asked);
+  if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
+  return { layouts: all, findings: [...findings, cannotBeHad(facts, ends[0] ?? 'right', asked)] };
+}
+
+function cannotBeHad(facts: Facts, first: End, asked: string): Finding {
+  const made = asked === 'centres' ? betweenCentres(facts, first) : onPlate(facts, first);
+  const words = asked === 'centres' ? 'between centres' : asked === 'plate' ? 'on the faceplate' : asked;
+  const choice = facts.chosen.method.get('carrying');
+  return {
+    code: 'carrying-not-possible',
+    about: 'holding',
+    severity: 'caution',
+    says: say`it cannot be carried ${words}`,
+    why: facts.started ? say`a piece already started is held as it is` : 'stages' in made ? say`another choice stands in the way` : made.why,
+    mends: choice ? [{ says: say`let the planner choose`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }] : [],
+  };
+}
+
+/** Why a way of carrying cannot be had. */
+interface Not {
+  readonly why: Sentence;
+}
+
+/** How a piece is first held in a chuck, whichever rows are turned there. */
+interface Beginning {
+  readonly facts: Facts;
+  readonly first: End;
+  readonly severing: Layout['making']['severing'];
+  readonly sheetOf: Layout['sheetOf'];
+  readonly weighed: readonly HoldingChoice[];
+  /** the holding that a person asked for */
+  readonly taken: HoldingChoice | undefined;
+}
+
+function beginning(facts: Facts, first: End): Beginning {
+  const { part, bar, shop, started, chosen, job, machine } = facts;
+  const across = mmOf(bar.across);
+  const severing = severingOf(facts, across / 2);
+  const typed = chosen.hold.get(`${first}-1`);
+  const whole = way(facts, 'bar') === 'whole';
+  const sheetWith = (holding: Holding | undefined) =>
+    (started ? startedSheet(started) : barSheet)(
+      { job, part, bar, holding, blade: severing.width, machine, whole, first },
+      typed?.grip && mmOf(typed.grip, NaN),
+      typed?.stickOut && mmOf(typed.stickOut, NaN),
+    );
+  const sheetOf = remembered((holding) => sheetWith(holdingOf(shop, holding)));
+  const firstHeld = heldFirst(facts, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
+  const weighed = weighHoldings(firstHeld, shop);
+  return { facts, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
+}
+
+/** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
+function chucked({ facts, first, severing, sheetOf, weighed, taken }: Beginning, widest: 'soon' | 'later'): readonly Layout[] {
+  const where = wheresOf(facts, first)[widest];
+  if (!where) return [];
+  const { part, shop, started } = facts;
+  const far = otherEnd(first);
+  const findings: Finding[] = [];
+  const plain = reachOf(part.features, first, where);
+  // of a piece already started the grip decides which rows lie in the jaws
+  const reach = started ? reachBesideJaws(plain, part, started, sheetOf(taken?.holding ?? ''), findings) : plain;
+  const gripping = grippingOf(part, reach, first);
+  const soonest = reachOf(part.features, first);
+  const later = started ? [] : part.features.filter((f) => soonest[f.id] === first && plain[f.id] === far);
+  if (widest === 'later' && !(gripping.sound && reach[gripping.row] === first)) return [];
+  const turned = weighHoldings(heldTurned(facts, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
+  return [
+    {
+      facts,
+      name: 'chuck',
+      first,
+      reach,
+      sheetOf,
+      making: { severing, reach, first },
+      blank: (sheet) => started?.region ?? sawn(facts, first, sheet),
+      stages: [
+        {
+          id: `${first}-1`,
+          options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
+          dangers: () => findings,
+          make: firstSetup,
+        },
+        {
+          id: `${far}-1`,
+          options: turned,
+          dangers: ({ holding }) => [
+            ...(gripping.sound || onArbor(holdingOf(shop, holding))
+              ? []
+              : [onlyShaped(facts, far, gripping, grippingOf(part, soonest, first).sound)]),
+            ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
+          ],
+          make: (making, held) => secondSetup(making, held, gripping),
+        },
+      ],
+    },
+  ];
+}
+
+/** The bar as it is cut off: from its free face inwards. */
+const sawn = (facts: Facts, first: End, sheet: BarSheet): Region => {
+  const face = faceOf(facts.part, first) - inward(first) * sheet.off[first];
+  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(facts.bar.across) / 2));
+};
+
+/** What could have been turned in the first chucking, and is true to it only as the second holding is. */
+const turnedApart = (row: Feature, end: End, holding: Holding | undefined): Finding => ({
+  code: 'one-chucking',
+  about: `${row.id}.diameter`,
+  severity: 'caution',
+  says: say`turned from end ${letterOf(end)}, it is true to the rest within ${length(mmOf(holding?.trueWithin), 0.001)} TIR at the best`,
+  why: say`in the first chucking it would be true to what is turned there; what is gripped for it is then a finished surface`,
+  mends: [],
+});
+
+/** Where a plain row could have been left for it and a person's choice has it turned there, that is no way to hold it. */
+const onlyShaped = ({ part, chosen }: Facts, end: End, gripping: Gripping, avoidable: boolean): Finding => ({
+  code: 'grip-last',
+  about: `${end}-1`,
+  severity: avoidable ? 'stop' : 'caution',
+  says: say`turned round, only a ${part.features.find((f) => f.id === gripping.row)?.form ?? 'shaped row'} is left to grip`,
+  why: say`never leave only threads, tapers or balls to grip: begin at the other end, or leave spare stock to hold and part it off last`,
+  mends: avoidable
+    ? [
+        {
+          says: say`turn it in the first chucking`,
+          to: 'job',
+          edits: [...chosen.in.values()].map((c) => ({ op: 'remove' as const, at: `choices/#${c.id}` })),
+        },
+      ]
+    : [],
+});
+
+/** Slender enough that centres are worth their two extra setups. @source stick-out, common practice */
+const SLENDER = 5;
+
+/** Both ends faced and centred in a chuck, then turned between centres and end for end. */
+function betweenCentres(facts: Facts, first: End): Layout | Not {
+  const { part, bar, shop, job, machine, chosen } = facts;
+  const far = otherEnd(first);
+  const across = mmOf(bar.across);
+  const asked = chosen.method.get('carrying')?.method === 'centres';
+  const through = mmOf(machine.through);
+  if (!shop.holdings.some((h) => h.kind === 'centres')) return { why: say`the shop has no centres with a driving dog` };
+  if (part.features.some((f) => f.side !== 'outside')) return { why: say`a hole takes the centre of an end away` };
+  if (bar.form !== 'round') return { why: say`the dog and the centres want a round bar` };
+  if (part.length < (asked ? 2 : SLENDER) * across) return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
+  if (through > 0 && across > through + 1e-6)
+    return { why: say`${bar.name} does not go through the spindle, so its ends cannot be faced and centred in a chuck` };
+  if (part.length > mmOf(machine.centres, Infinity)) return { why: say`it is longer than the lathe takes between centres` };
+  const reach = besideDog(reachOf(part.features, first), part, first, DOG);
+  if (!reach) return { why: say`a neck, or a row that the dog sits on, is hidden from the other end` };
+  if (!part.features.some((f) => reach[f.id] === far)) return { why: say`nothing is left for the other end` };
+  const sheetOf = remembered((holding) =>
+    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
+  );
+  const centring = (end: End): Stage => ({
+    id: `${end}-1`,
+    options: weighHoldings(heldSawn(facts, end, sheetOf), shop),
+    dangers: () => [],
+    make: (making, held) => centreSetup(making, end, held),
+  });
+  const between = (end: End): Stage => ({
+    id: `${end}-2`,
+    options: weighHoldings(heldBetween(facts, end, 2), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'centres'),
+    dangers: () => [],
+    make: (making, held) => betweenSetup(making, end, held),
+  });
+  return {
+    facts,
+    name: 'centres',
+    first,
+    reach,
+    sheetOf,
+    making: { severing: severingOf(facts, across / 2), reach, first },
+    blank: (sheet) => sawn(facts, first, sheet),
+    stages: [centring(first), centring(far), between(first), between(far)],
+  };
+}
+
+/** A bored plate, wider than long: clamped, faced and bored, turned over, then held through its bore. */
+function onPlate(facts: Facts, first: End): Layout | Not {
+  const { part, bar, shop, job, machine } = facts;
+  const far = otherEnd(first);
+  const reach = reachOf(part.features, far);
+  const outside = part.features.filter((f) => f.side === 'outside');
+  const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
+  const bored = part.features.some((f) => f.side === first && f.through === true);
+  if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
+  if (!bored) return { why: say`it is held last by a bolt through its bore, and no hole goes through from the end that is first` };
+  if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
+  if (outside.some((f) => reach[f.id] !== far || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
+  const sheetOf = remembered((holding) =>
+    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
+  );
+  const stage = (id: string, end: End, make: Stage['make']): Stage => ({
+    id,
+    options: weighHoldings(heldOnPlate(facts, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+    dangers: () => [],
+    make,
+  });
+  return {
+    facts,
+    name: 'plate',
+    first,
+    reach,
+    sheetOf,
+    making: { severing: severingOf(facts, mmOf(bar.across) / 2), reach, first },
+    blank: (sheet) => sawn(facts, first, sheet),
+    stages: [
+      stage(`${first}-1`, first, (making, held) => plateSetup(making, first, held)),
+      stage(`${far}-1`, far, (making, held) => plateSetup(making, far, held)),
+      stage(`${far}-2`, far, (making, held) => rimSetup(making, far, held)),
+    ],
+  };
+}
+
+function remembered(of: (holding: string) => BarSheet): (holding: string) => BarSheet {
+  const known = new Map<string, BarSheet>();
+  return (holding) => {
+    const before = known.get(holding);
+    if (before) return before;
+    const made = of(holding);
+    known.set(holding, made);
+    return made;
+  };
+}

@@ -1,0 +1,175 @@
+import { envelopeOf, faceOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
+import type { Reason } from '../finding';
+import type { HoldingChoice } from '../holding';
+import {
+  awaySteps,
+  backGroove,
+  chamferInner,
+  chamferMouth,
+  cutNeck,
+  faceEnd,
+  type Facts,
+  type Operation,
+  reason,
+  releaseCheck,
+  sever,
+  takeHold,
+} from '../operations';
+import { diameter, length, say } from '../quantity';
+import { inOrder } from '../sequence';
+import { holdingOf, mmOf } from '../shop';
+import { combine, rectangle } from '../stock';
+import { boredGripping, onArbor } from './held';
+import type { Gripping } from './reach';
+import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
+import { finishEdges, holeAfterTurning, madeAlready, openEnd, shapeRows, turnRows } from './works';
+
+/** @source bar-whip, common practice */
+const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
+
+/** @source reverse-and-chuck, common practice */
+export const SCREWED = 'The chuck is screwed on: never reverse it or brake it hard under power.';
+
+/** What the bar itself asks for when it is held. */
+export function atLoading(facts: Facts, out: number): readonly Reason[] {
+  const { bar, job, started } = facts;
+  if (started) return [];
+  const shared = job.choices.some((c) => c.kind === 'bar' && c.after !== undefined);
+  const across = mmOf(bar.across);
+  return [
+    ...(bar.form === 'hex' || bar.form === 'square'
+      ? [reason('interrupted', say`its corners knock until it is round: lighter and slower at first, a tough edge or high-speed steel`, 'bar')]
+      : []),
+    ...(bar.form === 'square'
+      ? [reason('corners-first', say`its corners go at the saw first: what the lathe then knocks round is an octagon`, 'bar')]
+      : []),
+    ...((bar.skin === 'drawn' || bar.skin === 'hot') && out > 6 * across
+      ? [reason('skin-off-both', say`drawn bar moves as its skin comes off: roughed all over it may be released, trued again, and finished`, 'bar')]
+      : []),
+    ...(shared
+      ? [reason('two-from-one', say`cut from what another job leaves of this bar: what they share is bored and reamed before they are parted`, 'bar')]
+      : []),
+    ...(job.pieces > 1
+      ? [reason('batch', say`${job.pieces} pieces: stops set once, each piece and its ends numbered where mates are fitted`, 'bar')]
+      : []),
+  ];
+}
+
+/** z of the face that is left behind when the piece is severed, with its allowance for facing. */
+const severedAt = ({ facts, sheet, first }: Making): number => {
+  const far = otherEnd(first);
+  return faceOf(facts.part, far) - inward(far) * sheet.off[far];
+};
+
+/** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
+export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
+  const { facts, sheet, first: end } = making;
+  const { stock } = making.begins;
+  const far = otherEnd(end);
+  const edge = severedAt(making);
+  const jaws = sheet.severs ? edge + inward(end) * (making.severing.width + sheet.gap) : edge - inward(end) * sheet.grip.value;
+  const barDiameter = mmOf(facts.bar.across);
+  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: sheet.stickOut.value / barDiameter, stock, jaws, gripped: barDiameter });
+  const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
+  const mine = rows.filter((f) => making.reach[f.id] === end);
+  const hole = facts.part.features.some((f) => f.side === end);
+  const face = faceOf(facts.part, end);
+  const opening = { z: face, widest: rowAt(rows, end)?.nearDiameter.nominal ?? barDiameter, hole };
+  const last = rowAt(rows, far);
+  const lastEdge = far === 'left' ? 'far' : 'near';
+  const widest = last && making.reach[last.id] === end ? last.nearDiameter.nominal / 2 : barDiameter / 2;
+  const chamfered = (far === 'left' ? last?.chamferFar : last?.chamferNear) ?? 0;
+  const parts = sheet.severs && making.severing.method === 'part';
+  const operations: readonly Operation[] = [
+    takeHold({
+      verb: 'load',
+      says: say`${facts.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
+      because: [
+        facts.started
+          ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(facts.part.length)}`, 'bar')
+          : reason(
+              'bar-length',
+              say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part, facing, blade, gap, grip and spare`,
+              'bar',
+            ),
+        ...held.because,
+        ...atLoading(facts, sheet.stickOut.value),
+      ],
+      cautions: [...(sheet.behind ? [WHIPS] : []), ...(facts.machine.nose === 'screwed' ? [SCREWED] : [])],
+      minutes: 1.5,
+    }),
+    ...(sheet.off[end] > 0 ? [faceEnd(face, sheet.off[end], barDiameter, 'first')] : []),
+    ...openEnd(making, begin, held, opening),
+    ...turnRows(making, begin, mine, face, sheet.surfaceStays),
+    ...rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(facts, f)).map((neck) => cutNeck(neck, rows)),
+    ...finishEdges(making, begin, mine, rows),
+    ...shapeRows(
+      making,
+      begin,
+      rows.filter((f) => making.reach[f.id] !== far),
+    ),
+    ...holeAfterTurning(held, opening),
+    ...(last && making.reach[last.id] === end && parts
+      ? [chamferInner(last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1))]
+      : []),
+    releaseCheck(),
+    ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
+  ];
+  const done = inOrder(facts, begin, operations, making.known, parts && last ? `${last.id}.${lastEdge}` : undefined);
+  return settingMade(making, done, held, {
+    grip: sheet.grip,
+    stickOut: sheet.stickOut,
+    gripped: [jaws, jaws + inward(end) * sheet.grip.value],
+    before: stock,
+  });
+}
+
+/** The piece that was severed, turned round and held on what was finished: the other end. */
+export function secondSetup(making: Making, held: HoldingChoice, outside: Gripping): MadeSetting {
+  const { facts, sheet, first } = making;
+  const { stock } = making.begins;
+  const end = otherEnd(first);
+  const arbor = onArbor(holdingOf(facts.shop, held.holding)) ? boredGripping(facts.part, first) : undefined;
+  const gripping = arbor ?? outside;
+  const edge = severedAt(making);
+  const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, inward(end) * 1000, -1, 1000)) : stock;
+  const { grip, stickOut } = held;
+  const begin = beginningOf(making, `${end}-1`, end, held, {
+    ratio: stickOut.value / gripping.diameter,
+    stock: piece,
+    jaws: gripping.z,
+    gripped: gripping.diameter,
+  });
+  const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
+  const mine = rows.filter((f) => making.reach[f.id] === end);
+  const hole = facts.part.features.some((f) => f.side === end);
+  const barDiameter = mmOf(facts.bar.across);
+  const last = rowAt(rows, end);
+  const face = faceOf(facts.part, end);
+  const opening = { z: face, widest: last?.nearDiameter.nominal ?? barDiameter, hole };
+  const operations: readonly Operation[] = [
+    takeHold({
+      verb: 'turn-round',
+      says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
+      because: [
+        reason('moved-is-lost', say`dial it on the finished diameter; zero is now face ${letterOf(end)}`, end),
+        ...held.because,
+        reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
+      ],
+      minutes: 2.5,
+    }),
+    ...(sheet.off[end] > 0
+      ? [faceEnd(face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length')]
+      : []),
+    ...openEnd(making, begin, held, opening),
+    ...turnRows(making, begin, mine, face, false),
+    ...finishEdges(making, begin, mine, rows),
+    ...shapeRows(making, begin, mine),
+    ...holeAfterTurning(held, opening),
+    ...(last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw') ? [chamferMouth(last)] : []),
+    releaseCheck(),
+    awaySteps(),
+  ];
+  const done = inOrder(facts, begin, operations, making.known);
+  return settingMade(making, done, held, { grip, stickOut, gripped: [gripping.z, gripping.z + inward(end) * grip.value], before: piece, arbor });
+}

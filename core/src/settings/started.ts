@@ -1,0 +1,68 @@
+import { alreadyMade } from '../holding';
+import { orChosen } from '../document';
+import type { Feature, Part } from '../drawing';
+import type { Finding } from '../finding';
+import type { StartedPiece } from '../holding';
+import { figure, length, say } from '../quantity';
+import { mmOf } from '../shop';
+import { outsideOf } from '../stock';
+import { type BarSheet, FACE_SECOND, GAP, type SheetAsked } from './barSheet';
+import type { Reach } from './reach';
+
+/** Least length beyond the kerf that jaws hold a piece by, mm. @source common practice */
+const LEAST_GRIP = 10;
+/** Room left between a cut and the jaws, mm. @source common practice */
+const CLEAR = 2;
+
+/** What is held and faced of a piece already started: severed where enough of it is beyond face B to hold it by, else held by its own end and turned round. */
+export const startedSheet =
+  (started: StartedPiece) =>
+  ({ part, holding, blade }: SheetAsked, chosenGrip: number | undefined): BarSheet => {
+    const whole = started.piece.length;
+    const jaws = mmOf(holding?.jaw?.length, 30);
+    const faceA = Math.max(0, started.beyondRight);
+    const base = { blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whole: false, each: whole };
+    const severs = started.beyondLeft >= FACE_SECOND + blade + GAP + LEAST_GRIP;
+    if (severs) {
+      const stickOut = figure('length', 'stickOut', { part: part.length, faceA, faceB: FACE_SECOND, blade, gap: GAP }, { step: 0.1 });
+      const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole - stickOut.value) }, { step: 0.1 }), chosenGrip);
+      return { ...base, off: { right: faceA, left: FACE_SECOND }, gap: GAP, grip, stickOut, severs };
+    }
+    const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole / 3) }, { step: 0.1 }), chosenGrip);
+    const stickOut = figure('length', 'stickOutStarted', { whole, grip: grip.value }, { step: 0.1 });
+    return { ...base, off: { right: faceA, left: Math.max(0, started.beyondLeft) }, gap: 0, grip, stickOut, severs };
+  };
+
+/** z of the left end of the metal and of the jaws' face. */
+const heldTo = (part: Part, started: StartedPiece, grip: number): number => -(part.length + started.beyondLeft) + grip;
+
+/** What the jaws close on in the first setup, mm. */
+export function gripDiameter(started: StartedPiece, part: Part, sheet: BarSheet): number {
+  const face = sheet.severs ? -(part.length + sheet.off.left + sheet.blade + sheet.gap) : heldTo(part, started, sheet.grip.value);
+  return 2 * outsideOf(started.region, face - sheet.grip.value, face).most;
+}
+
+/** Rows that lie in the jaws are turned from the other end. One that neither end reaches is a stop. */
+export function reachBesideJaws(reach: Reach, part: Part, started: StartedPiece, sheet: BarSheet, findings: Finding[]): Reach {
+  if (sheet.severs) return reach;
+  const jaws = heldTo(part, started, sheet.grip.value) + CLEAR;
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const largest = (list: readonly Feature[]) => Math.max(0, ...list.flatMap((f) => [f.nearDiameter.nominal, f.farDiameter.nominal]));
+  return Object.fromEntries(
+    rows.map((row, i) => {
+      const own = reach[row.id] ?? 'right';
+      if (own === 'left' || row.far >= jaws - 1e-6) return [row.id, own];
+      if (own === 'right' && largest(rows.slice(i + 1)) <= largest([row]) + 1e-9) return [row.id, 'left'];
+      if (!alreadyMade(row, started))
+        findings.push({
+          code: 'started-in-jaws',
+          about: `${row.id}.diameter`,
+          severity: 'stop',
+          says: say`row ${i + 1} lies in the jaws that hold the piece by its last ${length(sheet.grip.value)}, and a larger row hides it from end B`,
+          why: say`what is held cannot be turned: a shorter grip, a longer piece, or turn the drawing round`,
+          mends: [],
+        });
+      return [row.id, own];
+    }),
+  );
+}

@@ -1,0 +1,5 @@
+export { ENTERS } from './boringBar';
+export { substitutes } from './substitutes.table';
+export { cuts, insideBars, toolForThread } from './threadTools';
+export { type BarOut, giveOfBar, giveOfBlade } from './toolSpring';
+export { stoutestBar } from './boringBar';
