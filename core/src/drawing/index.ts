@@ -1,4 +1,3 @@
-export { radiusAt } from './chain';
 export { completions } from './complete';
 export { contourOf } from './contour';
 export { words as detailWords } from './details';

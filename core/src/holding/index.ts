@@ -6,6 +6,5 @@ export type { Held, ToKeep } from './held';
 export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';
 export { type CutFrom, likeBars, nest, type Nesting } from './nesting';
 export { type Runout, runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
-export { squeezeOf, type Wall } from './squeeze';
 export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece } from './started';
 export type { SupportKind } from './supports';

@@ -27,4 +27,4 @@ export { LONGEST, MM_PER_INCH, type Parsed, parseLength, readDeviations, readLen
 export { normalBelow } from './normal';
 export { isZero, nearestFraction, readNumber } from './number';
 export { remember } from './remember';
-export { atOrBelow, floorTo, roundTo, tidy } from './rounding';
+export { roundTo, tidy } from './rounding';

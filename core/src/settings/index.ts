@@ -1,4 +1,4 @@
-export { type BarSheet, FACE_SECOND, GAP, type SheetAsked } from './barSheet';
+export { type BarSheet } from './barSheet';
 export { type Layout, layoutsOf, type Stage } from './layouts';
 export { type Reach, reachedByBoth } from './reach';
 export { type Begins, type MadeSetting, withRemovals } from './setting';

@@ -22,5 +22,5 @@ export { midShop, readoutShop } from './otherShops';
 export { overWiresOf } from './overWires';
 export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
-export { holdingWords, itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
+export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';

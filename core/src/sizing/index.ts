@@ -1,21 +1,9 @@
 export { sizeAdvice } from './advice';
-export { advise, adviseWith, type AdviseWith, dialFound, dialShare, eventsOf, gaugeAsked, lengthDial, sizingWith } from './advise';
+export { advise, adviseWith, type AdviseWith, dialFound, dialShare, gaugeAsked, lengthDial, sizingWith } from './advise';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
 export { dialSaid } from './dialSaid';
-export {
-  afterCut,
-  afterReading,
-  type Belief,
-  believed,
-  comesOff,
-  type Forecast,
-  type Happened,
-  prior,
-  type Priors,
-  sizeAfter,
-  sizeNow,
-} from './estimate';
+export { type Belief, comesOff, type Forecast, type Happened, type Priors, sizeAfter, sizeNow } from './estimate';
 export { type DialQuestion, questionAsJob } from './questionAsJob';
-export { leadingDigits, readCelsius, readReading, readWarmth, wholeReading } from './readReading';
+export { leadingDigits, readReading, readWarmth, wholeReading } from './readReading';
 export { stood } from './stands';
 export type { Advice, Stands } from './types';

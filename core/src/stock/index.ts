@@ -3,6 +3,6 @@ export { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from './contact';
 export { finishedEdges } from './finished';
 export { lessSwept, outsideOf } from './outside';
 export { area, boundsOf, edgesOf, perimeterOf, polygon, rectangle, type Region, shifted, volume } from './region';
-export { type Section as StockSection, sectionsOf, thinnestOf } from './sections';
-export { centred, chamfered, drilled, faced, noseCorner, regionOf, silhouetteOf, threaded, turned, turnedToShoulder } from './sweep';
+export { sectionsOf, thinnestOf } from './sections';
+export { centred, chamfered, drilled, noseCorner, regionOf, silhouetteOf, threaded, turned, turnedToShoulder } from './sweep';
 export { turnedRound } from './turnedRound';

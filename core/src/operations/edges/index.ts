@@ -3,5 +3,4 @@ export { shapeEdges } from './corners';
 export { detailsOf, detailStep } from './grooves';
 export { knurlUnder } from './knurl';
 export { shapeRow } from './shapeRow';
-export { taperWay } from './tapers';
 export { undercut } from './undercut';
