@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import type { Detail, Drawing } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, say, type Sentence, tidy } from '../quantity';
@@ -17,7 +18,7 @@ export function readDetails(
 ): readonly PartDetail[] {
   const name = facesNamed(drawing);
   const details = drawing.details.flatMap((detail): PartDetail[] => {
-    const refuse = (code: string, says: Sentence, mends: readonly Mend[] = [], severity: Finding['severity'] = 'stop'): [] => {
+    const refuse = (code: FindingCode, says: Sentence, mends: readonly Mend[] = [], severity: Finding['severity'] = 'stop'): [] => {
       findings.push({ code, about: detail.id, severity, says, why: say`it is left out of the picture until it is understood`, mends });
       return [];
     };
@@ -125,7 +126,7 @@ function checkRoom(details: readonly PartDetail[], features: readonly Feature[],
   return details.filter((detail) => {
     const row = features.find((f) => f.id === detail.on);
     if (!row) return true;
-    const refuse = (code: string, says: Sentence): false => {
+    const refuse = (code: FindingCode, says: Sentence): false => {
       findings.push({ code, about: detail.id, severity: 'stop', says, why: say`it cannot be cut as drawn`, mends: [] });
       return false;
     };

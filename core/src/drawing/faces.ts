@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import type { Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { length, say, tidy, writeExact } from '../quantity';
@@ -249,6 +250,6 @@ function placedOf(
   return placed;
 }
 
-function stop(findings: Finding[], code: string, about: string, says: Finding['says'], mends: readonly Mend[] = []): void {
+function stop(findings: Finding[], code: FindingCode, about: string, says: Finding['says'], mends: readonly Mend[] = []): void {
   findings.push({ code, about, severity: 'stop', says, why: say`the part cannot be drawn without it`, mends });
 }

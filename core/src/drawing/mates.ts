@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import type { Drawing, Mate } from '../document';
 import type { Finding } from '../finding';
 import { diameter, length, MM_PER_INCH, parseLength, pressure, readLength, say, type Sentence, temperature, tidy, type Units } from '../quantity';
@@ -140,7 +141,7 @@ export function applyMates(
   for (const mate of drawing.mates) {
     const id = thingOf(mate.of);
     const feature = out.find((f) => f.id === id);
-    const tell = (code: string, severity: Finding['severity'], says: Sentence, why: Sentence, mends: Finding['mends'] = []) =>
+    const tell = (code: FindingCode, severity: Finding['severity'], says: Sentence, why: Sentence, mends: Finding['mends'] = []) =>
       findings.push({ code, about: mate.id, severity, says, why, mends });
     if (!feature) {
       const typed = [...drawing.outside, ...drawing.boreRight, ...drawing.boreLeft].some((r) => r.id === id);
@@ -165,7 +166,7 @@ export function applyMates(
   return { features: out, mates };
 }
 
-type Tell = (code: string, severity: Finding['severity'], says: Sentence, why: Sentence, mends?: Finding['mends']) => void;
+type Tell = (code: FindingCode, severity: Finding['severity'], says: Sentence, why: Sentence, mends?: Finding['mends']) => void;
 
 function checkMate(drawing: Drawing, mate: Mate, feature: Feature, got: MateLimits, tell: Tell): void {
   const own = feature.nearDiameter;

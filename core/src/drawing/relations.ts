@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import type { Drawing } from '../document';
 import type { Finding } from '../finding';
 import { say } from '../quantity';
@@ -14,7 +15,7 @@ export function readRelations(
 ): readonly ReadRelation[] {
   const known = new Set(['axis', 'right', 'left', ...features.map((f) => f.id), ...details.map((d) => d.id)]);
   return drawing.relations.flatMap((relation): ReadRelation[] => {
-    const refuse = (code: string, says: Finding['says'], gone = false): [] => {
+    const refuse = (code: FindingCode, says: Finding['says'], gone = false): [] => {
       findings.push({
         code,
         about: relation.id,

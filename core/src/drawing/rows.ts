@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, remember, say, tidy, writeExact } from '../quantity';
@@ -236,7 +237,7 @@ function nominalExcluded(row: Section, list: ListName, limits: Limits, findings:
 }
 
 /** A cell that may be absent, read; what is not understood is a finding and left out. */
-export function cell<T>(from: Cell | undefined, parse: ReadCell<T>, code: string, about: string, findings: Finding[]): T | undefined {
+export function cell<T>(from: Cell | undefined, parse: ReadCell<T>, code: FindingCode, about: string, findings: Finding[]): T | undefined {
   if (!from) return undefined;
   const read = parse(from.text, from.units);
   if (read.ok) return read.value;

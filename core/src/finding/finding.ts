@@ -1,11 +1,13 @@
 import type { Sentence } from '../quantity';
+import type { RuleName } from './rules.table';
+import type { FindingCode } from './codes.table';
 import { subjectIn } from '../ref';
 
 export type Severity = 'stop' | 'caution' | 'note';
 
 /** One check that has something to say. Its key is `${code}@${about}`. */
 export interface Finding {
-  readonly code: string;
+  readonly code: FindingCode;
   readonly about: string;
   readonly severity: Severity;
   readonly says: Sentence;
@@ -26,7 +28,7 @@ export type Edit =
 
 /** The rule that decided something, said with its numbers; `binds` names the steps or rows it ties together. */
 export interface Reason {
-  readonly rule: string;
+  readonly rule: RuleName;
   readonly says: Sentence;
   readonly binds: readonly string[];
 }

@@ -166,11 +166,11 @@ describe('what has to run true to what was made before', () => {
 });
 
 it('a stop speaks as much against a holding as ten cautions, a note as a tenth of one, and what is not of the holding not at all', () => {
-  const of = (code: string, severity: Finding['severity']): Finding => ({ code, severity, about: 'x', says: [], why: [], mends: [] });
+  const of = (code: Finding['code'], severity: Finding['severity']): Finding => ({ code, severity, about: 'x', says: [], why: [], mends: [] });
   expect(spokenAgainst([of('bends', 'caution')])).toBe(1);
   expect(spokenAgainst([of('swing', 'stop')])).toBeGreaterThanOrEqual(10 * spokenAgainst([of('bends', 'caution')]));
   expect(spokenAgainst([of('short-grip', 'note')])).toBeCloseTo(0.1, 9);
-  expect(spokenAgainst([of('something-new', 'stop'), of('gauge-too-coarse', 'caution')])).toBe(0);
+  expect(spokenAgainst([of('edges-sharp', 'stop'), of('gauge-too-coarse', 'caution')])).toBe(0);
 });
 
 describe('what is no chuck', () => {

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import { gripHolds } from '../cutting';
 import type { Holding } from '../document';
 import type { Finding } from '../finding';
@@ -14,7 +15,7 @@ import type { Supporting } from './supports';
 
 /** A holding that is no chuck: what it wants first. */
 export function otherKind(held: Held, holding: Holding): Finding | undefined {
-  const stop = (code: string, says: Finding['says'], why: Finding['why']): Finding => ({
+  const stop = (code: FindingCode, says: Finding['says'], why: Finding['why']): Finding => ({
     code,
     about: held.setup,
     severity: 'stop',

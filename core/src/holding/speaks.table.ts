@@ -4,7 +4,7 @@ import type { Finding } from '../finding';
 const SPEAKS = { stop: 10, caution: 1, note: 0.1 } as const;
 
 /** The checks that do. What is not named here is told and weighs nothing: what is said never chooses a holding by itself. */
-const against: ReadonlySet<string> = new Set([
+const against: ReadonlySet<Finding['code']> = new Set<Finding['code']>([
   'bed-too-short',
   'bends',
   'centre-allowed',

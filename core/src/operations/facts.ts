@@ -1,3 +1,4 @@
+import type { RuleName } from '../finding';
 import { type Bar, type Chosen, type Job, type Machine, orChosen, type Shop } from '../document';
 import type { Part } from '../drawing';
 import type { Reason } from '../finding';
@@ -39,4 +40,4 @@ export const way = (facts: Pick<Facts, 'shop' | 'chosen'>, key: string): string 
 
 export const byHand = (handling: number): Figure => figure('time', 'minutesByHand', { handling });
 
-export const reason = (rule: string, says: Sentence, ...binds: readonly string[]): Reason => ({ rule, says, binds });
+export const reason = (rule: RuleName, says: Sentence, ...binds: readonly string[]): Reason => ({ rule, says, binds });

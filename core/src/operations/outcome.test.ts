@@ -20,7 +20,14 @@ import { releaseCheck } from './release';
 import { roughTurn } from './roughTurn';
 import { cutThread } from './threads';
 
-const finding = (code: string, severity: Finding['severity']): Finding => ({ code, severity, about: 's1', says: say`x`, why: say`y`, mends: [] });
+const finding = (code: Finding['code'], severity: Finding['severity']): Finding => ({
+  code,
+  severity,
+  about: 's1',
+  says: say`x`,
+  why: say`y`,
+  mends: [],
+});
 
 function factsOf(job: Job, shop = midShop()): Facts {
   const part = readDrawing(job.drawing);
@@ -96,9 +103,9 @@ it('a step that an earlier setting has bears the name of its own setting', () =>
 it('what is only told weighs nothing; a danger weighs its minutes', () => {
   const facts = factsOf(blankJob('a', 'mm'));
   const risksOf = (write: Parameters<typeof operation>[0]) => operation(write).make(facts, beginning(facts)).risks;
-  expect(risksOf((draft) => draft.says.push(finding('something-new', 'stop')))).toEqual([]);
-  expect(risksOf((draft) => warn(draft, finding('something-new', 'stop')))).toHaveLength(1);
-  expect(risksOf((draft) => warn(draft, finding('something-new', 'note')))).toEqual([]);
+  expect(risksOf((draft) => draft.says.push(finding('edges-sharp', 'stop')))).toEqual([]);
+  expect(risksOf((draft) => warn(draft, finding('edges-sharp', 'stop')))).toHaveLength(1);
+  expect(risksOf((draft) => warn(draft, finding('edges-sharp', 'note')))).toEqual([]);
 });
 
 it('a caution of the way counts minutes, a stop as much as ten of them', () => {

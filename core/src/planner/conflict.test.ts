@@ -37,7 +37,7 @@ it('drawn sets that may not stand together: what is named is one of them, and is
       const planner = (of: Job): Plan => {
         const ids = new Set(of.choices.map((c) => c.id));
         const stops = forbidden.some((set) => set.every((id) => ids.has(id)));
-        return { ...empty, findings: stops ? [{ code: 'stopped', about: 'route', severity: 'stop', says: [], why: [], mends: [] }] : [] };
+        return { ...empty, findings: stops ? [{ code: 'not-made', about: 'route', severity: 'stop', says: [], why: [], mends: [] }] : [] };
       };
       const found = conflictingChoices({ ...job, choices: [...choices] }, shop, planner);
       const stopped = (of: readonly Choice[]) => planner({ ...job, choices: [...of] }).findings.length > 0;

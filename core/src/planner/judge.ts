@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import { factsOf } from '../sequence';
 import type { Job, Machine, Shop } from '../document';
 import { longOf, type Part } from '../drawing';
@@ -15,7 +16,8 @@ import type { Route } from './route';
 /** The one judge of a route, whoever made it: every broken rule of order, speed, reach, grip and bar. An empty list is a sound route; collisions are judged apart. */
 export function violations(route: Route, part: Part, job: Job, shop: Shop): readonly Finding[] {
   const found: Finding[] = [];
-  const broken = (code: string, about: string, says: Sentence, why: Sentence) => found.push({ code, about, severity: 'stop', says, why, mends: [] });
+  const broken = (code: FindingCode, about: string, says: Sentence, why: Sentence) =>
+    found.push({ code, about, severity: 'stop', says, why, mends: [] });
   const machine = machineOf(shop, job.machine);
   const names = new Set<string>();
   for (const setup of route.setups) {
@@ -68,7 +70,7 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
   return found;
 }
 
-type Broken = (code: string, about: string, says: Sentence, why: Sentence) => void;
+type Broken = (code: FindingCode, about: string, says: Sentence, why: Sentence) => void;
 
 function judgeHolding(setup: Setup, shop: Shop, broken: Broken): void {
   const holding = holdingOf(shop, setup.holding);

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../finding';
 import { type Bar, type Choice, chosenIn, type Job, type Machine, type Shop } from '../document';
 import { letterOf, readDrawing } from '../drawing';
 import type { Finding } from '../finding';
@@ -181,7 +182,7 @@ function unknownMaterial(job: Job): readonly Finding[] {
 const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>
   problemsOf(item, list)
     .filter((f) => f.severity !== 'note')
-    .map((f, i) => ({ ...f, about, code: i === 0 ? f.code : `${f.code}-${String(i + 1)}` }));
+    .map((f, i) => ({ ...f, about: i === 0 ? about : `${about}.${String(i + 1)}` }));
 
 /** The job as it was given out: later edits of the drawing do not move the Bench. */
 function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
@@ -237,7 +238,7 @@ function withMends(held: HoldingChoice, options: readonly HoldingChoice[]): read
   });
 }
 
-function nothingInShop(code: string, about: string, says: Sentence, shop: Shop): Finding {
+function nothingInShop(code: FindingCode, about: string, says: Sentence, shop: Shop): Finding {
   const start = startingShop();
   const [item] = code === 'no-machine' ? start.machines : start.holdings.filter(isChuck);
   const list = code === 'no-machine' ? 'machines' : 'holdings';

@@ -1,3 +1,4 @@
+import type { RuleName } from '../finding';
 import { type Part } from '../drawing';
 import { type Step, verbs } from '../operations';
 import { say, type Sentence } from '../quantity';
@@ -55,7 +56,7 @@ export function boundsOfStep(route: Orderings, part: Part, id: string): { readon
 
 export type Moved =
   | { readonly ok: true; /** the one before the other */ readonly order: readonly [string, string] }
-  | { readonly ok: false; readonly says: Sentence; readonly rule?: string };
+  | { readonly ok: false; readonly says: Sentence; readonly rule?: RuleName };
 
 /** May a step change places with its neighbour; if not, the rule that forbids it. */
 export function mayMove(route: Orderings, part: Part, id: string, by: 1 | -1): Moved {

@@ -1,3 +1,4 @@
+import type { RuleName } from '../finding';
 import type { Part } from '../drawing';
 import { besideLathe, type Step, type Verb } from '../operations';
 import { diameter, say, type Sentence } from '../quantity';
@@ -28,7 +29,7 @@ export interface SetupFacts {
 /** Why one step of a setup comes before another. */
 export interface OrderRule {
   /** its name in the rules of the trade */
-  readonly rule: string;
+  readonly rule: RuleName;
   /** broken only for a price */
   readonly preferred?: true;
   readonly says: Sentence;

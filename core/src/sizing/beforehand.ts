@@ -14,7 +14,7 @@ export function beforehand(sizing: Sizing): readonly Reason[] {
       ? []
       : [
           {
-            rule: 'right-gauge',
+            rule: 'right-gauge' as const,
             says: say`this gauge cannot prove ${length(tolerance, 0.001)}: its doubt of 95 % is ${length(2 * Math.hypot(sizing.bias, sizing.repeat), 0.001)}; one good to ${length(tolerance / 4, 0.001)} would`,
             binds: [],
           },
@@ -22,7 +22,7 @@ export function beforehand(sizing: Sizing): readonly Reason[] {
     ...(step > tolerance / 4 + 1e-9
       ? [
           {
-            rule: 'settable',
+            rule: 'settable' as const,
             says: say`the smallest move of this dial takes ${length(step, 0.001)}, more than a quarter of ${length(tolerance, 0.001)}: the compound set 5° 44′ from the bed moves the tool a tenth of its dial`,
             binds: [],
           },

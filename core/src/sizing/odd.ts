@@ -1,3 +1,4 @@
+import type { RuleName } from '../finding';
 import { leastDepthOf } from '../cutting';
 import type { Reason } from '../finding';
 import { length, MM_PER_INCH, parseLength, say, tidy, type Units } from '../quantity';
@@ -104,7 +105,7 @@ function surprises(
   const far = Math.abs(off) > SURPRISE * expected.deviation;
   const cut = earlier.at(-1);
   const before = earlier.findLast((e) => e.kind === 'reading');
-  const odd = (rule: string, says: Reason['says'], withMeant = true): Odd => {
+  const odd = (rule: RuleName, says: Reason['says'], withMeant = true): Odd => {
     const meant = withMeant ? likelyMeant(last, expected.mean, expected.deviation) : undefined;
     return { rule, says, binds: [], ...(meant !== undefined && { meant }) };
   };

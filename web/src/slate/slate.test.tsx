@@ -32,7 +32,7 @@ describe('a number shown', () => {
 });
 
 describe('checks', () => {
-  const one = (code: string, severity: Finding['severity'], mends: Finding['mends'] = []): Finding => ({
+  const one = (code: Finding['code'], severity: Finding['severity'], mends: Finding['mends'] = []): Finding => ({
     code,
     about: 'a',
     severity,

@@ -1,3 +1,4 @@
+import type { FindingCode } from '../../finding';
 import type { Shop } from '../../document';
 import { type Feature, type Limits, type Part, threadOf } from '../../drawing';
 import type { Finding } from '../../finding';
@@ -18,7 +19,7 @@ export function shopChecks(part: Part, shop: Shop): readonly Finding[] {
   ];
 }
 
-const check = (code: string, about: string, says: Finding['says'], why: Finding['why']): Finding => ({
+const check = (code: FindingCode, about: string, says: Finding['says'], why: Finding['why']): Finding => ({
   code,
   about,
   severity: 'caution',
