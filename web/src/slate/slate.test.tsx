@@ -46,12 +46,12 @@ describe('checks', () => {
     const edits = [{ op: 'remove' as const, at: 'choices/#x' }];
     render(
       <Checks
-        findings={[one('note', 'note'), one('stop', 'stop', [{ says: ['let it go'], to: 'job', edits }]), one('caution', 'caution')]}
+        findings={[one('near-jaws', 'note'), one('not-made', 'stop', [{ says: ['let it go'], to: 'job', edits }]), one('edges-sharp', 'caution')]}
         units="mm"
         apply={apply}
       />,
     );
-    expect(screen.getAllByRole('listitem').map((li) => li.dataset['code'])).toEqual(['stop', 'caution', 'note']);
+    expect(screen.getAllByRole('listitem').map((li) => li.dataset['code'])).toEqual(['not-made', 'edges-sharp', 'near-jaws']);
     fireEvent.click(screen.getByRole('button', { name: 'let it go' }));
     expect(apply).toHaveBeenCalledWith(edits, 'job');
     expect(screen.getByRole('img', { name: 'stop' })).toBeInTheDocument();
