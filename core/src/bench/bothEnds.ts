@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Entry } from '../document';
 import { faceOf, type Feature, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Reason } from '../finding';
@@ -13,27 +14,20 @@ export interface Ends {
   readonly held: number;
 }
 
-/** So far from the edge of a row it is measured, mm. @source common practice, clear of chamfers and of the nose's corner */
-const INSET = 3;
-
-/** So long for its diameter, or giving way by so much of its tolerance, a row is two sizes; under that the route only says to look at both ends. @source judgement */
-const SLENDER = 4;
-const MUCH = 0.7;
-
 /** The two places of a row that is brought to size at both ends of the cut. @source both-ends, common practice */
 export function endsOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | undefined): Ends | undefined {
   const row = part.features.find((f) => f.id === rowOf(step.id));
   if (step.verb !== 'finish-turn' || !row || !setup?.end || !step.because.some((r) => r.rule === 'both-ends')) return undefined;
   const long = Math.abs(row.near - row.far);
   const { max, min, nominal } = row.nearDiameter;
-  if (long <= SLENDER * nominal && 2 * (step.figures['spring']?.value ?? 0) <= MUCH * (max - min)) return undefined;
+  if (long <= practice.slenderRow * nominal && 2 * (step.figures['spring']?.value ?? 0) <= practice.givesMuch * (max - min)) return undefined;
   return placesOf(row, part, setup.end);
 }
 
 /** Where a row is measured near its two edges, from the zero face of the end that is worked. */
 export function placesOf(row: Feature, part: Part, end: End): Ends {
   const face = faceOf(part, end);
-  const inset = Math.min(INSET, Math.abs(row.near - row.far) / 4);
+  const inset = Math.min(practice.inset, Math.abs(row.near - row.far) / 4);
   return { free: tidy(Math.abs(mouthOf(row, end) - face) + inset), held: tidy(Math.abs(innerOf(row, end) - face) - inset) };
 }
 

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Machine, Shop } from '../document';
 import type { Step } from '../operations';
 import { length, ratio, say, type Sentence, spindleSpeed } from '../quantity';
@@ -63,9 +64,6 @@ export function symptomsOf(step: Step): readonly Symptom[] {
       return [];
   }
 }
-
-/** Steel sticks to an edge that is slower than this, m/min. @source built-up edge, common practice */
-const STICKS = 25;
 
 interface Numbers {
   readonly slender: number;
@@ -147,7 +145,7 @@ export function causesOf(symptom: Symptom, step: Step, setup: Setup, shop: Shop,
         'faster',
         say`at ${Math.round(at.cutting)} m/min steel builds up on the edge and tears`,
         say`faster, or cutting oil`,
-        at.cutting > 0 && at.cutting < STICKS && at.material.group === 'P' ? 1.8 : 0.6,
+        at.cutting > 0 && at.cutting < practice.sticksUnder && at.material.group === 'P' ? 1.8 : 0.6,
       ),
       cause('finer feed', say`the feed is coarse for the nose radius`, say`a finer feed, or a larger nose`, 0.8),
       cause('two like cuts', say`too light a cut rubs instead of cutting`, say`two real cuts, each deeper than a third of the nose`, 0.7),

@@ -1,4 +1,5 @@
-import { FRESH, minutesInCut } from '../cutting';
+import { practice } from '../shop';
+import { minutesInCut } from '../cutting';
 import type { Entry } from '../document';
 import type { Step } from '../operations';
 import { say } from '../quantity';
@@ -29,7 +30,7 @@ export function edgeUsed(tool: string, steps: ReadonlyMap<string, Step>, live: r
 export function freshFirst(advice: Advice, step: Step, steps: readonly Step[], live: readonly Entry[], own: readonly Entry[]): Advice {
   if (step.tool === undefined || own.length > 0 || advice.next !== 'measure') return advice;
   const used = edgeUsed(step.tool, new Map(steps.map((s) => [s.id, s])), live);
-  if (used === 0 || used + shareOf(step) <= FRESH) return advice;
+  if (used === 0 || used + shareOf(step) <= practice.freshShare) return advice;
   return {
     ...advice,
     next: 'indexTip',

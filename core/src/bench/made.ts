@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Entry } from '../document';
 import { faceOf, letterOf, otherEnd } from '../drawing';
 import type { Step } from '../operations';
@@ -38,9 +39,6 @@ export function madeBy(step: Step, plan: Plan): Made | undefined {
 const isSecond = (setups: readonly Setup[], setup: Setup): boolean =>
   setups.slice(0, setups.indexOf(setup)).some((s) => s.end !== null && s.end !== setup.end);
 
-/** Nearer than this, mm, a result is what is wanted: the finest that a drawing of a lathe part asks of a length or a middle. */
-const SAME = 0.002;
-
 export interface Outdated {
   readonly piece: number;
   readonly step: string;
@@ -67,7 +65,7 @@ function compare(made: Made, wants: Made, setup: Setup, plan: Plan): Pick<Outdat
   const end = setup.end ?? 'right';
   if (wants.of === 'overall') {
     const short = wants.far - made.far;
-    if (Math.abs(short) <= SAME) return undefined;
+    if (Math.abs(short) <= practice.sameMade) return undefined;
     if (wants.form === 'severed')
       return short > 0
         ? { again: false, says: say`severed for ${length(made.far)}; ${length(wants.far)} is wanted: it is ${length(short)} short` }
@@ -85,15 +83,15 @@ function compare(made: Made, wants: Made, setup: Setup, plan: Plan): Pick<Outdat
   }
   const inside = plan.part.features.some((f) => f.id === wants.of && f.side !== 'outside');
   const more = (inside ? 1 : -1) * (wants.diameter - made.diameter);
-  if (made.form !== wants.form) return { again: more > -SAME, says: say`it was made ${made.form}; ${wants.form} is wanted` };
-  if (Math.abs(more) > SAME)
+  if (made.form !== wants.form) return { again: more > -practice.sameMade, says: say`it was made ${made.form}; ${wants.form} is wanted` };
+  if (Math.abs(more) > practice.sameMade)
     return {
       again: more > 0,
       says: say`it was made ${diameter(made.diameter, 0.001)}; ${diameter(wants.diameter, 0.001)} is wanted${more > 0 ? '' : ': the metal is gone'}`,
     };
   const [near, far] = [made.near - wants.near, wants.far - made.far];
-  if (Math.abs(near) <= SAME && Math.abs(far) <= SAME) return undefined;
-  const gone = near < -SAME || far < -SAME;
+  if (Math.abs(near) <= practice.sameMade && Math.abs(far) <= practice.sameMade) return undefined;
+  const gone = near < -practice.sameMade || far < -practice.sameMade;
   return {
     again: !gone,
     says: say`it lies ${length(made.near)} to ${length(made.far)} from face ${letterOf(end)}; ${length(wants.near)} to ${length(wants.far)} is wanted${gone ? ': the metal beyond is gone' : ''}`,

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Job } from '../document';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
@@ -22,8 +23,6 @@ interface AtStep {
 
 /** What a retaining compound fills, mm on diameter. @source adhesive, common practice */
 const FILLS: readonly [least: number, most: number] = [0.02, 0.1];
-/** Thinnest wall of a sleeve or bush that is pressed on and turned, mm. @source judgement */
-const WALL = 1.5;
 
 /** How far a size is past its limit, mm on the size; nothing where it is not. */
 function pastBy({ kind, limits, standsOff }: Past, advice: Advice): number | undefined {
@@ -79,8 +78,8 @@ function diameterWays(by: number, cold: number, { kind, limits }: Past, mate: Ma
       ? [say`where nothing turns or slides on it: a retaining compound fills ${length(FILLS[0])} to ${length(FILLS[1])}; heat lets it go`]
       : []),
     bore
-      ? say`bored out to ${diameter(tidy(limits.nominal + 2 * WALL), 0.1)} or more where its wall allows, a bush pressed in, then to size again`
-      : say`turned down to ${diameter(tidy(limits.nominal - 2 * WALL), 0.1)} or less where that is strong enough, a sleeve pressed on, then to size again`,
+      ? say`bored out to ${diameter(tidy(limits.nominal + 2 * practice.sleeveWall), 0.1)} or more where its wall allows, a bush pressed in, then to size again`
+      : say`turned down to ${diameter(tidy(limits.nominal - 2 * practice.sleeveWall), 0.1)} or less where that is strong enough, a sleeve pressed on, then to size again`,
   ];
 }
 

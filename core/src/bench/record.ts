@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { type Entry, liveEntries, type Shop, type StoredJob } from '../document';
 import { type Part, readDrawing } from '../drawing';
 import { inspect, type Verdict } from '../inspection';
@@ -20,9 +21,6 @@ export interface JobRecord {
   readonly words: string;
 }
 
-/** A longer gap between entries is a pause and no work, minutes. @source judgement */
-const PAUSE = 30;
-
 /** A job's record from its log; a job that was never at the Bench has none. */
 export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readonly Entry[], shop: Shop): JobRecord | undefined {
   const live = liveEntries(log);
@@ -43,7 +41,7 @@ export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readon
     verdicts: inspect(part, job.issue?.kit ?? shop, live),
     readings: live.flatMap((e) => (e.kind === 'reading' ? [e] : [])),
     foretold: foretoldIn(live),
-    time: figure('time', 'totalMinutes', { minutes: gaps.filter((g) => g > 0 && g <= PAUSE) }),
+    time: figure('time', 'totalMinutes', { minutes: gaps.filter((g) => g > 0 && g <= practice.pauseFrom) }),
     words: [
       job.name,
       job.customer ?? '',

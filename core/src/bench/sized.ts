@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import { faceOf, type Limits, type Part } from '../drawing';
 import type { Reason } from '../finding';
@@ -111,9 +112,6 @@ const between = ({ max, min }: { readonly max: number; readonly min: number }): 
   from: 'class',
 });
 
-/** A thread has no nose to speak of: so fine a chip still cuts, in noses of a third. @source common practice, a sharp form tool */
-const THREAD_NOSE = 0.06;
-
 /** What to do next at a step that is sized, from the readings and cuts of its own. */
 export const adviceAt = (
   step: Step,
@@ -170,7 +168,7 @@ export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machin
     machine,
     gauge: handGauge(step, sized, shop, gauge),
     material: plan.part.material,
-    nose: sized.kind === 'thread' ? THREAD_NOSE : mmOf(tool?.nose, 0.4),
+    nose: sized.kind === 'thread' ? practice.threadNose : mmOf(tool?.nose, 0.4),
     keen: tool?.grade === 'hss',
     // what lathe and tool give of their own adds to what the work gives
     spring: sized.kind === 'depth' || (own === undefined && kept === undefined) ? undefined : (own ?? 0) + (kept ?? 0),

@@ -1,10 +1,11 @@
+import { practice } from '../shop';
 import type { Machine, Tool } from '../document';
 import { ACROSS, type CutForces, cuttingForce } from '../mechanics';
 import { type Figure, figure, parseDegrees, tidy } from '../quantity';
 import { mmOf, speedsOf } from '../shop';
 import type { Material } from '../standards';
 import type { CutAsked, Grip } from './limits';
-import { edges, LONGEST_LIFE } from './toolLife';
+import { edges } from './toolLife';
 
 /** What bounds a cut in its place; a compliance, a grip or a ratio, never a holding. */
 export interface Place {
@@ -149,7 +150,7 @@ export function edgeOf(place: Place, tool: Tool, diameter: number, speed: number
     at: place.material[tool.grade],
     T,
     n,
-    most: LONGEST_LIFE,
+    most: practice.longestLife,
   });
   return { life, cuts: figure('count', 'cutsOfEdge', { life: life.value, minutes: Math.max(1e-3, minutesInCut(minutes)) }) };
 }

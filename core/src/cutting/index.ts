@@ -18,18 +18,6 @@ export {
 export { drillFeed, peckDepths } from './drilling';
 export { feedFor, finishOf } from './finish';
 export { dialMarks, type GearsAsked, type GearTrain, gearTrains, halfNuts, tpiOf, usualWheels } from './gears';
-export {
-  bestFeed,
-  type CutAsked,
-  type CutWindow,
-  type Grip,
-  GRIP_FACTOR,
-  gripHolds,
-  JAWS_LOSE,
-  type Limited,
-  limitedAt,
-  usesOf,
-  windowOf,
-} from './limits';
+export { bestFeed, type CutAsked, type CutWindow, type Grip, gripHolds, JAWS_LOSE, type Limited, limitedAt, usesOf, windowOf } from './limits';
 export { firstPass, threadInfeeds } from './threadPasses';
-export { edges, FRESH, taylor, toolLife } from './toolLife';
+export { edges, taylor, toolLife } from './toolLife';

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { type CutForces, cuttingForce } from '../mechanics';
 import { type Figure, figure, length, say, type Sentence, tidy } from '../quantity';
 
@@ -13,13 +14,8 @@ export interface Grip {
   readonly mostSpeed: number;
 }
 
-/** Steel jaws on steel, and how much more than is needed. @source common practice; hard jaws 0.15 to 0.25, VDI 3106 asks 1.5, both from memory */
-export const FRICTION = 0.2;
-export const GRIP_FACTOR = 2;
 /** Share of the grip of a chuck that is gone at its most speed. @source EN 1550, from memory: the most speed leaves a third of the grip */
 export const JAWS_LOSE = 2 / 3;
-/** Share of the motor that reaches the chip. @source common practice, belts and gears */
-export const MOTOR_SHARE = 0.8;
 
 /** A roughing cut of one edge in its place; what it may not exceed. Lengths in mm. */
 export interface CutAsked {
@@ -81,7 +77,7 @@ export const gripHolds = (grip: Grip, speed: number): Figure =>
   figure(
     'force',
     'gripHolds',
-    { F: grip.newtons, loses: grip.loses, n: speed, most: grip.mostSpeed, friction: FRICTION, factor: GRIP_FACTOR },
+    { F: grip.newtons, loses: grip.loses, n: speed, most: grip.mostSpeed, friction: practice.friction, factor: practice.gripFactor },
     { step: 1 },
   );
 
@@ -103,7 +99,7 @@ function pullOn(rule: 'power' | 'spring' | 'grip', asked: CutAsked, forces: CutF
 }
 
 function allowedOf(rule: 'power' | 'spring' | 'grip', asked: CutAsked): number {
-  if (rule === 'power') return (MOTOR_SHARE * asked.kilowatts * 6e7) / (Math.PI * asked.diameter * asked.speed);
+  if (rule === 'power') return (practice.motorShare * asked.kilowatts * 6e7) / (Math.PI * asked.diameter * asked.speed);
   if (rule === 'spring') return (asked.give?.allowed ?? Infinity) / (asked.give?.compliance ?? 0);
   return asked.grip ? gripHolds(asked.grip, asked.speed).value : Infinity;
 }
@@ -157,7 +153,12 @@ function depthBy(rule: 'power' | 'spring' | 'grip', asked: CutAsked, feed: numbe
   const depth = Math.max(low, 1e-4);
   const perMm = pull(depth) / depth;
   if (rule === 'power')
-    return figure('length', 'depthByPower', { P: asked.kilowatts, share: MOTOR_SHARE, perMm, d: asked.diameter, n: asked.speed }, { step: 0.01 });
+    return figure(
+      'length',
+      'depthByPower',
+      { P: asked.kilowatts, share: practice.motorShare, perMm, d: asked.diameter, n: asked.speed },
+      { step: 0.01 },
+    );
   if (rule === 'spring')
     return figure(
       'length',

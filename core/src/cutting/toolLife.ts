@@ -11,8 +11,3 @@ export const toolLife = (v: number, { n, C }: { readonly n: number; readonly C: 
 
 /** Minutes that an edge lasts at the starting speed of its material, and Taylor's exponent. @source usual values: 60 min and 0.125 for high-speed steel, 20 min and 0.25 for carbide; from memory, a factor of two */
 export const edges = { hss: { minutes: 60, n: 0.125 }, carbide: { minutes: 20, n: 0.25 } } as const;
-
-/** No life longer than this is promised, minutes: edges chip and get lent. */
-export const LONGEST_LIFE = 480;
-/** Share of its life after which an edge finishes nothing. @source worn-tip, common practice */
-export const FRESH = 0.5;

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
 import { diameter, length, MM_PER_INCH, say, type Sentence, tidy, writeExact } from '../quantity';
@@ -8,10 +9,6 @@ import { parseLengthCell } from './parseSize';
 import { threadOf } from './rows';
 import type { Feature, PartDetail } from './types';
 import { type Wall, wallsOf } from './walls';
-
-/** Under this a wall is thin whatever its diameter, mm; and under this share of the diameter. @source thin-wall, common practice */
-const THIN = 0.5;
-const THIN_SHARE = 0.025;
 
 /** What the drawing itself can tell is wrong, once it is understood. */
 export function checkDrawing(
@@ -125,7 +122,7 @@ function checkWalls(features: readonly Feature[], details: readonly PartDetail[]
         why: say`the hole cannot be made as drawn`,
         mends: [],
       });
-    else if (thick < Math.max(THIN, THIN_SHARE * 2 * outer))
+    else if (thick < Math.max(practice.thinWall, practice.thinShare * 2 * outer))
       findings.push({
         code: 'wall-thin',
         about: `${hole}.diameter`,

@@ -117,6 +117,11 @@ export const rules = {
   surprise: 'a reading far from what was expected is asked about',
   'took-half': 'half or twice of what was dialled came off',
   'did-it-cut': 'a cut after which nothing came off is asked about',
+  'follow-rest': 'a rest goes along behind the tool',
+  slip: 'what the jaws hold against the cut',
+  power: 'what of the motor reaches the cut',
+  'bar-slender': 'a bar gives way with the cube of its reach',
+  'step-times': 'what hands take beside the cut',
 } as const;
 
 export type RuleName = keyof typeof rules;

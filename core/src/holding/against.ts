@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { FindingCode } from '../finding';
 import { gripHolds } from '../cutting';
 import type { Holding } from '../document';
@@ -7,7 +8,7 @@ import { diameter, figure, force, length, ratio, say, spindleSpeed } from '../qu
 import { forms, grips, isChuck, mmOf } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
-import { runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
+import { runoutOf, type RunoutPart } from './runout';
 import { squeezeOf } from './squeeze';
 import type { Supporting } from './supports';
 
@@ -100,13 +101,6 @@ export function stickOutFindings(
     : found('caution', say`over 5 diameters the free end wants the tailstock centre`);
 }
 
-/** Room between tool and jaws, mm. @source clearance, common practice */
-const CLEAR = 2;
-/** A light finishing cut pushes about this much sideways, N. @source Kienzle with a small nose, common practice */
-const LIGHT_PUSH = 30;
-/** What a light cut may bend the work, on radius, mm, before it is told. @source judgement */
-const BENDS = 0.1;
-
 /** The work as one plain bar in this holding: how far a light cut bends it where it is weakest. */
 export function bends(held: Held, holding: Holding, support: Supporting | undefined, out: number): readonly Finding[] {
   if (!(out > 1) || !(held.diameter > 0)) return [];
@@ -121,15 +115,15 @@ export function bends(held: Held, holding: Holding, support: Supporting | undefi
   const at = (x: number): number =>
     complianceAt(support?.kind === 'followRest' ? { ...beam, rests: [...beam.rests, { at: behind(x), stiffness: support.item.lateral }] } : beam, x);
   const give = Math.max(at(out), at(0.6 * out));
-  const spring = figure('length', 'spring', { F: LIGHT_PUSH, give: 1000 * give }, { step: 0.01 });
-  return spring.value <= BENDS
+  const spring = figure('length', 'spring', { F: practice.lightPush, give: 1000 * give }, { step: 0.01 });
+  return spring.value <= practice.bendsFrom
     ? []
     : [
         {
           code: 'bends',
           about: held.setup,
           severity: 'caution',
-          says: say`a push of ${force(LIGHT_PUSH, 1)}, that of a light finishing cut, bends it by ${spring} on radius`,
+          says: say`a push of ${force(practice.lightPush, 1)}, that of a light finishing cut, bends it by ${spring} on radius`,
           why: say`more than a size: a centre, a rest, less stick-out`,
           mends: [],
         },
@@ -191,7 +185,7 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
 /** Room for the tool beside the jaws, and the swing. */
 export function roomFindings(held: Held, holding: Holding): readonly Finding[] {
   const close: readonly Finding[] =
-    !isChuck(holding) || held.clear === undefined || held.clear >= CLEAR
+    !isChuck(holding) || held.clear === undefined || held.clear >= practice.toolClear
       ? []
       : [
           {
@@ -244,5 +238,5 @@ export function keepFindings(held: Held, holding: Holding): readonly Finding[] {
 /** What a re-chucking adds up of. */
 export const partsOf = (holding: Holding): readonly RunoutPart[] => [
   { words: holding.name, tir: mmOf(holding.trueWithin) },
-  { words: 'spindle and cut', tir: SAME_CHUCKING },
+  { words: 'spindle and cut', tir: practice.sameChucking },
 ];

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Bar, Choice, Job, Shop } from '../document';
 import { type Part, widestOf } from '../drawing';
 import type { Finding, Mend } from '../finding';
@@ -41,9 +42,6 @@ function notAsDrawn(part: Part, bar: Bar): readonly Finding[] {
     }));
 }
 
-/** What a part wants of bar beyond its own length at the least: facing, blade, grip, mm. @source bar-length, common practice */
-const LEAST_BEYOND = 45;
-
 export interface BarChoice {
   readonly bar: Bar;
   /** it is not on the rack: the route goes as far as it goes, with a bar as it would be ordered */
@@ -77,7 +75,7 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
     };
   }
   // of those that clean up, one that is long enough before one that is not
-  const bar = chosen ?? fitting.find((b) => mmOf(b.length) >= part.length + LEAST_BEYOND) ?? fitting[0];
+  const bar = chosen ?? fitting.find((b) => mmOf(b.length) >= part.length + practice.leastBeyond) ?? fitting[0];
   if (bar) return { bar, toOrder: false, findings: notAsDrawn(part, bar) };
   const material = materialOf(job.drawing.material);
   const other = shop.bars.filter((b) => b.form === 'round' && mmOf(b.across) >= needed(part, b)).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 /* Runout as a distribution, by Monte Carlo; pieces on bars; what a holding is weighed by. Rules of the trade marked common practice. */
 import fc from 'fast-check';
 import type { Bar } from '../document';
@@ -5,7 +6,7 @@ import { startingShop } from '../shop';
 import { partsOf } from './against';
 import { gripOf } from './grip';
 import { nest } from './nesting';
-import { runoutOf, SAME_CHUCKING } from './runout';
+import { runoutOf } from './runout';
 import { squeezeOf } from './squeeze';
 
 /** A generator of its own, so that every run draws the same. */
@@ -39,7 +40,7 @@ describe('runout', () => {
   });
 
   it('in one chucking is that of spindle and cut; never less than its largest part', () => {
-    expect(runoutOf([{ words: '', tir: SAME_CHUCKING }]).expected.value).toBe(SAME_CHUCKING);
+    expect(runoutOf([{ words: '', tir: practice.sameChucking }]).expected.value).toBe(practice.sameChucking);
     fc.assert(
       fc.property(fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 1, maxLength: 5 }), (tirs) => {
         const { expected } = runoutOf(tirs.map((tir) => ({ words: '', tir })));

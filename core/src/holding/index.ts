@@ -5,6 +5,6 @@ export { gripOf } from './grip';
 export type { Held, ToKeep } from './held';
 export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';
 export { type CutFrom, likeBars, nest, type Nesting } from './nesting';
-export { type Runout, runoutOf, type RunoutPart, SAME_CHUCKING } from './runout';
+export { type Runout, runoutOf, type RunoutPart } from './runout';
 export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece } from './started';
 export type { SupportKind } from './supports';

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Bar, Shop } from '../document';
 import { figure, type Figure } from '../quantity';
 import { mmOf } from '../shop';
@@ -24,9 +25,6 @@ export interface Nesting {
   readonly missing: number;
 }
 
-/** A stub shorter than this is no use to anyone, mm. @source common practice: less than a grip and a short piece */
-const STUB = 60;
-
 /**
  * Pieces laid on the bars of the rack: the shortest bar that takes all that are left, else the longest, so that as few bars as can be are begun
  * and what is left lies in one piece.
@@ -44,7 +42,7 @@ export function nest(pieces: number, takes: Takes, bars: readonly Bar[]): Nestin
     if (!bar) break;
     const taken = Math.min(still, fits(bar));
     const left = figure('length', 'barLeft', { bar: mmOf(bar.length), cut: takes.each, pieces: taken }, { step: 1 });
-    cuts.push({ bar, pieces: taken, left, goesBack: left.value >= STUB });
+    cuts.push({ bar, pieces: taken, left, goesBack: left.value >= practice.stub });
     still -= taken;
   }
   return { cuts, missing: still };

@@ -16,9 +16,6 @@ export interface Runout {
   readonly within: (limit: number) => Figure;
 }
 
-/** What spindle bearings and the cut itself leave between features turned in one chucking, TIR, mm. @source one-chucking, common practice */
-export const SAME_CHUCKING = 0.005;
-
 /** The runout that parts make together. @source Rayleigh distribution of the length of an isotropic normal vector; architecture of this program */
 export function runoutOf(parts: readonly RunoutPart[]): Runout {
   const tirs = parts.map((p) => Math.max(0, p.tir));

@@ -1,13 +1,7 @@
+import { practice } from '../shop';
 import type { Holding } from '../document';
 import { lobes, squeezed } from '../mechanics';
 import { figure, type Figure } from '../quantity';
-
-/** A light grip, as a share of what the chuck can. @source thin-wall, common practice: tightened by two fingers */
-const LIGHT = 1 / 3;
-/** Out of round by less than this nobody sees, mm on radius. */
-const UNSEEN = 0.005;
-/** A wall thicker than this share of its mean radius is no thin ring: it hardly gives way, and the formula does not hold. */
-const THICK = 0.5;
 
 /** Hard jaws touch in so many places; soft ones bored to the size, collets and bushes go all round. @source thin-wall, common practice */
 const touches = new Set<Holding['kind']>(['threeJaw', 'fourJaw']);
@@ -23,13 +17,13 @@ export interface Wall {
 export function squeezeOf(holding: Holding, wall: Wall, modulus: number): Figure | undefined {
   if (!touches.has(holding.kind) || !holding.jaw || holding.newtons === undefined || wall.inner <= 0) return undefined;
   const [t, R] = [wall.outer - wall.inner, (wall.outer + wall.inner) / 2];
-  if (t > THICK * R || !(wall.long > 0) || !(t > 0)) return undefined;
+  if (t > practice.thickWall * R || !(wall.long > 0) || !(t > 0)) return undefined;
   const count = Math.max(2, holding.jaw.count);
   const out = figure(
     'length',
     'lobes',
-    { W: (LIGHT * holding.newtons) / count, R, t, b: wall.long, E: modulus, share: lobes(squeezed(count, 1, 1, 1)) },
+    { W: (practice.lightGrip * holding.newtons) / count, R, t, b: wall.long, E: modulus, share: lobes(squeezed(count, 1, 1, 1)) },
     { step: 0.001 },
   );
-  return out.value < UNSEEN ? undefined : out;
+  return out.value < practice.outOfRoundUnseen ? undefined : out;
 }

@@ -1,10 +1,8 @@
+import { practice } from '../shop';
 import { type Feature } from '../drawing';
 import { figure, type Figure, tidy } from '../quantity';
 import { mmOf } from '../shop';
 import { type Facts } from './facts';
-
-/** Share of the nose radius that a real cut is deep at least, on radius. @source leave-real-cuts, common practice */
-const REAL_CUT = 0.4;
 
 /** The sharpest nose of the shop's turning tools, mm: what finishes. */
 export const finishNose = (facts: Facts): number => {
@@ -13,7 +11,7 @@ export const finishNose = (facts: Facts): number => {
 };
 
 /** Left for two like finishing cuts, on radius. */
-export const allowanceOf = (facts: Facts): number => tidy(Math.max(0.1, 2 * REAL_CUT * finishNose(facts)));
+export const allowanceOf = (facts: Facts): number => tidy(Math.max(0.1, 2 * practice.realCutShare * finishNose(facts)));
 
 /** The diameter that finish turning aims at: the middle of the limits. */
 export const aimOf = (feature: Feature): number => (feature.nearDiameter.max + feature.nearDiameter.min) / 2;

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { minutesInCut } from '../cutting';
 import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
@@ -5,14 +6,6 @@ import { diameter, figure, length, say, temperature } from '../quantity';
 import { sectionsOf } from '../stock';
 import { reason, way } from './facts';
 import { addStep, type Operation, operation } from './outcome';
-
-/** Share of the work of cutting that stays in the piece. @source textbooks of metal cutting, from memory: 10 to 20 % at these speeds */
-const STAYS = 0.2;
-const ROOM = 20;
-/** No warmer than one can still hold for a moment, degrees C. @source common practice: coolant, or a rest, before that */
-const WARMEST = 60;
-/** Share of a tolerance that warmth may still pretend. @source common practice, a tenth */
-const PRETENDS = 0.1;
 
 /** A wait before the fine sizes: as warm as roughing leaves it, until a tenth of the finest tolerance is all that warmth can pretend. */
 export const coolDown = (finest: Feature): Operation =>
@@ -27,16 +20,23 @@ export const coolDown = (finest: Feature): Operation =>
     const warm = figure(
       'temperature',
       'warmth',
-      { room: ROOM, joules, share: STAYS, mass: (volume * material.density) / 1e9, heat: material.heat, most: WARMEST },
+      {
+        room: practice.room,
+        joules,
+        share: practice.heatStays,
+        mass: (volume * material.density) / 1e9,
+        heat: material.heat,
+        most: practice.warmest,
+      },
       { step: 1 },
     );
     const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
     const size = finest.nearDiameter.nominal;
-    const wanted = ROOM + Math.max(0.5, (PRETENDS * tolerance * 1e6) / (size * material.alpha));
+    const wanted = practice.room + Math.max(0.5, (practice.warmthPretends * tolerance * 1e6) / (size * material.alpha));
     const flood = way(facts, 'cooling') === 'flood';
     const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
     const hands = flood ? 2 : 1;
-    const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: ROOM, handling: hands });
+    const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: practice.room, handling: hands });
     addStep(draft, {
       verb: 'cool',
       about: at.end,
@@ -44,7 +44,7 @@ export const coolDown = (finest: Feature): Operation =>
       because: [
         reason(
           'hot-reads-big',
-          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length((size * material.alpha * (warm.value - ROOM)) / 1e6, 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
+          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length((size * material.alpha * (warm.value - practice.room)) / 1e6, 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
           at.end,
         ),
       ],

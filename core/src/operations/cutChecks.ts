@@ -1,7 +1,8 @@
+import { practice } from '../shop';
 import { tidy } from '../quantity';
 import { sizeOf } from '../shop';
 import { mmOf } from '../shop';
-import { FRESH, leastFeed, type Limited, minutesInCut, type usesOf } from '../cutting';
+import { leastFeed, type Limited, minutesInCut, type usesOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import type { Reason } from '../finding';
@@ -59,7 +60,7 @@ export function overLimit(draft: Draft, id: string, depth: number, limited: Limi
 export function freshEdge(draft: Draft, feature: Feature, tool: Tool, minutes: Figure, life: number): void {
   const { at } = draft;
   const used = at.wear.get(tool.id) ?? 0;
-  if (used + minutesInCut(minutes) / life <= FRESH || used === 0) return;
+  if (used + minutesInCut(minutes) / life <= practice.freshShare || used === 0) return;
   addStep(draft, {
     verb: 'index',
     about: feature.id,
@@ -72,7 +73,7 @@ export function freshEdge(draft: Draft, feature: Feature, tool: Tool, minutes: F
         feature.id,
       ),
     ],
-    figures: { minutes: byHand(tool.grade === 'hss' ? 3 : 1) },
+    figures: { minutes: byHand(tool.grade === 'hss' ? practice.minutesHone : practice.minutesIndex) },
   });
 }
 

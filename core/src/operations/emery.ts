@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { type Feature } from '../drawing';
 import { diameter, say } from '../quantity';
 import { byHand, reason } from './facts';
@@ -14,6 +15,6 @@ export function emery(draft: Draft, row: Feature, gauge: string | undefined): vo
     because: [
       reason('emery-allowance', say`the last hundredth by emery; grit kept off the ways, the piece wiped and cool before it is measured`, row.id),
     ],
-    figures: { minutes: byHand(2) },
+    figures: { minutes: byHand(practice.minutesEmery) },
   });
 }

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { faceDepth, roughFeeds, speedFor } from '../cutting';
 import { inward, letterOf } from '../drawing';
 import { type Figure, figure, length, say } from '../quantity';
@@ -28,7 +29,7 @@ export const faceEnd = (z: number, off: number, diameterNow: number, words: 'fir
         approach: 2,
         f: feed.value,
         n: speed.value,
-        handling: words === 'first' ? 0.5 : 1.5,
+        handling: words === 'first' ? practice.minutesFace : practice.minutesFaceLength,
       });
     // a length with limits of its own is cut, measured and cut
     const limits = words === 'length' ? facts.part.characteristics.find((c) => c.id === 'overall')?.limits : undefined;

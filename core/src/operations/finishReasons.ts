@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { finishOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
@@ -40,15 +41,12 @@ export function landsKept({ shop, machine }: Facts, tool: Tool, tolerance: numbe
   ];
 }
 
-/** Longer than this for its diameter a row is measured at both ends of the cut. @source both-ends, common practice */
-const SLENDER = 4;
-
 /** Where a gauge stands on a finished row, and on what. @source both-ends, crests: common practice */
 export function readingReasons(feature: Feature, tolerance: number, long: number, feed: number, nose: number, spring: number) {
   // how far the crests of the feed stand over the middle of the surface, on diameter
   const crests = feed <= nose ? (2 * finishOf(feed, nose).Rt) / 1000 : 0;
   return [
-    ...(long > SLENDER * feature.nearDiameter.nominal || 2 * spring > tolerance / 4
+    ...(long > practice.bothEndsFrom * feature.nearDiameter.nominal || 2 * spring > tolerance / 4
       ? [reason('both-ends', say`measured at both ends of the cut: the free end gives way more than the held one`, feature.id)]
       : []),
     ...(crests > tolerance / 8

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { allowanceOf } from './allowance';
 import { finishNose } from './allowance';
 import { edgeOf, finishFeed, speedFor } from '../cutting';
@@ -101,7 +102,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       approach: 3,
       f: feed.value,
       n: speed.value,
-      handling: (gauge ? 1.5 : 0.3) + 0.2 * passes.value,
+      handling: (gauge ? practice.minutesMeasured : practice.minutesAside) + practice.minutesPass * passes.value,
     });
     if (two) freshEdge(draft, feature, tool, minutes, edgeOf(at.place, tool, limits.nominal, speed.value, minutes).life.value);
     const give = springOf(facts, at, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { choiceId, type Gauge } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, say } from '../quantity';
@@ -17,7 +18,7 @@ export function chosenGauge(draft: Draft, id: string, feature: Feature): Gauge |
       what: say`a gauge that reaches ${length(limits.nominal)}`,
       how: 'buy',
       holdsUp: [id],
-      instead: { says: say`the mate itself as a gauge, tried on`, costs: figure('time', 'minutesByHand', { handling: 5 }) },
+      instead: { says: say`the mate itself as a gauge, tried on`, costs: figure('time', 'minutesByHand', { handling: practice.minutesTry }) },
     });
     draft.says.push({
       code: 'no-gauge',

@@ -4,7 +4,7 @@ export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdg
 export { faceEnd } from './facing';
 export { byHand, type Facts, reason, type ToGet, way } from './facts';
 export { finishTurn } from './finishTurn';
-export { centreDrill, drawnCentre, makeHole, QUILL_LESS } from './holes';
+export { centreDrill, drawnCentre, makeHole } from './holes';
 export { cutNeck } from './neck';
 export { type At, type Declared, type Operation, type Outcome, riskOf, type StepCut } from './outcome';
 export { releaseCheck } from './release';

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { speedFor } from '../cutting';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, say, tidy } from '../quantity';
@@ -44,7 +45,7 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
         passes: plunges,
         depth: figure('length', 'distance', { value: tidy((around - limits.nominal) / 2) }),
         to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
-        minutes: byHand(1 + plunges.value),
+        minutes: byHand(practice.minutesNeck * (1 + plunges.value)),
       },
       sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
       leaves: [...cornerKept(row, 'right'), ...cornerKept(row, 'left')],

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { say } from '../quantity';
 import { byHand, reason } from './facts';
 import { addStep, type Operation, operation } from './outcome';
@@ -16,6 +17,6 @@ export const releaseCheck = (): Operation =>
           ? say`${measured.length} ${measured.length === 1 ? 'size' : 'sizes'} measured and written down`
           : say`every length and diameter looked over`,
       because: [reason('release-check', say`out of the chuck it has lost its centre`, at.end)],
-      figures: { minutes: byHand(1) },
+      figures: { minutes: byHand(practice.minutesCheck) },
     });
   });

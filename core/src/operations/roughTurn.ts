@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { feedFigure } from './allowance';
 import { finishNose } from './allowance';
 import { aimOf } from './allowance';
@@ -14,8 +15,6 @@ import { stringsKept } from './finishReasons';
 import { addStep, needTool, type Operation, operation, standsAt, stepId } from './outcome';
 import { weakestIn } from './spring';
 
-/** Left on a shoulder for finishing, mm. @source common practice */
-const SHOULDER = 0.2;
 /** Roughs one row from the free face, from the diameter that stands there. */
 export const roughTurn = (feature: Feature, face: number): Operation =>
   operation((draft) => {
@@ -36,7 +35,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
     // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
     const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => facts.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
     const tool = needTool(draft, id, 'turn', say`turning tool`, wanted);
-    const inner = innerOf(feature, at.end) - inward(at.end) * SHOULDER;
+    const inner = innerOf(feature, at.end) - inward(at.end) * practice.shoulderLeft;
     const long = Math.abs(face - inner);
     const parts = {
       verb: 'rough-turn' as const,
@@ -67,7 +66,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
       approach: 3,
       f: feed.value,
       n: speed.value,
-      handling: 0.3 + 0.2 * passes.value,
+      handling: practice.minutesAside + practice.minutesPass * passes.value,
     });
     addStep(draft, {
       ...parts,

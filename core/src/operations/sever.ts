@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { speedFor } from '../cutting';
 import { faceOf, inward, letterOf, otherEnd } from '../drawing';
 import { partingForce } from '../mechanics';
@@ -82,7 +83,7 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
             ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, far)
             : reason('part-near', say`saw and face: no chatter`, far),
         ],
-        figures: { minutes: byHand(4) },
+        figures: { minutes: byHand(practice.minutesSaw) },
         sweeps,
       });
       return;
@@ -118,7 +119,10 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
         force: edge,
         power: edge && speed && figure('power', 'power', { Fc: edge.value, d: 2 * radius, n: speed.value }),
         spring: edge && blade && figure('length', 'springOfBar', { F: edge.value, give: 1000 * blade.compliance }, { step: 0.01 }),
-        minutes: speed && feed && figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: 1 }),
+        minutes:
+          speed &&
+          feed &&
+          figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: practice.minutesPart }),
       },
       sweeps,
     });

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { passivePush } from '../cutting';
 import type { Tool } from '../document';
 import { type Feature, inward } from '../drawing';
@@ -63,13 +64,10 @@ export function weakestIn(facts: Facts, at: At, near: number, far: number): Weak
   return worst;
 }
 
-/** A follow rest goes with the tool, this far behind it, mm. */
-const BEHIND = 4;
-
 function followed(facts: Facts, at: At, beam: Beam, x: number): Beam {
   const follow = at.support.find((s) => s.kind === 'followRest');
   const rest = follow && holdingOf(facts.shop, follow.item);
-  const behind = Math.max(0.1, x - BEHIND);
+  const behind = Math.max(0.1, x - practice.followBehind);
   return rest && !beam.rests.some((r) => r.at === behind) ? { ...beam, rests: [...beam.rests, { at: behind, stiffness: rest.lateral }] } : beam;
 }
 

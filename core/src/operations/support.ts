@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { faceOf } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { diameter, length, say } from '../quantity';
@@ -21,7 +22,7 @@ export const centreUp = (held: HoldingChoice): Operation =>
         reason('centre-then-support', held.because.find((r) => r.rule === 'stick-out')?.says ?? say`the free end is carried`, at.end),
         reason('park-the-centre', say`nip it again as the work warms and grows`, at.end),
       ],
-      figures: { minutes: byHand(0.5) },
+      figures: { minutes: byHand(practice.minutesCentreUp) },
     });
   });
 
@@ -37,7 +38,7 @@ export const withdraw = (): Operation =>
         reason('park-the-centre', say`what needed the centre is done; now it may be drilled away`, at.end),
         reason('keep-a-centre', say`if it is to be carried here again: a 60° mouth on the hole, or a pipe centre`, at.end),
       ],
-      figures: { minutes: byHand(0.5) },
+      figures: { minutes: byHand(practice.minutesCentreUp) },
     });
   });
 
@@ -53,6 +54,6 @@ export const steadyUp = (steady: HoldingChoice['support'][number]): Operation =>
       because: [
         reason('steady', say`a long bar that is drilled or bored at its free end is carried there, on a place that runs true; checked after`, at.end),
       ],
-      figures: { minutes: byHand(2.5) },
+      figures: { minutes: byHand(practice.minutesSteady) },
     });
   });

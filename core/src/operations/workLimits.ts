@@ -1,16 +1,10 @@
+import { practice } from '../shop';
 import { type Feature, type Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { length, parseLength, say, tidy } from '../quantity';
 import { type Facts, reason, way } from './facts';
 
 /* What turning leaves for what follows it: plating, emery, the wheel. */
-
-/** Thicker than this on a side is no plating but a slip of units, mm. */
-const THICKEST = 0.2;
-/** Left on diameter for emery where that is the shop's way, mm. @source emery-allowance, common practice: 0.01 to 0.025 */
-const EMERY = 0.015;
-/** Sizes of a wider tolerance are not brought to size by emery, mm. @source judgement */
-const EMERIED = 0.05;
 
 /** A row whose size is finished with emery in this shop. */
 export const emeried = (facts: Facts, row: Feature): boolean =>
@@ -19,27 +13,25 @@ export const emeried = (facts: Facts, row: Feature): boolean =>
   row.side === 'outside' &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
-  row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
-
-/** Left on diameter for grinding after the quench, mm: a short piece, and a slender one, which warps. @source harden-last, common practice: 0.2 to 0.5 */
-const GROUND = { short: 0.25, slender: 0.4, from: 10 } as const;
+  row.nearDiameter.max - row.nearDiameter.min <= practice.emeriedTo;
 
 /** A row that is hardened and finer than quenching leaves it: ground afterwards. */
 export const ground = (facts: Facts, row: Feature): boolean =>
   facts.job.drawing.treatment.some((t) => t.kind === 'harden') &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
-  row.nearDiameter.max - row.nearDiameter.min <= EMERIED;
+  row.nearDiameter.max - row.nearDiameter.min <= practice.emeriedTo;
 
 /** What is left on a row for grinding, on diameter; less than the size in a bore. */
 export const forGrinding = ({ part }: Facts, row: Feature): number =>
-  (row.side === 'outside' ? 1 : -1) * (part.length > GROUND.from * row.nearDiameter.nominal ? GROUND.slender : GROUND.short);
+  (row.side === 'outside' ? 1 : -1) *
+  (part.length > practice.grindingSlenderFrom * row.nearDiameter.nominal ? practice.grindingLeftSlender : practice.grindingLeft);
 
 /** Metal that plating adds to a size, on diameter: off an outside, into a bore. */
 export function platedBy(facts: Facts, row: Feature): number {
   const plate = facts.job.drawing.treatment.find((t) => t.kind === 'plate');
   const read = plate && parseLength(plate.value.text, plate.value.units);
-  const side = read?.ok && read.value <= THICKEST ? read.value : 0;
+  const side = read?.ok && read.value <= practice.thickestPlating ? read.value : 0;
   return (row.side === 'outside' ? -2 : 2) * side;
 }
 
@@ -52,7 +44,7 @@ export function workLimits(facts: Facts, row: Feature): { readonly limits: Limit
   if (limits.from === 'general') return { limits, because: [] };
   const plated = platedBy(facts, row);
   const side = Math.abs(plated) / 2;
-  const emery = emeried(facts, row) ? EMERY : 0;
+  const emery = emeried(facts, row) ? practice.emeryLeft : 0;
   const wheel = ground(facts, row) ? forGrinding(facts, row) : 0;
   return {
     limits: shiftedBy(limits, tidy(plated + emery + wheel)),

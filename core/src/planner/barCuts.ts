@@ -1,15 +1,13 @@
+import { practice } from '../shop';
 import type { Bar, Job, Shop } from '../document';
 import type { Finding } from '../finding';
 import { likeBars, nest, type Nesting } from '../holding';
 import { length, say } from '../quantity';
 import type { BarSheet } from '../settings';
 
-/** Kerf of a saw that cuts a blank off, mm. @source common practice */
-const KERF = 2;
-
 /** The pieces of a job laid on the bars of the rack that are like the one taken; that one first where it is enough. */
 export function barCuts(job: Job, bar: Bar, shop: Shop, sheet: BarSheet): { readonly nesting: Nesting; readonly findings: readonly Finding[] } {
-  const kerf = sheet.whole ? 0 : KERF;
+  const kerf = sheet.whole ? 0 : practice.sawKerf;
   const takes = sheet.whole
     ? { each: sheet.each, once: sheet.grip.value + sheet.gap }
     : { each: sheet.cut.value + (job.pieces > 1 ? kerf : 0), once: 0 };

@@ -1,6 +1,7 @@
+import { practice } from '../shop';
 import type { Machine, Shop } from '../document';
 import { type CutLength, faceOf, type Feature, innerOf, letterOf, longOf, mouthOf, otherEnd, type Part, toleranceChart, widestOf } from '../drawing';
-import { QUILL_LESS, type Step } from '../operations';
+import { type Step } from '../operations';
 import { type Figure, figure, length, say, tidy } from '../quantity';
 import { type End, thingOf } from '../ref';
 import type { LedgerLine, Setup } from '../settings';
@@ -162,11 +163,9 @@ function holeLine(
               : say`depth`,
       from: end,
       set: deep ?? figure('length', 'distance', { value: tidy(value) }, { step: 0.1 }),
-      ...(byQuill && travel !== undefined && { quillLeft: figure('length', 'quillLeft', { travel, less: QUILL_LESS, depth: value }, { step: 1 }) }),
+      ...(byQuill &&
+        travel !== undefined && { quillLeft: figure('length', 'quillLeft', { travel, less: practice.quillLess, depth: value }, { step: 1 }) }),
       ...(blind ? chartTo(innerOf(row, end)) : {}),
     },
   ];
 }
-
-/** Lengths that leave less than this between them are beyond what a carriage holds, mm. @source judgement: dials and stops of small and mid-size lathes */
-export const FINEST = 0.02;

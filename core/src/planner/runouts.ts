@@ -1,6 +1,7 @@
+import { practice } from '../shop';
 import type { Shop } from '../document';
 import type { Part } from '../drawing';
-import { partsOf, runoutOf, type RunoutPart, SAME_CHUCKING } from '../holding';
+import { partsOf, runoutOf, type RunoutPart } from '../holding';
 import type { Step } from '../operations';
 import { figure } from '../quantity';
 import { readStep, thingOf } from '../ref';
@@ -11,7 +12,7 @@ import type { Route } from './route';
 /** What finishes a surface: the last of these at a row is where it was made true. */
 const finishing = new Set<Step['verb']>(['finish-turn', 'rough-turn', 'bore', 'ream', 'drill', 'taper', 'form', 'thread', 'grind', 'face']);
 
-const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: SAME_CHUCKING };
+const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: practice.sameChucking };
 
 /** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut. */
 export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Route['runouts'] {

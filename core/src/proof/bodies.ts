@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Holding, Shop, Tool } from '../document';
 import { faceOf, type Part } from '../drawing';
 import { type Step, threads } from '../operations';
@@ -16,29 +17,22 @@ import { boundsOf, combine, type Convex, outsideOf, overlapOf, sectionsOf, swept
 type Moving = 'tool' | 'holder' | 'carriage';
 type Standing = 'jaws' | 'chuck' | 'centre' | 'tailstock' | 'steady' | 'part' | 'bar';
 
-/** Usual sizes, mm. @source judgement: tools and posts of small and mid-size lathes; centres from memory */
-const HOLDER = 16;
-const INSERT = 8;
 const POST = { from: 4, wide: 76, above: 42, high: 90 } as const;
-const JAW_HIGH = 22;
-const COLLET_NOSE = 14;
-const CHUCK_BEHIND = 35;
 const STEADY = { half: 12, high: 60 } as const;
 /** A live centre widens from its point: a 60 degree cone to its nose, then its body, then quill and tailstock. */
 const NOSE = { seat: 2, radius: 10, from: 40, body: 22, tailstock: 95, casting: 48 } as const;
-/** A ground tool falls back behind its tip by so much, degrees. @source common practice */
-const GROUND = 15;
 /** Less than this is two surfaces that touch, mm. */
 const TOUCH = 0.002;
-/** How far off the metal a cut begins, mm. @source clearance, common practice */
-const APPROACH = 2;
 
 /** How steeply the back of a tool falls away from its tip, and how far its leading edge leans, degrees. */
 function anglesOf(tool: Tool): { readonly fall: number; readonly lean: number } {
   const insert = tool.insert === undefined ? undefined : readInsert(tool.insert);
   const lead = parseDegrees(tool.lead?.text ?? '');
   const kappa = lead.ok ? lead.value : 95;
-  return { fall: insert?.corner === undefined ? GROUND : Math.max(0, 180 - kappa - insert.corner), lean: Math.max(0, Math.min(30, kappa - 90)) };
+  return {
+    fall: insert?.corner === undefined ? practice.groundClear : Math.max(0, 180 - kappa - insert.corner),
+    lean: Math.max(0, Math.min(30, kappa - 90)),
+  };
 }
 
 export type Bodies = Readonly<Record<Moving, Convex>>;
@@ -56,7 +50,11 @@ export function bodiesOf(tool: Tool): Bodies {
   const width = mmOf(tool.width, 3);
   if (tool.kind === 'part' || tool.kind === 'groove') {
     const reach = mmOf(tool.reach, 20);
-    return { tool: box(-width, 0, 0, reach), holder: box(1 - width, HOLDER - width, reach, reach + 30), carriage: raised(carriage, reach) };
+    return {
+      tool: box(-width, 0, 0, reach),
+      holder: box(1 - width, practice.holderWide - width, reach, reach + 30),
+      carriage: raised(carriage, reach),
+    };
   }
   if (tool.kind === 'thread')
     return {
@@ -67,26 +65,27 @@ export function bodiesOf(tool: Tool): Bodies {
         [-3, 10],
         [-3, 5],
       ],
-      holder: box(-3, HOLDER - 3, 10, 60),
+      holder: box(-3, practice.holderWide - 3, 10, 60),
       carriage,
     };
   // set so that nothing of its edge stands further towards the headstock than what it cuts
-  if (tool.kind === 'form' || tool.kind === 'knurl') return { tool: box(0, Math.min(width, 8), 0, 10), holder: box(0, HOLDER, 10, 60), carriage };
+  if (tool.kind === 'form' || tool.kind === 'knurl')
+    return { tool: box(0, Math.min(width, 8), 0, 10), holder: box(0, practice.holderWide, 10, 60), carriage };
   const { fall, lean } = anglesOf(tool);
   const [rise, slope] = [Math.tan((fall * Math.PI) / 180), Math.tan((lean * Math.PI) / 180)];
   return {
     tool: [
       [0, 0],
-      [INSERT, INSERT * rise],
-      [INSERT, INSERT + INSERT * rise],
-      [INSERT * slope, INSERT],
+      [practice.insertWide, practice.insertWide * rise],
+      [practice.insertWide, practice.insertWide + practice.insertWide * rise],
+      [practice.insertWide * slope, practice.insertWide],
     ],
     holder: [
-      [INSERT, INSERT * rise],
-      [HOLDER, HOLDER * rise],
-      [HOLDER, 70],
-      [Math.max(1, INSERT * slope), 70],
-      [Math.max(1, INSERT * slope), INSERT * rise + INSERT],
+      [practice.insertWide, practice.insertWide * rise],
+      [practice.holderWide, practice.holderWide * rise],
+      [practice.holderWide, 70],
+      [Math.max(1, practice.insertWide * slope), 70],
+      [Math.max(1, practice.insertWide * slope), practice.insertWide * rise + practice.insertWide],
     ],
     carriage,
   };
@@ -118,7 +117,7 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   const { left, right } = boundsOf(step.removes);
   const [near, far] = [Math.max(x(left), x(right)), Math.min(x(left), x(right))];
   const depth = leastRadius(step);
-  const clear = topOf(setup, step) + APPROACH;
+  const clear = topOf(setup, step) + practice.approach;
   const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
   if (step.verb === 'thread' && row && row.side !== 'outside') return [];
   if (step.verb === 'taper' && row) {
@@ -140,8 +139,8 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
     // what stands in front of its row is passed over in cut, from the free end
     const before = setup.steps[setup.steps.indexOf(step) - 1]?.after ?? setup.before;
     const z = (at: number) => (setup.end === 'left' ? -part.length - at : at);
-    const inFront = outsideOf(before, z(near), z(near + APPROACH)).most;
-    const start = (inFront > depth + 1e-3 ? Math.max(near, x(boundsOf(before).left), x(boundsOf(before).right)) : near) + APPROACH;
+    const inFront = outsideOf(before, z(near), z(near + practice.approach)).most;
+    const start = (inFront > depth + 1e-3 ? Math.max(near, x(boundsOf(before).left), x(boundsOf(before).right)) : near) + practice.approach;
     return [
       { from: [start, clear], to: [start, depth], cuts: false },
       { from: [start, depth], to: [far, depth], cuts: true },
@@ -196,8 +195,8 @@ function chuckOf(setup: Setup, holding: Holding, jaws: number): readonly Body[] 
   const long = mmOf(holding.jaw?.length, 25);
   const across = Math.max(mmOf(holding.outside?.to, 80) / 2, radius + 10);
   return [
-    { is: 'jaws', outline: box(jaws - long, jaws, radius, radius + (closed ? COLLET_NOSE : JAW_HIGH)) },
-    ...(closed ? [] : [{ is: 'chuck' as const, outline: box(jaws - long - CHUCK_BEHIND, jaws - long, radius, across) }]),
+    { is: 'jaws', outline: box(jaws - long, jaws, radius, radius + (closed ? practice.colletNose : practice.jawHigh)) },
+    ...(closed ? [] : [{ is: 'chuck' as const, outline: box(jaws - long - practice.chuckBehind, jaws - long, radius, across) }]),
   ];
 }
 

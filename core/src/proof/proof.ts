@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Shop, Tool } from '../document';
 import { letterOf, type Part } from '../drawing';
 import type { Finding } from '../finding';
@@ -7,11 +8,6 @@ import type { Setup } from '../settings';
 import { holdingOf, mmOf } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, type Region, regionOf } from '../stock';
 import { bodiesOf, type Contact, contactsOf, localOf, motionsOf, standingIn } from './bodies';
-
-/** Room that is wanted between what moves and what stands, mm. @source clearance, common practice */
-const ROOM = 1;
-/** Thicker than this is metal left or a contour cut into, mm: over any allowance of limits, under a fault that shows. */
-const FAULT = 0.13;
 
 /** What is proved: the setups of a route as they are worked. */
 interface Worked {
@@ -119,7 +115,7 @@ function nearJaws(setup: Setup, step: Step, tool: Tool, part: Part, contacts: re
   const x = localOf(setup, part.length);
   const { left, right } = boundsOf(step.removes);
   const free = Math.min(x(left), x(right)) - x(setup.gripped[0]);
-  if (free >= ROOM || step.verb === 'face') return [];
+  if (free >= practice.roomWanted || step.verb === 'face') return [];
   return [
     {
       code: 'near-jaws',
@@ -157,9 +153,6 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
   ];
 }
 
-/** Where the seat of soft jaws, a plate or a bolt lies behind a hole that goes through, mm of room beyond it. @source common practice */
-const SEATED = 2;
-
 /** A drill that comes out where the piece sits on its seat. */
 function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
   const kind = holdingOf(shop, setup.holding)?.kind;
@@ -175,7 +168,7 @@ function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
       about: step.id,
       severity: 'caution',
       says: say`the drill comes out on the ${seat}`,
-      why: say`relieve the seat, or set the piece off on parallels clear of the hole: ${length(SEATED)} and the point at the least`,
+      why: say`relieve the seat, or set the piece off on parallels clear of the hole: ${length(practice.behindHole)} and the point at the least`,
       mends: [],
     },
   ];
@@ -193,7 +186,7 @@ function finished(route: Worked, part: Part): readonly Finding[] {
   if (severed) {
     const { left, right } = boundsOf(severed.step.removes);
     const ring = outsideOf(severed.step.after, (left + right) / 2 - 0.01, (left + right) / 2 + 0.01).most;
-    if (ring > FAULT)
+    if (ring > practice.faultFrom)
       findings.push({
         code: 'ring-left',
         about: severed.step.id,
@@ -222,10 +215,10 @@ function faults(region: Region, code: 'metal-left' | 'gouged', part: Part): read
   for (const rings of region) {
     const one: Region = [rings];
     const thick = (2 * area(one)) / Math.max(1e-9, perimeterOf(one));
-    if (thick <= FAULT) continue;
+    if (thick <= practice.faultFrom) continue;
     const { left, right } = boundsOf(one);
     const middle = (left + right) / 2;
-    const inside = boundsOf(one).radius < outsideOf(regionOf(part.contour), middle - 0.01, middle + 0.01).most - FAULT;
+    const inside = boundsOf(one).radius < outsideOf(regionOf(part.contour), middle - 0.01, middle + 0.01).most - practice.faultFrom;
     const row =
       part.features.find((f) => (f.side === 'outside') !== inside && middle <= Math.max(f.near, f.far) && middle >= Math.min(f.near, f.far)) ??
       part.features.find((f) => middle <= Math.max(f.near, f.far) && middle >= Math.min(f.near, f.far));

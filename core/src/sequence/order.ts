@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { comesBefore, type Ordered, type OrderRule, placed, type SetupFacts } from './rules';
 
 /** A piece of work that stays together: the steps that one maker makes. */
@@ -6,9 +7,6 @@ export interface Block {
   readonly steps: readonly Ordered[];
 }
 
-/** Minutes of taking another tool, and of breaking a preferred rule. @source same-tool, common practice */
-export const TOOL_CHANGE = 0.5;
-export const PREFERRED = 3;
 /** Orders looked at before the best so far is taken. */
 const NODES = 500;
 
@@ -91,8 +89,8 @@ export function costOfOrder(order: readonly number[], blocks: readonly Block[], 
 
 function stepCost(at: number, block: Block, tool: string | undefined, done: ReadonlySet<number>, soft: readonly (readonly number[])[]): number {
   const wants = firstTool(block);
-  const change = wants !== undefined && wants !== tool ? TOOL_CHANGE : 0;
-  return change + PREFERRED * (soft[at] ?? []).filter((b) => !done.has(b)).length;
+  const change = wants !== undefined && wants !== tool ? practice.toolChange : 0;
+  return change + practice.preferredBroken * (soft[at] ?? []).filter((b) => !done.has(b)).length;
 }
 
 interface Node {
@@ -120,7 +118,7 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
     }
     // a tool that some block ends with may be in the post without a change
     for (let i = 0; i < n; i++) if (!done.has(i) && ends[i] !== tools[i]) wanted.delete(ends[i] ?? '');
-    return TOOL_CHANGE * wanted.size;
+    return practice.toolChange * wanted.size;
   };
   const fallback = greedy(blocks, edges);
   const best0 = costOfOrder(given, blocks, edges) <= costOfOrder(fallback, blocks, edges) + 1e-9 && respects(given, edges) ? given : fallback;

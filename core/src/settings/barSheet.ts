@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { type Bar, type Holding, type Job, type Machine, orChosen } from '../document';
 import type { Part } from '../drawing';
 import { surfaceStays } from '../holding';
@@ -23,16 +24,6 @@ export interface BarSheet {
   readonly severs: boolean;
 }
 
-/** Allowances of the bar sheet, mm. @source bar-length, common practice */
-const FACE_FIRST = 1;
-export const FACE_SECOND = 1.5;
-export const GAP = 8;
-const SPARE = 10;
-/** Least room between blade and jaws, mm. @source bar-length, common practice: 5 to 13 */
-const LEAST_GAP = 5;
-/** Length of a spindle where it is not said, mm. @source judgement: small and mid-size lathes */
-const SPINDLE = 350;
-
 export interface SheetAsked {
   readonly job: Job;
   readonly part: Part;
@@ -47,13 +38,13 @@ export interface SheetAsked {
 
 /** Facing at the end that is worked first, and at the other after turning round. */
 export const offOf = (first: End): BarSheet['off'] => ({
-  right: first === 'right' ? FACE_FIRST : FACE_SECOND,
-  left: first === 'right' ? FACE_SECOND : FACE_FIRST,
+  right: first === 'right' ? practice.faceFirst : practice.faceSecond,
+  left: first === 'right' ? practice.faceSecond : practice.faceFirst,
 });
 
 /** What stands out behind the spindle. @source bar-whip, common practice */
 function behindOf({ bar, machine, whole }: SheetAsked, inFront: number): Pick<BarSheet, 'behind'> {
-  const out = mmOf(bar.length) - inFront - mmOf(machine.headstock, SPINDLE);
+  const out = mmOf(bar.length) - inFront - mmOf(machine.headstock, practice.spindleLong);
   if (!whole || out <= 0) return {};
   return { behind: { length: tidy(out), speed: figure('spindleSpeed', 'whipSpeed', { d: mmOf(bar.across), L: tidy(out) }, { step: 1 }) } };
 }
@@ -63,8 +54,8 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
   const { job, part, bar, holding, blade } = asked;
   const jaws = mmOf(holding?.jaw?.length, 30);
   // closer to the jaws than this the blade or its holder meets them
-  const least = part.length + FACE_FIRST + FACE_SECOND + blade + LEAST_GAP;
-  const gap = chosenOut === undefined ? GAP : tidy(Math.max(LEAST_GAP, chosenOut - (least - LEAST_GAP)));
+  const least = part.length + practice.faceFirst + practice.faceSecond + blade + practice.bladeGapLeast;
+  const gap = chosenOut === undefined ? practice.bladeGap : tidy(Math.max(practice.bladeGapLeast, chosenOut - (least - practice.bladeGapLeast)));
   const off = offOf(asked.first);
   const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade, gap };
   const stickOut = orChosen(
@@ -75,7 +66,7 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
   const choice = job.choices.findLast((c) => c.kind === 'bar');
   const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
   const cut = orChosen(
-    figure('length', 'barLength', { ...lengths, grip: grip.value, spare: SPARE }, { step: 0.1 }),
+    figure('length', 'barLength', { ...lengths, grip: grip.value, spare: practice.spare }, { step: 0.1 }),
     typed?.ok ? typed.value : undefined,
   );
   return {
@@ -89,12 +80,9 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
     ...behindOf(asked, stickOut.value + grip.value),
     severs: true,
     whole: asked.whole,
-    each: tidy(part.length + FACE_FIRST + FACE_SECOND + blade),
+    each: tidy(part.length + practice.faceFirst + practice.faceSecond + blade),
   };
 }
-
-/** Stands out of the chuck while an end is faced and centred, mm. @source judgement: room for tool and centre drill */
-const CENTRING = 20;
 
 /** A bar that is sawn to its length and carried between centres or on a plate: no grip, gap or blade is lost. */
 export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): BarSheet {
@@ -107,8 +95,13 @@ export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): Ba
     off,
     blade: 0,
     gap: 0,
-    grip: figure('length', 'gripOfJaws', { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - CENTRING) }, { step: 0.1 }),
-    stickOut: figure('length', 'distance', { value: CENTRING }, { step: 0.1 }),
+    grip: figure(
+      'length',
+      'gripOfJaws',
+      { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - practice.centringOut) },
+      { step: 0.1 },
+    ),
+    stickOut: figure('length', 'distance', { value: practice.centringOut }, { step: 0.1 }),
     cut,
     surfaceStays: surfaceStays(part, bar),
     severs: false,

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { awaySteps, centreDrill, chamferInner, drawnCentre, faceEnd, makeHole, reason, releaseCheck, takeHold } from '../operations';
@@ -6,7 +7,7 @@ import type { End } from '../ref';
 import { type Done, inOrder } from '../sequence';
 import { mmOf } from '../shop';
 import type { Region } from '../stock';
-import { DOG } from './held';
+
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { atLoading, SCREWED } from './setups';
 import { finishEdges, shapeRows, turnRows } from './works';
@@ -40,7 +41,7 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice): Made
           ...(isFirst ? atLoading(facts, out) : []),
         ],
         cautions: facts.machine.nose === 'screwed' ? [SCREWED] : [],
-        minutes: 1.5,
+        minutes: practice.minutesChuck,
       }),
       faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
       facts.part.details.some((d) => d.kind === 'centre' && d.on === end)
@@ -85,7 +86,7 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice): Mad
           reason('park-the-centre', say`nip the tail centre again as the work warms and grows`, end),
         ],
         cautions: ['The dog swings: nothing loose, hands and sleeves clear of it.'],
-        minutes: 2,
+        minutes: practice.minutesBetween,
       }),
       ...turnRows(making, begin, mine, face, isFirst && making.sheet.surfaceStays),
       ...finishEdges(making, begin, mine, rows),
@@ -95,11 +96,11 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice): Mad
     ],
     making.known,
   );
-  const grip = figure('length', 'distance', { value: DOG });
+  const grip = figure('length', 'distance', { value: practice.dog });
   return settingMade(making, done, held, {
     grip,
     stickOut: figure('length', 'distance', { value: facts.part.length }, { step: 0.1 }),
-    gripped: [driven - inward(end) * DOG, driven],
+    gripped: [driven - inward(end) * practice.dog, driven],
     before: stock,
     carried: 'centres',
   });
@@ -135,7 +136,7 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeS
           'Turn it by hand all the way round: clamps and bolts clear bed, carriage and tool.',
           'Clamped work runs slow; the plate’s own limit stands.',
         ],
-        minutes: 8,
+        minutes: practice.minutesPlate,
       }),
       faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
       ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
@@ -169,7 +170,7 @@ export function rimSetup(making: Making, end: End, held: HoldingChoice): MadeSet
           ...held.because,
           reason('seat-first', say`a packing ring behind it, so that the tool runs off clear of the plate`, end),
         ],
-        minutes: 6,
+        minutes: practice.minutesRim,
       }),
       ...turnRows(making, begin, rows, face, false),
       ...finishEdges(making, begin, rows, rows),

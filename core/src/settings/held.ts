@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { type Holding, orChosen } from '../document';
 import { faceOf, innerOf, inward, otherEnd, type Part } from '../drawing';
 import { type Held, largestDiameter, type ToKeep } from '../holding';
@@ -10,19 +11,13 @@ import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';
 
-/** What a driving dog takes of the end that it sits on, mm. @source common practice */
-export const DOG = 20;
-
-/** A light roughing cut, for slipping: depth on radius, mm. @source common practice */
-const LIGHT_CUT = 0.5;
-
 /** What both setups have in common. */
 function common(facts: Facts, gripped: number) {
   const { part, material, machine, shop } = facts;
   const largest = largestDiameter(part);
   const smallest = Math.min(largest, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.nominal));
   const edge = shop.tools.find((t) => t.kind === 'turn')?.grade ?? 'hss';
-  const forces = cuttingForce(material.kc, material.mc, { depth: LIGHT_CUT, feed: material.feed, nose: 0.4, speed: material[edge] });
+  const forces = cuttingForce(material.kc, material.mc, { depth: practice.lightCut, feed: material.feed, nose: 0.4, speed: material[edge] });
   return {
     length: part.length,
     largest,
@@ -49,9 +44,6 @@ function wallFirst({ started, bar }: Facts): Held['wall'] {
   return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
 }
 
-/** Nearer than this to its limits a size of a piece already started is finished, mm. @source judgement: what a caliper tells */
-const FINISHED = 0.02;
-
 /** What the jaws close on first is a row that is finished already: a piece that was started has some. */
 const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
   started !== undefined &&
@@ -60,8 +52,8 @@ const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
       f.side === 'outside' &&
       f.form === 'cylinder' &&
       f.asDrawn !== true &&
-      diameter >= f.nearDiameter.min - FINISHED &&
-      diameter <= f.nearDiameter.max + FINISHED,
+      diameter >= f.nearDiameter.min - practice.finishedWithin &&
+      diameter <= f.nearDiameter.max + practice.finishedWithin,
   );
 
 const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => d.kind === 'centre' && d.on === side);
@@ -154,7 +146,7 @@ export function heldBetween(facts: Facts, end: End, n: number): Held {
     diameter: largest,
     form: 'round',
     stickOut: () => long,
-    grip: () => figure('length', 'distance', { value: DOG }),
+    grip: () => figure('length', 'distance', { value: practice.dog }),
     carried: 'centres',
   };
 }

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Holding } from '../document';
 import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
 import type { Finding } from '../finding';
@@ -9,7 +10,7 @@ import { holdingOf, mmOf } from '../shop';
 import { rectangle, type Region, sameRegion } from '../stock';
 import { type BarSheet, barSheet, carriedSheet } from './barSheet';
 import { betweenSetup, centreSetup, plateSetup, rimSetup } from './carried';
-import { DOG, heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor } from './held';
+import { heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor } from './held';
 import { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './reach';
 import type { MadeSetting, Making } from './setting';
 import type { LayoutName } from './setup';
@@ -198,9 +199,6 @@ const onlyShaped = ({ part, chosen }: Facts, end: End, gripping: Gripping, avoid
     : [],
 });
 
-/** Slender enough that centres are worth their two extra setups. @source stick-out, common practice */
-const SLENDER = 5;
-
 /** Both ends faced and centred in a chuck, then turned between centres and end for end. */
 function betweenCentres(facts: Facts, first: End): Layout | Not {
   const { part, bar, shop, job, machine, chosen } = facts;
@@ -211,11 +209,12 @@ function betweenCentres(facts: Facts, first: End): Layout | Not {
   if (!shop.holdings.some((h) => h.kind === 'centres')) return { why: say`the shop has no centres with a driving dog` };
   if (part.features.some((f) => f.side !== 'outside')) return { why: say`a hole takes the centre of an end away` };
   if (bar.form !== 'round') return { why: say`the dog and the centres want a round bar` };
-  if (part.length < (asked ? 2 : SLENDER) * across) return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
+  if (part.length < (asked ? 2 : practice.centresFrom) * across)
+    return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
   if (through > 0 && across > through + 1e-6)
     return { why: say`${bar.name} does not go through the spindle, so its ends cannot be faced and centred in a chuck` };
   if (part.length > mmOf(machine.centres, Infinity)) return { why: say`it is longer than the lathe takes between centres` };
-  const reach = besideDog(reachOf(part.features, first), part, first, DOG);
+  const reach = besideDog(reachOf(part.features, first), part, first, practice.dog);
   if (!reach) return { why: say`a neck, or a row that the dog sits on, is hidden from the other end` };
   if (!part.features.some((f) => reach[f.id] === far)) return { why: say`nothing is left for the other end` };
   const sheetOf = remembered((holding) =>

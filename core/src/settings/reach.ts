@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { faceOf, type Feature, innerOf, inward, isShaped, mouthOf, otherEnd, type Part, widestOf } from '../drawing';
 import type { End } from '../ref';
 
@@ -45,9 +46,6 @@ export function besideDog(reach: Reach, part: Part, first: End, dog: number): Re
   return entries.some(([, own]) => own === undefined || own === 'neck') ? undefined : (Object.fromEntries(entries) as Reach);
 }
 
-/** Room between the jaws and a shoulder that is turned beside them, mm. @source clearance, common practice */
-const BESIDE = 2;
-
 /** Where the turned-round piece is gripped: the row, and how much of it. */
 export interface Gripping {
   readonly diameter: number;
@@ -70,7 +68,7 @@ export function grippingOf(part: Part, reach: Reach, first: End): Gripping {
   const chamfers = (f: Feature) => (free === 'left' ? [f.chamferFar, f.chamferNear] : [f.chamferNear, f.chamferFar]);
   const atEnd = (f: Feature) => Math.abs(mouthOf(f, free) - faceOf(part, free)) < 1e-6;
   // of a thin ring most is held and the rest stands out
-  const leave = (f: Feature) => Math.min(long(f) / 3, atEnd(f) ? Math.max(3, (chamfers(f)[0] ?? 0) + 2) : BESIDE);
+  const leave = (f: Feature) => Math.min(long(f) / 3, atEnd(f) ? Math.max(3, (chamfers(f)[0] ?? 0) + 2) : practice.besideJaws);
   const fromFree = free === 'left' ? rows.toReversed() : rows;
   const row =
     fromFree.find((f) => long(f) - leave(f) >= 6) ?? rows.toSorted((a, b) => long(b) - long(a))[0] ?? part.features.find((f) => f.side === 'outside');

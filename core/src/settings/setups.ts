@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { envelopeOf, faceOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
@@ -96,7 +97,7 @@ export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
         ...atLoading(facts, sheet.stickOut.value),
       ],
       cautions: [...(sheet.behind ? [WHIPS] : []), ...(facts.machine.nose === 'screwed' ? [SCREWED] : [])],
-      minutes: 1.5,
+      minutes: practice.minutesChuck,
     }),
     ...(sheet.off[end] > 0 ? [faceEnd(face, sheet.off[end], barDiameter, 'first')] : []),
     ...openEnd(making, begin, held, opening),
@@ -156,7 +157,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
         ...held.because,
         reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
       ],
-      minutes: 2.5,
+      minutes: practice.minutesTurnRound,
     }),
     ...(sheet.off[end] > 0
       ? [faceEnd(face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length')]

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { alreadyMade } from '../holding';
 import { orChosen } from '../document';
 import type { Feature, Part } from '../drawing';
@@ -6,13 +7,8 @@ import type { StartedPiece } from '../holding';
 import { figure, length, say } from '../quantity';
 import { mmOf } from '../shop';
 import { outsideOf } from '../stock';
-import { type BarSheet, FACE_SECOND, GAP, type SheetAsked } from './barSheet';
+import { type BarSheet, type SheetAsked } from './barSheet';
 import type { Reach } from './reach';
-
-/** Least length beyond the kerf that jaws hold a piece by, mm. @source common practice */
-const LEAST_GRIP = 10;
-/** Room left between a cut and the jaws, mm. @source common practice */
-const CLEAR = 2;
 
 /** What is held and faced of a piece already started: severed where enough of it is beyond face B to hold it by, else held by its own end and turned round. */
 export const startedSheet =
@@ -22,11 +18,16 @@ export const startedSheet =
     const jaws = mmOf(holding?.jaw?.length, 30);
     const faceA = Math.max(0, started.beyondRight);
     const base = { blade, cut: figure('length', 'distance', { value: whole }), surfaceStays: false, whole: false, each: whole };
-    const severs = started.beyondLeft >= FACE_SECOND + blade + GAP + LEAST_GRIP;
+    const severs = started.beyondLeft >= practice.faceSecond + blade + practice.bladeGap + practice.leastGrip;
     if (severs) {
-      const stickOut = figure('length', 'stickOut', { part: part.length, faceA, faceB: FACE_SECOND, blade, gap: GAP }, { step: 0.1 });
+      const stickOut = figure(
+        'length',
+        'stickOut',
+        { part: part.length, faceA, faceB: practice.faceSecond, blade, gap: practice.bladeGap },
+        { step: 0.1 },
+      );
       const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole - stickOut.value) }, { step: 0.1 }), chosenGrip);
-      return { ...base, off: { right: faceA, left: FACE_SECOND }, gap: GAP, grip, stickOut, severs };
+      return { ...base, off: { right: faceA, left: practice.faceSecond }, gap: practice.bladeGap, grip, stickOut, severs };
     }
     const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole / 3) }, { step: 0.1 }), chosenGrip);
     const stickOut = figure('length', 'stickOutStarted', { whole, grip: grip.value }, { step: 0.1 });
@@ -45,7 +46,7 @@ export function gripDiameter(started: StartedPiece, part: Part, sheet: BarSheet)
 /** Rows that lie in the jaws are turned from the other end. One that neither end reaches is a stop. */
 export function reachBesideJaws(reach: Reach, part: Part, started: StartedPiece, sheet: BarSheet, findings: Finding[]): Reach {
   if (sheet.severs) return reach;
-  const jaws = heldTo(part, started, sheet.grip.value) + CLEAR;
+  const jaws = heldTo(part, started, sheet.grip.value) + practice.startedClear;
   const rows = part.features.filter((f) => f.side === 'outside');
   const largest = (list: readonly Feature[]) => Math.max(0, ...list.flatMap((f) => [f.nearDiameter.nominal, f.farDiameter.nominal]));
   return Object.fromEntries(

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
@@ -80,12 +81,15 @@ function advised(sizing: Sizing): Unstood {
         },
       ],
     };
-  if (now.mean <= wanted.max && (as.chanceIn >= SURE || towardsOf(sizing) * (cold.value - aim.value) < (sizing.division * sizing.takes) / 4)) {
+  if (
+    now.mean <= wanted.max &&
+    (as.chanceIn >= practice.sure || towardsOf(sizing) * (cold.value - aim.value) < (sizing.division * sizing.takes) / 4)
+  ) {
     const because: Reason[] = [{ rule: 'right-gauge', says: say`within the limits`, binds: [] }];
     if (warm) because.push({ rule: 'hot-reads-big', says: say`check once cold`, binds: [] });
     const drift = driftOf(sizing);
     if (drift) because.push(drift);
-    if (as.chanceIn < SURE) because.push(doubtful(as.chanceIn));
+    if (as.chanceIn < practice.sure) because.push(doubtful(as.chanceIn));
     const next = sizing.gaugeProves ? 'stop' : 'changeGauge';
     if (next === 'changeGauge')
       because.push({
@@ -104,11 +108,6 @@ const doubtful = (chance: number): Reason => ({
   says: say`in with ${Math.round(100 * chance)} in 100; the rest is the gauge’s doubt`,
   binds: [],
 });
-
-/** Sure enough that a size within its limits is left alone. @source judgement: nine in ten, a light cut risks more */
-const SURE = 0.9;
-/** So sure that the whole is taken in one cut. @source judgement */
-const AT_ONCE = 0.99;
 
 interface Base {
   readonly aim: Figure;
@@ -145,7 +144,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   const because: Reason[] = [];
   const radius = left / sidesOf(sizing);
   const whole = cutTo(sizing, belief, now, left, 1);
-  const splits = radius / 2 >= 0.9 * least && chances(whole.after, wanted).chanceIn < AT_ONCE;
+  const splits = radius / 2 >= 0.9 * least && chances(whole.after, wanted).chanceIn < practice.atOnce;
   const most = sizing.most ?? MOST;
   const cuts = radius > 2 * most ? Math.ceil(radius / most) : splits ? 2 : 1;
   const next = cuts === 1 ? whole : cutTo(sizing, belief, now, left, cuts);
@@ -224,7 +223,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
       because: [
         { rule: 'right-gauge', says: say`within the limits`, binds: [] },
         ...(drift ? [drift] : []),
-        ...(as.chanceIn < SURE ? [doubtful(as.chanceIn)] : []),
+        ...(as.chanceIn < practice.sure ? [doubtful(as.chanceIn)] : []),
       ],
     };
   }

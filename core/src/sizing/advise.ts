@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import type { Edit } from '../finding';
@@ -92,9 +93,6 @@ const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0
 /** The share of a division that is set, by the way of the shop; half where nothing is said. */
 export const dialShare = (way: string | undefined): number => SHARES[way ?? ''] ?? 0.5;
 
-/** Most that one pass of a thread takes towards its size, on radius, mm. @source infeed, common practice */
-const THREAD_PASS = 0.1;
-
 /** The same with the machine, gauge and tool at hand. */
 export const adviseWith = (wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice => sizeAdvice(sizingWith(wanted, entries, at));
 
@@ -108,7 +106,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
     events: eventsOf(entries, at),
     takes: at.takes ?? (axis !== 'cross' || dial?.reads === 'diameter' ? 1 : 2),
     ...(at.kind !== undefined && { kind: at.kind }),
-    ...(at.kind === 'thread' && { most: THREAD_PASS }),
+    ...(at.kind === 'thread' && { most: practice.threadPass }),
     division: mmOf(dial?.division, 0.02),
     ...(mmOf(dial?.backlash) > 0 && { backlash: mmOf(dial?.backlash) }),
     // a readout is set to its last digit

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import { normalBelow } from '../quantity';
 
 /*
@@ -146,7 +147,6 @@ export function afterReading({ priors, grid }: Belief, size: number, doubt: numb
 export const afterCut = ({ priors, grid }: Belief, by: number): Belief => ({ priors, grid: grid.map((f) => cutIn(priors, f, by)) });
 
 /** Of the thinnest chip so much stays on in the mean, and so unsure is it, as shares. @source least-depth, judgement */
-const RUBS = 0.12;
 const LIGHT = 0.35;
 
 /** The edge moves in; the size follows it but for what gives way: size' = (edge' + spring size) / (1 + spring). */
@@ -159,7 +159,7 @@ function cutIn(priors: Priors, f: Filtered, by: number): Filtered {
   const whole = clear ? 0 : size - (moved + s * size) / (1 + s);
   // under its least chip an edge rubs or digs: what comes off is anything between nothing and a little more, and less in the mean
   const thin = whole > 0 && whole / 2 < priors.least ? 1 - whole / 2 / priors.least : 0;
-  const off = whole * (1 - RUBS * thin);
+  const off = whole * (1 - practice.staysOn * thin);
   const now = size - off;
   const light = LIGHT * whole * thin;
   const uneven = clear ? 0 : priors.uneven ** 2 + light ** 2;

@@ -1,3 +1,4 @@
+import { practice } from '../shop';
 import type { RuleName } from '../finding';
 import { leastDepthOf } from '../cutting';
 import type { Reason } from '../finding';
@@ -14,10 +15,6 @@ export interface Odd extends Reason {
   readonly dialReads?: 'radius' | 'diameter';
 }
 
-/** A reading further off what was foretold than so many of its own deviations is measured again before it is believed. @source surprise, common practice */
-const SURPRISE = 5;
-/** Of what was dialled less than this share came off: was the cut taken? @source did-it-cut, common practice */
-const NOT_CUT = 0.15;
 /** Two readings with no cut between are alike within so many deviations of their difference. @source judgement */
 const ALIKE = 4;
 /** Two like cuts in which half came off, or twice: the share lies between these. @source took-half, common practice */
@@ -102,7 +99,7 @@ function surprises(
 ): Odd | undefined {
   if (!expected) return undefined;
   const off = last.size - expected.mean;
-  const far = Math.abs(off) > SURPRISE * expected.deviation;
+  const far = Math.abs(off) > practice.surprise * expected.deviation;
   const cut = earlier.at(-1);
   const before = earlier.findLast((e) => e.kind === 'reading');
   const odd = (rule: RuleName, says: Reason['says'], withMeant = true): Odd => {
@@ -121,7 +118,7 @@ function surprises(
     // what the edge cannot be asked to cut, and what the gauge cannot tell, is no question
     const real = dialled > 0.5 * leastDepthOf(sizing.keen, sizing.nose) * sidesOf(sizing) && dialled > 8 * repeatOf(sizing);
     const { share } = comesOff(beliefOf({ ...sizing, events: earlier.slice(0, -1) }));
-    if (real && took < NOT_CUT * dialled * share && Math.abs(off) > 3 * expected.deviation)
+    if (real && took < practice.notCut * dialled * share && Math.abs(off) > 3 * expected.deviation)
       return odd(
         'did-it-cut',
         took < 3 * repeatOf(sizing)

@@ -1,4 +1,3 @@
-export { ENTERS } from './boringBar';
 export { substitutes } from './substitutes.table';
 export { cuts, insideBars, toolForThread } from './threadTools';
 export { type BarOut, giveOfBar, giveOfBlade } from './toolSpring';

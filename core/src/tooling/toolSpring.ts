@@ -1,13 +1,7 @@
+import { practice } from '../shop';
 import type { Tool } from '../document';
 import { complianceAt } from '../mechanics';
 import { mmOf, sizeOf } from '../shop';
-
-/** Steel shanks; a carbide edge mostly sits on one. N/mm2 */
-const STEEL = 210000;
-/** A bar in its holder on a toolpost, N/mm and N mm/rad. @source judgement: a small toolpost; a factor of two */
-const POST = { lateral: 20000, angular: 3e7 };
-/** Height of a parting blade where it is not said, mm. @source common practice: 10 to 20 on small lathes */
-const BLADE = 12;
 
 /** A tool that stands out of its holder, as a beam. */
 export interface BarOut {
@@ -24,10 +18,18 @@ export function giveOfBar(tool: Tool, out: number): BarOut | undefined {
 
 /** How a parting blade gives way under the chip, downwards. A rectangle bends as a round bar of the same second moment. */
 export function giveOfBlade(tool: Tool, out: number): BarOut | undefined {
-  const [width, height] = [mmOf(tool.width), mmOf(tool.body, BLADE)];
+  const [width, height] = [mmOf(tool.width), mmOf(tool.body, practice.bladeHigh)];
   if (!(width > 0) || !(height > 0) || !(out > 0)) return undefined;
   return { compliance: giveOf(((64 * width * height ** 3) / 12 / Math.PI) ** 0.25, out) };
 }
 
 const giveOf = (diameter: number, out: number): number =>
-  complianceAt({ stretches: [{ from: 0, to: out, diameter }], modulus: STEEL, clamp: POST, rests: [] }, out);
+  complianceAt(
+    {
+      stretches: [{ from: 0, to: out, diameter }],
+      modulus: practice.steelModulus,
+      clamp: { lateral: practice.postLateral, angular: practice.postAngular },
+      rests: [],
+    },
+    out,
+  );

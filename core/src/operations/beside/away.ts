@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { join } from './join';
 import { grind } from './grind';
 import { ground } from '../workLimits';
@@ -27,7 +28,7 @@ export const awaySteps = (): Operation =>
             ? [reason('through-both', say`where it goes through both pieces: after they are joined, in one go`, detail.id)]
             : []),
         ],
-        figures: { minutes: byHand(8) },
+        figures: { minutes: byHand(practice.minutesAway) },
       });
     }
     const treated = (kinds: readonly Treatment['kind'][]) => {

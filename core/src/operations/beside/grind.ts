@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { forGrinding } from '../workLimits';
 import { platedBy } from '../workLimits';
 import { shiftedBy } from '../workLimits';
@@ -26,6 +27,6 @@ export function grind(draft: Draft, row: Feature): void {
     ],
     ...(outside && { sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4) }),
     cautions: ['Wheel sound and guarded, stand beside it; dust drawn off.'],
-    figures: { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }), minutes: byHand(15) },
+    figures: { to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }), minutes: byHand(practice.minutesGrind) },
   });
 }

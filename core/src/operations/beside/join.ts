@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { beside } from './beside';
 import { say } from '../../quantity';
 import { type Facts, reason } from '../facts';
@@ -19,15 +20,15 @@ export function join(draft: Draft, { id, piece, want }: Facts['job']['drawing'][
         id,
       ),
       cautions: ['Hot parts: gloves, a stand to set them on, nothing that burns near by.'],
-      hands: 10,
-      waits: 20,
+      hands: practice.handsShrink,
+      waits: practice.shrinksFor,
     });
   else if (asked.includes('press'))
     beside(draft, 'join', id, {
       says: say`pressed together with ${into}`,
       because: reason('press', say`a lead-in chamfer, both measured at one temperature, oiled; a way to press it out again`, id),
       cautions: ['Press behind a guard: brittle rings fly.'],
-      hands: 5,
+      hands: practice.handsPress,
       waits: 0,
     });
   else if (/adhesive|retain|glue/.test(asked))
@@ -35,7 +36,7 @@ export function join(draft: Draft, { id, piece, want }: Facts['job']['drawing'][
       says: say`fixed in ${into} with retaining compound`,
       because: reason('adhesive', say`both clean and dry, turned as it goes in; not handled until it has cured; heat lets it go`, id),
       cautions: ['Gloves: retaining compounds sensitise the skin.'],
-      hands: 4,
-      waits: 40,
+      hands: practice.handsGlue,
+      waits: practice.curesFor,
     });
 }

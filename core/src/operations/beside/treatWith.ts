@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { beside } from './beside';
 import type { Beside } from './beside';
 import { fahrenheit, parseHeat, say, temperature, writeMinutes } from '../../quantity';
@@ -6,16 +7,12 @@ import { type Draft } from '../outcome';
 
 export type Treatment = Facts['job']['drawing']['treatment'][number];
 
-/** Degrees Celsius of an oil-hardening steel, and of a tough temper. @source hardening, common practice */
-const HARDENS = 800;
-const TEMPERS = 260;
-
 export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
   const given = value.text.trim();
   const heat = parseHeat(given, value.units);
   // of the two that a bare number may mean the cooler one spoils nothing
   const asked = heat.asked === undefined ? undefined : ((heat.asked - 32) * 5) / 9;
-  const tempers = { celsius: heat.celsius ?? asked ?? TEMPERS, minutes: heat.minutes ?? AN_HOUR };
+  const tempers = { celsius: heat.celsius ?? asked ?? practice.tempersAt, minutes: heat.minutes ?? practice.tempersFor };
   if (heat.asked !== undefined && (kind === 'harden' || kind === 'temper'))
     draft.says.push({
       code: 'treatment-unit',
@@ -39,7 +36,7 @@ export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
     harden: {
       says:
         given === ''
-          ? say`hardened: about ${temperature(HARDENS, 10)}, soaked, quenched`
+          ? say`hardened: about ${temperature(practice.hardensAt, 10)}, soaked, quenched`
           : heat.celsius === undefined
             ? say`hardened, ${given}`
             : say`hardened at ${bothDegrees(heat.celsius)}${heat.minutes === undefined ? '' : `, ${writeMinutes(heat.minutes)}`}${heat.rest === '' ? '' : `, ${heat.rest}`}`,
@@ -51,8 +48,8 @@ export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
       cautions: [
         'Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.',
       ],
-      hands: 10,
-      waits: heat.minutes ?? 30,
+      hands: practice.handsHeat,
+      waits: heat.minutes ?? practice.soaks,
     },
     temper: {
       says:
@@ -61,29 +58,26 @@ export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
           : say`tempered at ${heatSaid(tempers)}`,
       because: reason('hardening', say`at once after the quench: as hard as it is now it cracks by itself`, id),
       cautions: ['Hot parts look cold: tongs, and a place to put them down.'],
-      hands: 5,
+      hands: practice.handsTemper,
       waits: tempers.minutes,
     },
     plate: {
       says: given === '' ? say`plated` : say`plated, ${given}`,
       because: reason('finish', say`what plating adds on each side was left off the sizes that carry a tolerance`, id),
       cautions: ['Plating baths are for those who are equipped and licensed for them.'],
-      hands: 10,
-      waits: 60,
+      hands: practice.handsCoat,
+      waits: practice.platesFor,
     },
     black: {
       says: given === '' ? say`blackened, then oiled` : say`blackened, ${given}, then oiled`,
       because: reason('finish', say`cold black takes on a clean, dry surface only`, id),
       cautions: ['Gloves, glasses, open air: the salts are poisonous.'],
-      hands: 10,
-      waits: 10,
+      hands: practice.handsCoat,
+      waits: practice.blacksFor,
     },
   };
   beside(draft, kind === 'harden' || kind === 'temper' ? kind : 'surface', id, made[kind]);
 }
-
-/** A temper lasts so long where nothing is said, minutes. @source hardening, common practice */
-const AN_HOUR = 60;
 
 /** Both scales: an oven has one of them, the sheet of the steel often the other. */
 const bothDegrees = (celsius: number): string => `${String(Math.round(celsius))} °C (${String(Math.round(fahrenheit(celsius)))} °F)`;

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import { type Feature, innerOf, inward, mouthOf } from '../../drawing';
 import { diameter, figure, length, say } from '../../quantity';
@@ -64,7 +65,7 @@ function chamfer(
       speed,
       feed: figure('feed', 'feedByHand', { asked: 0.05 }),
       depth: figure('length', 'distance', { value: size }),
-      minutes: byHand(0.6),
+      minutes: byHand(practice.minutesChamfer),
     },
     sweeps,
   });

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { spareIn } from '../spare';
 import { cutWindow } from '../cutWindow';
 import { type Edge, type Feature } from '../../drawing';
@@ -34,7 +35,7 @@ export const shapeEdges = (row: Feature): Operation =>
         work: 'form',
         words: window.tool,
         at: d,
-        minutes: 1,
+        minutes: practice.minutesCorner,
         sweeps: spareIn(facts, z + away * window.along, z - away * window.beyond, d / 2 - window.into, d / 2 + window.up),
       });
     }

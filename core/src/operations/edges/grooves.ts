@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { knurl } from './knurl';
 import { spareIn } from '../spare';
 import { cutWindow } from '../cutWindow';
@@ -37,7 +38,7 @@ export const detailStep = (rows: readonly Feature[], detail: PartDetail): Operat
         work: 'part',
         words: say`grooving tool up to ${length(detail.width ?? 0)}`,
         at: 2 * Math.max(surface, bottom),
-        minutes: 1.5,
+        minutes: practice.minutesGroove,
         sweeps: spareIn(facts, ...window),
       });
     }

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { cutWindow } from '../cutWindow';
 import { speedFor } from '../../cutting';
 import { type Feature, longOf, type PartDetail } from '../../drawing';
@@ -14,11 +15,6 @@ export function knurlUnder(facts: Facts, row: Feature): number {
 
 const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - longOf(row)) < 1e-6;
 
-/** A common knurling wheel, mm, half its width in at first; and a yield where none is known, N/mm2. @source knurl-blank, common practice */
-const KNURL_WIDTH = 4;
-const KNURL_WHEEL = 20;
-const YIELDS = 200;
-
 /** The blank of a knurl that is shorter than its row, and the knurl, which raises it to its size. */
 export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
   const { facts, at } = draft;
@@ -33,7 +29,7 @@ export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
       work: 'turn',
       words: say`turning tool`,
       at: 2 * surface,
-      minutes: 1,
+      minutes: practice.minutesKnurlBlank,
       sweeps: rectangle(detail.near, detail.far, blank, surface + 5),
     });
   const id = stepId(at, 'knurl', detail.id);
@@ -53,15 +49,15 @@ export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
         'force',
         'knurlForce',
         {
-          yields: facts.material.yield ?? YIELDS,
-          width: KNURL_WIDTH,
+          yields: facts.material.yield ?? practice.knurlYield,
+          width: practice.knurlWidth,
           depth: Math.max(0.05, (detail.pitch ?? 1) / 4),
-          D: KNURL_WHEEL,
+          D: practice.knurlWheel,
           d: Math.max(1, 2 * surface),
         },
         { step: 50 },
       ),
-      minutes: byHand(3),
+      minutes: byHand(practice.minutesKnurl),
     },
     raises: combine('intersection', rectangle(detail.near, detail.far, blank - 0.01, surface), facts.finished),
   });

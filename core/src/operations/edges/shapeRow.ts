@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { cutWindow } from '../cutWindow';
 import { spareIn } from '../spare';
 import { type Feature, longOf } from '../../drawing';
@@ -52,7 +53,7 @@ export const shapeRow = (row: Feature): Operation =>
       work: 'form',
       words: say`radius form tool`,
       at: widest,
-      minutes: 6 + long / 10,
+      minutes: practice.minutesForm + long / practice.formPerMinute,
       sweeps,
     });
   });

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { type Feature, longOf, settingOf } from '../../drawing';
 import type { Reason } from '../../finding';
 import { angle, diameter, length, say, type Sentence } from '../../quantity';
@@ -17,11 +18,6 @@ export interface TaperWay {
   readonly refused?: Sentence;
 }
 
-/** Longest taper that is plunged with a form tool, mm. @source plunge-form, common practice: wider ones chatter */
-const PLUNGED = 10;
-/** Compound travel where it is not said, mm. @source compound, common practice: 50 to 75 */
-const COMPOUND = 60;
-
 /**
  * How a taper is turned: by the compound where it is short enough for it; between centres by setting the tailstock over; a short one with a form tool. What is asked
  * for is done where it can be. @source compound, setover-test, taper-from-gauge; common practice
@@ -30,7 +26,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
   const half = settingOf(row);
   const long = longOf(row);
   const travel = compoundTravel(long, half);
-  const compound = mmOf(facts.machine.dials.compound?.travel, COMPOUND);
+  const compound = mmOf(facts.machine.dials.compound?.travel, practice.compoundTravel);
   const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(long, 1e-9);
   const offset = setOver(facts.part.length, slope);
   const over = mmOf(facts.machine.setOver);
@@ -42,7 +38,8 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
       : offset > over + 1e-9
         ? say`${length(offset)} of set-over is wanted, the tailstock gives ${length(over)}`
         : undefined,
-    form: long > PLUNGED ? say`${length(long)} is too wide to plunge: over ${length(PLUNGED)} a form tool chatters` : undefined,
+    form:
+      long > practice.plungedMost ? say`${length(long)} is too wide to plunge: over ${length(practice.plungedMost)} a form tool chatters` : undefined,
   };
   const asked = facts.chosen.method.get(row.id)?.method as TaperMethod | undefined;
   const setsOver = travel > compound || way(facts, 'taper') === 'set-over';
@@ -61,7 +58,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
         reason('setover-test', say`two collars first, both measured and the tailstock corrected, before the long finish; set back after`, row.id),
         onCentre,
       ],
-      minutes: 8 + long / 25,
+      minutes: practice.minutesSetOver + long / practice.setOverPerMinute,
     };
   if (method === 'form')
     return {
@@ -75,7 +72,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
         ),
         onCentre,
       ],
-      minutes: 3,
+      minutes: practice.minutesPlunge,
     };
   return {
     ...base,
@@ -97,6 +94,6 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
         row.id,
       ),
     ],
-    minutes: (travel > compound ? 10 : 4) + long / 20,
+    minutes: (travel > compound ? practice.minutesTwoBites : practice.minutesCompound) + long / practice.compoundPerMinute,
   };
 }

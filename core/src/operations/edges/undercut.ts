@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import { type Feature, innerOf, inward } from '../../drawing';
 import { diameter, figure, length, say, tidy } from '../../quantity';
@@ -32,7 +33,7 @@ export const undercut = (feature: Feature, pitch: number): Operation =>
         feed: figure('feed', 'feedByHand', { asked: 0.04 }),
         depth: figure('length', 'distance', { value: relief.under / 2 }),
         to: figure('diameter', 'toSize', { size: under }),
-        minutes: byHand(1),
+        minutes: byHand(practice.minutesUndercut),
       },
       sweeps: spareIn(facts, inner, inner - inward(at.end) * 2 * relief.overall, under / 2, feature.nearDiameter.nominal / 2 + 0.5),
     });

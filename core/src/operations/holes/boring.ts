@@ -1,6 +1,7 @@
+import { practice } from '../../shop';
 import { stoutestBar } from '../../tooling';
 import { barTooSlender } from '../cutChecks';
-import { ENTERS } from '../../tooling';
+
 import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsked, speedFor, usesOf } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, inward, type Limits, longOf, settingOf } from '../../drawing';
@@ -14,8 +15,6 @@ import { addStep, type At, type Draft, needTool, stepId } from '../outcome';
 import { spareIn } from '../spare';
 import { workLimits } from '../workLimits';
 
-/** Lead of a machine reamer, mm. @source drill-bore-ream, common practice: a 45 degree lead and a short taper */
-const REAMER_LEAD = 1.5;
 /** Bores, or reams, one row of a hole that stands at `from` on diameter, mm. */
 export function bore(draft: Draft, row: Feature, from: number): void {
   const { facts, at } = draft;
@@ -24,7 +23,13 @@ export function bore(draft: Draft, row: Feature, from: number): void {
   const tool =
     verb === 'ream'
       ? needTool(draft, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(sizeOf(t) - row.nearDiameter.nominal) < 0.02)
-      : needTool(draft, id, 'bore', say`boring bar under ${length(ENTERS * Math.max(from, 1))}`, (t) => t === stoutestBar(facts.shop, from));
+      : needTool(
+          draft,
+          id,
+          'bore',
+          say`boring bar under ${length(practice.barEnters * Math.max(from, 1))}`,
+          (t) => t === stoutestBar(facts.shop, from),
+        );
   const { limits, because: left } = workLimits(facts, row);
   const out = Math.abs(row.far - faceOf(facts.part, at.end));
   if (verb === 'bore' && tool) barTooSlender(draft, id, tool, out);
@@ -62,7 +67,7 @@ export function bore(draft: Draft, row: Feature, from: number): void {
         ? [
             reason(
               'drill-bore-ream',
-              say`blind: its lead leaves the last ${length(REAMER_LEAD, 0.1)} tapered; drilled that much deeper, or to the bottom with a bottoming one`,
+              say`blind: its lead leaves the last ${length(practice.reamerLead, 0.1)} tapered; drilled that much deeper, or to the bottom with a bottoming one`,
               row.id,
             ),
           ]
@@ -92,7 +97,7 @@ export function bore(draft: Draft, row: Feature, from: number): void {
           ...((row.form === 'cylinder' || row.form === 'thread') && {
             to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
           }),
-          minutes: byHand(3 + longOf(row) / 15),
+          minutes: byHand(practice.minutesBoreHand + longOf(row) / practice.borePerMinute),
         },
     sweeps: window,
     leaves: corner,
@@ -108,9 +113,6 @@ function cornerInBore({ part }: Facts, { end }: At, row: Feature, nose: number):
   const radius = row.nearDiameter.nominal / 2;
   return radius - inner > 2 * nose ? noseCorner(row.far, radius, nose, inward(end) === -1 ? 1 : -1, -1) : [];
 }
-
-/** Left in a bore for two like cuts of a tool with a nose, on radius. @source leave-real-cuts, common practice */
-const LEFT = 0.15;
 
 /** Speed, feed, passes and spring of boring with a bar; what binds is told. */
 function boring(
@@ -132,7 +134,7 @@ function boring(
   const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', 2 * radius));
   const finish = finishFeed(at.place, tool, row.finish ?? (fine ? 1.6 : 3.2));
   const feed = data(facts, id, 'feed', finish);
-  const give = bar && { compliance: bar.compliance, at: out, allowed: LEFT / 2, of: 'bar' as const };
+  const give = bar && { compliance: bar.compliance, at: out, allowed: practice.boreLeft / 2, of: 'bar' as const };
   const asked = roughAsked(at.place, tool, 2 * radius, speed.value, give);
   const limited = bestFeed(asked, [feed.value], total);
   const { most } = limited;
@@ -152,7 +154,7 @@ function boring(
     approach: 3,
     f: feed.value,
     n: speed.value,
-    handling: (fine ? 2 : 1) + 0.3 * passes.value,
+    handling: (fine ? practice.minutesBoreMeasured : practice.minutesBore) + practice.minutesBorePass * passes.value,
   });
   return {
     asked,

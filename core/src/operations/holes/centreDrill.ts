@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import { letterOf } from '../../drawing';
 import { diameter, figure, length, say, tidy } from '../../quantity';
@@ -50,7 +51,7 @@ export const centreDrill = (face: number, widest: number, why: 'support' | 'dril
           mouth: centre.mouth,
           tip: tidy(centre.depth - (centre.mouth - centre.pilot) / 2 / Math.tan(Math.PI / 6)),
         }),
-        minutes: figure('time', 'minutesByHand', { handling: 0.8 }),
+        minutes: figure('time', 'minutesByHand', { handling: practice.minutesCentreDrill }),
       },
       sweeps: centred(face, centre, at.end),
     });

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { spareIn } from '../spare';
 import { cutWindow } from '../cutWindow';
 import { inward } from '../../drawing';
@@ -24,7 +25,7 @@ export const drawnCentre = (face: number): Operation =>
       work: 'centreDrill',
       words: say`centre drill ${length(centre.diameter?.nominal ?? 0)}`,
       at: centre.diameter?.nominal ?? 1,
-      minutes: 0.8,
+      minutes: practice.minutesCentreDrill,
       // a centre is as large as it was drawn: another drill makes another
       made: (tool) =>
         Math.abs(sizeOf(tool) - pilot) <= 0.05 * pilot && centreCut(pilot, mouth, mmOf(tool.shank) || undefined).most >= mouth - 0.02 * mouth,

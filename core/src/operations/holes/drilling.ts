@@ -1,4 +1,5 @@
-import { drillFeed, GRIP_FACTOR, gripHolds, peckDepths, speedFor } from '../../cutting';
+import { practice } from '../../shop';
+import { drillFeed, gripHolds, peckDepths, speedFor } from '../../cutting';
 import type { Tool } from '../../document';
 import { type Feature, sunkOf } from '../../drawing';
 import type { Mend } from '../../finding';
@@ -8,9 +9,6 @@ import { insideGaugeFor, mmOf, sizeOf } from '../../shop';
 import { drilled } from '../../stock';
 import { data, type Facts, reason, way } from '../facts';
 import { addStep, type Draft, lacks, stepId, warn } from '../outcome';
-
-/** What a tailstock advertises it does not all have, mm. @source quill, common practice */
-export const QUILL_LESS = 12;
 
 /** Drills a blind hole from its end: a pilot where the hole is wide, then the size. */
 export function drillHole(draft: Draft, hole: Feature): void {
@@ -57,7 +55,9 @@ export function drillHole(draft: Draft, hole: Feature): void {
     });
   }
   const toTake = (t: Tool) => size - sizeOf(t);
-  const under = sizedByDrill(hole) ? drills.find((t) => toTake(t) >= STEP.least - 1e-9 && toTake(t) <= STEP.most + 1e-9) : undefined;
+  const under = sizedByDrill(hole)
+    ? drills.find((t) => toTake(t) >= practice.stepDrillLeast - 1e-9 && toTake(t) <= practice.stepDrillMost + 1e-9)
+    : undefined;
   if (under) {
     oneDrill(draft, hole, under, 'pilot', depth, half);
     oneDrill(draft, hole, tool, 'drill', depth, half);
@@ -71,13 +71,9 @@ export function drillHole(draft: Draft, hole: Feature): void {
   oneDrill(draft, hole, tool, 'drill', depth, half);
 }
 
-/** What a finishing drill has left to take, on diameter, mm. @source step-drill, common practice: 0.2 to 0.4 */
-const STEP = { least: 0.2, most: 0.4 } as const;
-/** A drill follows a smaller one of nearly its size to make sizes down to this tolerance, mm. @source judgement */
-const DRILLED = 0.15;
-
 /** A hole with limits of its own that a drill makes. */
-const sizedByDrill = (hole: Feature): boolean => hole.nearDiameter.from !== 'general' && hole.nearDiameter.max - hole.nearDiameter.min <= DRILLED;
+const sizedByDrill = (hole: Feature): boolean =>
+  hole.nearDiameter.from !== 'general' && hole.nearDiameter.max - hole.nearDiameter.min <= practice.drilledTo;
 
 export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
   const { facts, at } = draft;
@@ -107,7 +103,7 @@ export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' 
       ...(verb === 'drill' && facts.part.features.filter((f) => f.side === at.end).length > 1
         ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
         : []),
-      ...(verb === 'drill' && before > 0 && size - before <= STEP.most + 1e-9
+      ...(verb === 'drill' && before > 0 && size - before <= practice.stepDrillMost + 1e-9
         ? [
             reason(
               'step-drill',
@@ -137,7 +133,7 @@ export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' 
         approach: 3,
         f: feed.value,
         n: speed.value,
-        handling: 0.5 + 0.15 * pecks,
+        handling: practice.minutesDrill + practice.minutesPeck * pecks,
       }),
     },
     ...(pecks > 1 && { series: { says: say`out to clear the chips at`, figures: stops } }),
@@ -174,7 +170,7 @@ function drillSlips(draft: Draft, id: string, speed: number, { torque, thrust }:
   warn(draft, {
     code: 'grip-slips',
     about: id,
-    severity: pull > GRIP_FACTOR * holds.value ? 'caution' : 'note',
+    severity: pull > practice.gripFactor * holds.value ? 'caution' : 'note',
     says: say`the drill twists with ${torque} and pushes with ${thrust}; the grip holds ${holds}, half of what would slip`,
     why: say`a pilot, a finer feed, or the work seated against the jaws or a stop`,
     mends: [],
@@ -185,7 +181,7 @@ export function checkDepth(draft: Draft, hole: Feature, tool: Tool, id: string, 
   const { facts, at } = draft;
   const { end } = at;
   const reach = mmOf(tool.reach, Infinity);
-  const quill = facts.machine.dials.quill ? mmOf(facts.machine.dials.quill.travel) - QUILL_LESS : Infinity;
+  const quill = facts.machine.dials.quill ? mmOf(facts.machine.dials.quill.travel) - practice.quillLess : Infinity;
   const list = end === 'right' ? 'boreRight' : 'boreLeft';
   const shorten = (most: number): readonly Mend[] =>
     most > 1

@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, inward, threadOf } from '../../drawing';
@@ -11,11 +12,6 @@ import { singlePointed, writeThread } from '../threads';
 import { bore } from './boring';
 import { checkDepth, drillHole, oneDrill } from './drilling';
 import { tapRow } from './tapping';
-
-/** What a boring bar is left to take, on diameter, mm. @source drill-bore-ream, common practice */
-const TO_BORE = 1;
-/** What a reamer is left to take, on diameter, mm. @source common practice */
-const TO_REAM = 0.25;
 
 /** The hole of this setup's end: one drill where it makes the size; else the deepest through hole drilled, then bored, reamed or tapped row by row. */
 export const makeHole = (): Operation =>
@@ -74,8 +70,8 @@ function coreOf(row: Feature): number {
   const thread = threadOf(row);
   if (thread) return tidy(Math.max(thread.crest, thread.minor?.max ?? thread.crest));
   const least = Math.min(row.nearDiameter.min, row.farDiameter.min);
-  if (row.form !== 'cylinder') return least - TO_BORE;
-  return plain(row) ? row.nearDiameter.max : least - (row.made === 'reamed' ? TO_REAM : TO_BORE);
+  if (row.form !== 'cylinder') return least - practice.toBore;
+  return plain(row) ? row.nearDiameter.max : least - (row.made === 'reamed' ? practice.toReam : practice.toBore);
 }
 
 /** Nothing finer than a drill makes is asked of it. */
@@ -133,7 +129,7 @@ function mouth(draft: Draft, row: Feature): void {
     figures: {
       speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, 'form', 2 * (r + up))),
       feed: figure('feed', 'feedByHand', { asked: 0.05 }),
-      minutes: byHand(0.8),
+      minutes: byHand(practice.minutesMouth),
     },
     sweeps: spareIn(facts, row.near, row.near + inward(at.end) * along, r - 1, r + up),
   });

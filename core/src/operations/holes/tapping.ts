@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { type Feature, longOf } from '../../drawing';
 import type { Reason } from '../../finding';
 import { figure, length, say } from '../../quantity';
@@ -41,22 +42,20 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
         },
         { step: 0.1 },
       ),
-      minutes: byHand(way(facts, 'tap') === 'power' ? 2 : 4),
+      minutes: byHand(way(facts, 'tap') === 'power' ? practice.minutesTapPower : practice.minutesTap),
     },
     sweeps: groovesOf(thread, row.near, at.end, row.usable ?? longOf(row)),
   });
 }
 
-/** Threads that a tap leaves poor in front of it: its lead, in pitches, and room for chips, mm. @source blind-tap, common practice: plug 3 to 5, bottoming 1 to 2 */
-const PLUG = 4;
-const BOTTOMING = 1.5;
-const CHIPS = 2;
-
 /** How deep full threads may go in a blind hole. */
 function blindTap(row: Feature, thread: { readonly pitch: number }): readonly Reason[] {
   if (row.through === true || row.met === true) return [];
   const bottom = longOf(row);
-  const [plug, most] = [bottom - PLUG * thread.pitch - CHIPS, bottom - BOTTOMING * thread.pitch - CHIPS];
+  const [plug, most] = [
+    bottom - practice.plugLead * thread.pitch - practice.tapChips,
+    bottom - practice.bottomingLead * thread.pitch - practice.tapChips,
+  ];
   return [
     most > 0
       ? reason(

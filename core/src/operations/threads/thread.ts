@@ -1,3 +1,4 @@
+import { practice } from '../../shop';
 import { firstPass, speedFor, threadInfeeds } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, innerOf, inward, longOf, mouthOf, threadOf } from '../../drawing';
@@ -6,7 +7,7 @@ import { type End, writeStep } from '../../ref';
 import { mmOf } from '../../shop';
 import { type DrawnThread, flankHalf } from '../../standards';
 import { type Region, threaded } from '../../stock';
-import { cuts, ENTERS, insideBars, toolForThread } from '../../tooling';
+import { cuts, insideBars, toolForThread } from '../../tooling';
 import { barTooSlender } from '../cutChecks';
 import { byHand, data, type Facts, reason, way } from '../facts';
 import { addStep, type At, type Draft, lacks, needTool, type Operation, operation, stepId, warn } from '../outcome';
@@ -24,19 +25,7 @@ function threadMethod(facts: Facts, feature: Feature): 'single-point' | 'die' | 
   return asked === 'die' || asked === 'begun' ? asked : 'single-point';
 }
 
-/** How much of its depth a thread is begun with before the die. @source die, common practice: enough to lead it straight */
-const BEGUN = 0.5;
-
 const dieTool = (facts: Facts, feature: Feature) => toolForThread(facts.shop, 'die', threadOf(feature));
-
-/** Passes at the end of a thread that feed in no further. @source infeed, common practice */
-const SPRINGS = 2;
-
-/** Both flanks crowd the chip when the tool goes straight in. @source common practice, a fifth more, from memory */
-const CROWDS = 1.2;
-
-/** Largest thread that a tap is got for where the shop has neither a tap nor a bar for it, mm. @source judgement: over that a tap for one piece costs more than it is worth */
-const TAPPED = 16;
 
 /** An inside thread is cut with a bar: chosen, or no tap of the shop makes it. `core` is what its hole stands at, mm */
 export function singlePointed(facts: Facts, row: Feature, core: number): boolean {
@@ -45,7 +34,7 @@ export function singlePointed(facts: Facts, row: Feature, core: number): boolean
   if (!thread || asked === 'tap') return false;
   if (asked === 'single-point') return true;
   if (toolForThread(facts.shop, 'tap', thread)) return false;
-  return insideBars(facts.shop, thread).some((t) => mmOf(t.shank) <= ENTERS * core + 1e-6) || thread.nominal > TAPPED;
+  return insideBars(facts.shop, thread).some((t) => mmOf(t.shank) <= practice.barEnters * core + 1e-6) || thread.nominal > practice.tapBoughtTo;
 }
 
 /** The tool of a thread: outside one in the post, inside the stoutest bar that its hole takes. */
@@ -53,8 +42,14 @@ function threadTool(draft: Draft, feature: Feature, thread: DrawnThread, id: str
   const { facts, at } = draft;
   const form = angle(2 * flankHalf(thread.family));
   if (feature.side === 'outside') return needTool(draft, id, 'thread', say`threading tool ${form}`, (t) => t.shank === undefined && cuts(t, thread));
-  const bars = insideBars(facts.shop, thread).filter((t) => mmOf(t.shank) <= ENTERS * thread.crest + 1e-6);
-  const tool = needTool(draft, id, 'thread', say`threading bar ${form} under ${length(ENTERS * thread.crest, 0.1)}`, (t) => t === bars[0]);
+  const bars = insideBars(facts.shop, thread).filter((t) => mmOf(t.shank) <= practice.barEnters * thread.crest + 1e-6);
+  const tool = needTool(
+    draft,
+    id,
+    'thread',
+    say`threading bar ${form} under ${length(practice.barEnters * thread.crest, 0.1)}`,
+    (t) => t === bars[0],
+  );
   if (tool) barTooSlender(draft, id, tool, Math.abs(feature.far - faceOf(facts.part, at.end)));
   return tool;
 }
@@ -85,7 +80,7 @@ export function writeThread(draft: Draft, feature: Feature): void {
       says,
       gauge: threadGauge(facts, nominal, false),
       because: [reason('die', say`this shop's way; start square against the tailstock, open first, close to size`, feature.id)],
-      figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(4) },
+      figures: { feed: figure('feed', 'feedOfThread', { P: lead }), minutes: byHand(practice.minutesDie) },
       sweeps: groovesOf(thread, mouthOf(feature, at.end), at.end, long),
     });
   if (wantsDie && dieFor(facts, feature) && !begun) {
@@ -107,7 +102,7 @@ export function writeThread(draft: Draft, feature: Feature): void {
   const tool = threadTool(draft, feature, thread, id);
   // the depth of the form, in pitches: of 60 degree threads the full ISO root
   const whole = Math.round((500 * Math.abs(thread.crest - thread.root)) / pitch) / 1000;
-  const k = begun ? whole * BEGUN : whole;
+  const k = begun ? whole * practice.begunShare : whole;
   const along = flank - 0.5;
   const straight = way(facts, 'infeed') === 'straight';
   const infeed = straight
@@ -127,7 +122,7 @@ export function writeThread(draft: Draft, feature: Feature): void {
       figures: threadInfeeds(
         infeed.value,
         passes.value,
-        begun ? 0 : SPRINGS,
+        begun ? 0 : practice.springPasses,
         mmOf((straight ? facts.machine.dials.cross : facts.machine.dials.compound)?.division),
       ),
     },
@@ -176,14 +171,21 @@ export function writeThread(draft: Draft, feature: Feature): void {
       force: figure(
         'force',
         'forceOfEdge',
-        { kc: facts.material.kc, mc: facts.material.mc, b: k * pitch, h: firstPass(pitch) / 2, factor: straight ? CROWDS : 1 },
+        { kc: facts.material.kc, mc: facts.material.mc, b: k * pitch, h: firstPass(pitch) / 2, factor: straight ? practice.crowds : 1 },
         { step: 10 },
       ),
       minutes:
         speed &&
-        figure('time', 'minutes', { passes: passes.value, length: long, approach: 6, f: lead, n: speed.value, handling: 1 + 0.3 * passes.value }),
+        figure('time', 'minutes', {
+          passes: passes.value,
+          length: long,
+          approach: 6,
+          f: lead,
+          n: speed.value,
+          handling: practice.minutesThread + practice.minutesThreadPass * passes.value,
+        }),
     },
-    sweeps: groovesOf(thread, mouthOf(feature, at.end), at.end, long, begun ? BEGUN : 1),
+    sweeps: groovesOf(thread, mouthOf(feature, at.end), at.end, long, begun ? practice.begunShare : 1),
   });
   if (begun) die();
 }

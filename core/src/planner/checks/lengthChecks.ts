@@ -1,12 +1,13 @@
+import { practice } from '../../shop';
 import { letterOf, type Part } from '../../drawing';
 import type { Finding } from '../../finding';
 import { length, say } from '../../quantity';
-import { chartOf, FINEST } from '../ledger';
+import { chartOf } from '../ledger';
 import type { Route } from '../route';
 
 /** Lengths that the way of making leaves too little of: drawn tight, and made through several settings. @source tolerance chart, common practice */
 export function lengthChecks(route: Route, part: Part): readonly Finding[] {
-  const tight = chartOf(route.setups, part).filter((c) => c.max.value - c.min.value < FINEST - 1e-9);
+  const tight = chartOf(route.setups, part).filter((c) => c.max.value - c.min.value < practice.finestLength - 1e-9);
   const reached = new Map<string, Finding>();
   for (const cut of tight) {
     const drawn = part.distances
@@ -20,7 +21,7 @@ export function lengthChecks(route: Route, part: Part): readonly Finding[] {
       about,
       severity: 'caution',
       says: cut.direct
-        ? say`this length leaves ${length(left, 0.001)} in all; dials and stops of a carriage hold about ${length(FINEST, 0.001)}`
+        ? say`this length leaves ${length(left, 0.001)} in all; dials and stops of a carriage hold about ${length(practice.finestLength, 0.001)}`
         : say`made from face ${letterOf(cut.from === 'left' ? 'left' : 'right')} this length leaves each setting only ${length(left, 0.001)} in all: it is the sum of several`,
       why: say`measure it directly and face by the difference, set it by an indicator, or draw it from the face that is zero there`,
       mends: [],

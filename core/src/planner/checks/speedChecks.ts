@@ -1,13 +1,10 @@
+import { practice } from '../../shop';
 import type { Machine, Shop } from '../../document';
 import type { Finding } from '../../finding';
 import type { Step } from '../../operations';
 import { cuttingSpeed, diameter, say, spindleSpeed } from '../../quantity';
 import { speedsOf } from '../../shop';
 import type { Route } from '../route';
-
-/** The slowest speed over what the tool stands by these factors: told, and not to be run. @source slowest-too-fast, common practice: a quarter over, double */
-const TOLD = 1.25;
-const STOPS = 2;
 
 /** A knurl is pressed, not cut: its speed is a habit. @source knurl-early, common practice */
 const pressed = new Set<Step['verb']>(['knurl']);
@@ -31,7 +28,7 @@ export function speedChecks(route: Route, machine: Machine, shop: Shop): readonl
       const { v, d } = step.figures['speed']?.of ?? {};
       if (typeof v !== 'number' || typeof d !== 'number' || pressed.has(step.verb) || !(v > 0)) return [];
       const runs = (Math.PI * d * slowest) / 1000;
-      return runs > TOLD * v ? [{ step, over: runs / v, runs, stands: v, across: d }] : [];
+      return runs > practice.tooFastTold * v ? [{ step, over: runs / v, runs, stands: v, across: d }] : [];
     })
     .toSorted((a, b) => b.over - a.over);
   const [worst] = fast;
@@ -42,7 +39,7 @@ export function speedChecks(route: Route, machine: Machine, shop: Shop): readonl
     {
       code: 'slowest-too-fast',
       about: worst.step.id,
-      severity: worst.over > STOPS ? 'stop' : 'caution',
+      severity: worst.over > practice.tooFastStops ? 'stop' : 'caution',
       says: say`at ${spindleSpeed(slowest)}, the slowest of this lathe, ${diameter(worst.across)} runs at ${cuttingSpeed(Math.round(worst.runs))}; ${tool?.name ?? 'the tool'} stands ${cuttingSpeed(Math.round(worst.stands))} here${others > 0 ? `, and ${String(others)} more ${others === 1 ? 'step is' : 'steps are'} too fast` : ''}`,
       why:
         tool?.grade === 'carbide'

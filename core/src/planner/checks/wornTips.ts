@@ -1,4 +1,5 @@
-import { FRESH, minutesInCut } from '../../cutting';
+import { practice } from '../../shop';
+import { minutesInCut } from '../../cutting';
 import type { Job, Shop } from '../../document';
 import type { Finding } from '../../finding';
 import type { Step } from '../../operations';
@@ -19,8 +20,8 @@ export function wornTips(job: Job, route: Route, shop: Shop): readonly Finding[]
   }
   return [...tools].flatMap(([id, { wear, finishes }]): readonly Finding[] => {
     // one that does not last a piece is indexed in its route
-    if (!finishes || wear > FRESH || wear * job.pieces <= FRESH) return [];
-    const pieces = Math.floor(FRESH / wear);
+    if (!finishes || wear > practice.freshShare || wear * job.pieces <= practice.freshShare) return [];
+    const pieces = Math.floor(practice.freshShare / wear);
     const name = shop.tools.find((t) => t.id === id)?.name ?? id;
     return [
       {
