@@ -3,7 +3,7 @@ import type { Entry } from '../document';
 import { faceOf, type Feature, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Reason } from '../finding';
 import type { Step } from '../operations';
-import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
+import { atReference, figure, isZero, length, parseLength, REFERENCE, say, tidy } from '../quantity';
 import { type End, rowOf } from '../ref';
 import type { Setup } from '../settings';
 import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith, stood } from '../sizing';
@@ -107,7 +107,7 @@ export function adviseBothEnds(wanted: Limits, at: AtEnds, ends: Ends, known: Ad
 
 function coldOf({ value, celsius }: Reading, alpha: number): number | undefined {
   const read = parseLength(value.text, value.units);
-  return read.ok ? read.value * (1 - alpha * 1e-6 * ((celsius ?? 20) - 20)) : undefined;
+  return read.ok ? atReference(read.value, alpha, celsius ?? REFERENCE) : undefined;
 }
 
 const reason = (says: Reason['says']): Reason => ({ rule: 'both-ends', says, binds: [] });

@@ -1,9 +1,8 @@
-import { practice } from '../shop';
 import type { Machine, Shop } from '../document';
 import type { Step } from '../operations';
-import { length, ratio, say, type Sentence, spindleSpeed } from '../quantity';
+import { length, ratio, say, type Sentence, spindleSpeed, surfaceAt } from '../quantity';
 import type { Setup } from '../settings';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { type Material, materialOf } from '../standards';
 
 /** What goes wrong at the machine, in the words of who stands there. @source diagnosis, common practice */
@@ -86,7 +85,7 @@ function numbersOf(step: Step, setup: Setup, shop: Shop, machine: Machine | unde
     slender: setup.stickOut.value / Math.max(1, setup.gripDiameter),
     spring: spring?.value ?? 0,
     speed: speed?.value ?? 0,
-    cutting: (Math.PI * d * (speed?.value ?? 0)) / 1000,
+    cutting: surfaceAt(d, speed?.value ?? 0),
     worn: life && life.value > 0 ? (minutes?.value ?? 0) / life.value : 0,
     shallow: tool?.chips !== undefined && (depth?.value ?? Infinity) < tool.chips.depth[0],
     carried: setup.support.length > 0 || setup.carried === 'centres',

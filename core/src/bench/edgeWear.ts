@@ -2,14 +2,14 @@ import { practice } from '../shop';
 import { minutesInCut } from '../cutting';
 import type { Entry } from '../document';
 import type { Step } from '../operations';
-import { say } from '../quantity';
+import { PLACE, say } from '../quantity';
 import type { Advice } from '../sizing';
 
 /** What is written down when an edge is found worn, and what was done about it. */
 export const WORN = { symptom: 'worn edge', indexed: 'indexed', kept: 'kept' } as const;
 
 /** Share of its life that one step takes of its edge. */
-const shareOf = ({ figures }: Step): number => minutesInCut(figures['minutes']) / Math.max(1e-6, figures['life']?.value ?? Infinity);
+const shareOf = ({ figures }: Step): number => minutesInCut(figures['minutes']) / Math.max(PLACE, figures['life']?.value ?? Infinity);
 
 /** Share of its life that the edge of a tool has cut away since it was last indexed, by what was written down as done on all pieces. */
 export function edgeUsed(tool: string, steps: ReadonlyMap<string, Step>, live: readonly Entry[]): number {

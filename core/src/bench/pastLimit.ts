@@ -4,7 +4,7 @@ import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import type { Step } from '../operations';
 import type { Plan } from '../planner';
-import { diameter, length, say, type Sentence, tidy, time } from '../quantity';
+import { alike, atLeast, atMost, diameter, length, say, type Sentence, tidy, time } from '../quantity';
 import { rowOf, thingOf } from '../ref';
 import type { Advice } from '../sizing';
 import { threadLimits, toleranceClass } from '../standards';
@@ -95,7 +95,7 @@ function looserClass(
     const name = `${own.letter}${String(grade)}`;
     const of = toleranceClass(nominal, name);
     const at = of && { max: tidy(nominal + of.upper), min: tidy(nominal + of.lower) };
-    if (at && cold <= at.max + 1e-9 && cold >= at.min - 1e-9) return { name: `${String(nominal)} ${name}`, ...at };
+    if (at && atMost(cold, at.max) && atLeast(cold, at.min)) return { name: `${String(nominal)} ${name}`, ...at };
   }
   return undefined;
 }
@@ -109,7 +109,7 @@ function letterOf(nominal: number, max: number, min: number, bore: boolean): { r
     for (let grade = 4; grade <= LOOSEST; grade++) {
       const letter = bore ? lower.toUpperCase() : lower;
       const of = toleranceClass(nominal, `${letter}${String(grade)}`);
-      if (of && Math.abs(nominal + of.upper - max) < 1e-6 && Math.abs(nominal + of.lower - min) < 1e-6) return { letter, grade };
+      if (of && alike(nominal + of.upper, max) && alike(nominal + of.lower, min)) return { letter, grade };
     }
   return undefined;
 }
@@ -121,7 +121,7 @@ function lengthWays(by: number, { kind }: Past, plan: Plan | undefined): readonl
   return [
     ...(kind === 'depth'
       ? [
-          spare !== undefined && by <= spare + 1e-9
+          spare !== undefined && atMost(by, spare)
             ? say`at least ${length(by, 0.001)} off the face it is measured from brings it in; over all may lose ${length(spare, 0.001)} from its middle`
             : say`at least ${length(by, 0.001)} off the face it is measured from brings it in, where the length over all may lose that`,
         ]
@@ -150,7 +150,7 @@ function threadWays(by: number, { of }: Past, plan: Plan | undefined): readonly 
   const at = own && own.min - by;
   const looser = LOOSER.flatMap(([is, to]) => (is.test(text) ? to.map((c) => text.replace(is, c)) : [])).find((name) => {
     const read = threadLimits(name);
-    return read.ok && at !== undefined && name !== text && read.pitchDiameter.min !== null && at >= read.pitchDiameter.min - 1e-9;
+    return read.ok && at !== undefined && name !== text && read.pitchDiameter.min !== null && atLeast(at, read.pitchDiameter.min);
   });
   return [
     ...(looser === undefined ? [] : [say`on its pitch line it still is ${looser}: if whoever drew it allows that`]),

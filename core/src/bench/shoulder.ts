@@ -1,3 +1,4 @@
+import { alike, exceeds, PLACE } from '../quantity';
 import type { Entry, Gauge, Machine, Shop } from '../document';
 import { faceOf, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Step } from '../operations';
@@ -24,9 +25,10 @@ export function shoulderOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | u
     if (row.side === 'outside' || row.through === true || row.met === true) return undefined;
   } else {
     if (step.verb !== 'finish-turn') return undefined;
-    const behind = part.features.find((f) => f.side === 'outside' && f.id !== row.id && Math.abs(mouthOf(f, end) - innerOf(row, end)) < 1e-6);
-    const larger = behind !== undefined && Math.max(behind.nearDiameter.nominal, behind.farDiameter.nominal) > row.nearDiameter.nominal + 1e-6;
-    if (!larger || Math.abs(innerOf(row, end) - faceOf(part, end)) < 1e-6) return undefined;
+    const behind = part.features.find((f) => f.side === 'outside' && f.id !== row.id && alike(mouthOf(f, end), innerOf(row, end)));
+    const larger =
+      behind !== undefined && exceeds(Math.max(behind.nearDiameter.nominal, behind.farDiameter.nominal), row.nearDiameter.nominal, PLACE);
+    if (!larger || alike(innerOf(row, end), faceOf(part, end))) return undefined;
   }
   const { limits } = length;
   return { kind: 'depth', limits, of: length.id, axis: lengthDial(machine, limits.max - limits.min) };

@@ -1,4 +1,3 @@
-import { practice } from '../shop';
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
 import { faceOf, type Limits, type Part } from '../drawing';
 import type { Reason } from '../finding';
@@ -7,7 +6,7 @@ import type { Plan } from '../planner';
 import { say, tidy } from '../quantity';
 import { rowOf, thingOf } from '../ref';
 import type { Setup } from '../settings';
-import { mmOf, overWiresOf, wayOf } from '../shop';
+import { mmOf, overWiresOf, practice, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';

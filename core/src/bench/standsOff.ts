@@ -1,7 +1,7 @@
 import type { Cell, Entry, Gauge } from '../document';
 import type { Feature, Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { figure, type Figure, isZero, type Parsed, parseLength, say, tidy, type Units } from '../quantity';
+import { figure, type Figure, isZero, type Parsed, parseLength, PLACE, say, tidy, type Units } from '../quantity';
 import { mmOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith } from '../sizing';
 
@@ -25,7 +25,7 @@ export function tapered(row: Feature): (StandsOff & { readonly limits: Limits })
   const slope = row.slope ?? 0;
   if (row.form !== 'taper' || !(slope > 0)) return undefined;
   const at = row.nearDiameter.nominal < row.farDiameter.nominal ? row.farDiameter : row.nearDiameter;
-  const half = row.taper === undefined && at.max - at.min > 1e-6 ? (at.max - at.min) / 2 : EITHER_WAY * slope;
+  const half = row.taper === undefined && at.max - at.min > PLACE ? (at.max - at.min) / 2 : EITHER_WAY * slope;
   const line = (at.max + at.min) / 2;
   return {
     slope,

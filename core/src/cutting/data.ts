@@ -1,8 +1,7 @@
-import { practice } from '../shop';
 import type { Machine, Tool } from '../document';
 import { ACROSS, type CutForces, cuttingForce } from '../mechanics';
-import { type Figure, figure, parseDegrees, tidy } from '../quantity';
-import { mmOf, speedsOf } from '../shop';
+import { atLeast, atMost, type Figure, figure, parseDegrees, surfaceAt, tidy } from '../quantity';
+import { mmOf, practice, speedsOf } from '../shop';
 import type { Material } from '../standards';
 import type { CutAsked, Grip } from './limits';
 import { edges } from './toolLife';
@@ -38,7 +37,7 @@ export function roughFeeds(place: Place, tool: Tool): readonly number[] {
   const asked = Math.min(place.material.feed, tool.chips?.feed[1] ?? Infinity);
   const { feeds } = place.machine;
   if (feeds.length === 0) return [asked];
-  const window = feeds.filter((f) => f <= asked + 1e-9 && f >= (tool.chips?.feed[0] ?? 0) - 1e-9);
+  const window = feeds.filter((f) => atMost(f, asked) && atLeast(f, tool.chips?.feed[0] ?? 0));
   return window.length > 0 ? window : [figure('feed', 'feedSet', { asked, feeds }).value];
 }
 
@@ -107,7 +106,7 @@ const forces = (place: Place, tool: Tool, depth: number, feed: number, diameter:
     feed,
     lead: leadOf(tool),
     nose: noseOf(tool),
-    speed: Math.max(1, (Math.PI * diameter * speed) / 1000),
+    speed: Math.max(1, surfaceAt(diameter, speed)),
   });
 
 /** Force and power at a depth and feed. */
@@ -146,7 +145,7 @@ export const minutesInCut = (minutes: Figure | undefined): number => {
 export function edgeOf(place: Place, tool: Tool, diameter: number, speed: number, minutes: Figure): { readonly life: Figure; readonly cuts: Figure } {
   const { minutes: T, n } = edges[tool.grade];
   const life = figure('time', 'edgeLife', {
-    v: Math.max(0.1, (Math.PI * diameter * speed) / 1000),
+    v: Math.max(0.1, surfaceAt(diameter, speed)),
     at: place.material[tool.grade],
     T,
     n,

@@ -1,4 +1,4 @@
-import { type Figure, figure } from '../quantity';
+import { fallsShort, type Figure, figure, PLACE } from '../quantity';
 
 /** In drill diameters: how deep the first peck goes, and how much each next one adds. */
 export interface Pecking {
@@ -18,7 +18,7 @@ export function peckDepths(depth: number, size: number, sticks: boolean): readon
   const stops: number[] = [];
   let at = 0;
   let share = first;
-  while (at + share * size < depth - 1e-6 && stops.length < 200) {
+  while (fallsShort(at + share * size, depth, PLACE) && stops.length < 200) {
     at += share * size;
     stops.push(at);
     share = stops.length === 1 ? then : Math.max(least, 0.75 * share);

@@ -1,4 +1,4 @@
-import { MM_PER_INCH, tidy } from '../quantity';
+import { alike, MM_PER_INCH, PLACE, ROUNDING, tidy } from '../quantity';
 
 /** One train: drivers over driven wheels, compound where there are two of each. */
 export interface GearTrain {
@@ -35,7 +35,7 @@ export function gearTrains({ pitch, leadscrew, gears, box = 1, within = 1000 }: 
     const ratio = drivers.reduce((a, b) => a * b, 1) / driven.reduce((a, b) => a * b, 1);
     const error = 1e6 * (ratio / wanted - 1);
     if (Math.abs(error) > within) return;
-    const exact = Math.abs(error) < 1e-6;
+    const exact = Math.abs(error) < PLACE;
     const [top, bottom] = [[...drivers].sort((a, b) => a - b), [...driven].sort((a, b) => a - b)];
     found.set(`${top.join(' ')}/${bottom.join(' ')}`, {
       drivers: top,
@@ -58,7 +58,7 @@ export function gearTrains({ pitch, leadscrew, gears, box = 1, within = 1000 }: 
     const centre = top.product / wanted;
     for (let at = firstFrom(pairs, centre * (1 - within / 1e6)); at < pairs.length; at++) {
       const bottom = pairs[at];
-      if (!bottom || bottom.product > centre * (1 + within / 1e6) * (1 + 1e-9)) break;
+      if (!bottom || bottom.product > centre * (1 + within / 1e6) * (1 + ROUNDING)) break;
       if (new Set([top.i, top.j, bottom.i, bottom.j]).size === 4) keep([top.a, top.b], [bottom.a, bottom.b]);
     }
   }
@@ -90,7 +90,7 @@ export function dialMarks(marks: number, wheel: number, screw: number, tpi: numb
   return Array.from({ length: marks }, (_, k) => k).filter((k) => isWhole((k * wheel * tpi) / (marks * screw)));
 }
 
-const isWhole = (value: number) => Math.abs(value - Math.round(value)) < 1e-9;
+const isWhole = (value: number) => alike(value, Math.round(value), ROUNDING);
 
 /** Threads to the inch of a pitch in mm. */
 export const tpiOf = (pitch: number): number => MM_PER_INCH / pitch;

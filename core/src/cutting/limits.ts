@@ -1,6 +1,6 @@
 import { practice } from '../shop';
 import { type CutForces, cuttingForce } from '../mechanics';
-import { type Figure, figure, length, say, type Sentence, tidy } from '../quantity';
+import { atLeast, type Figure, figure, length, PLACE, ROUNDING, say, type Sentence, surfaceAt, tidy } from '../quantity';
 
 /** What holds the work against being turned or pushed in its grip. */
 export interface Grip {
@@ -69,7 +69,7 @@ const forcesOf = (asked: CutAsked, feed: number, depth: number): CutForces =>
     // an edge that leans back over 90 degrees pulls a little at great depth: not counted on
     lead: Math.min(90, asked.lead),
     nose: asked.nose,
-    speed: Math.max(1, (Math.PI * asked.diameter * asked.speed) / 1000),
+    speed: Math.max(1, surfaceAt(asked.diameter, asked.speed)),
   });
 
 /** What a grip holds at a speed: friction of the jaws, less what flies off, with a factor. N at the gripped surface. */
@@ -175,7 +175,7 @@ export function limitedAt(asked: CutAsked, feed: number): Limited {
   const [binding] = bounds;
   if (!binding) throw new RangeError('a cut without a limit');
   const least = Math.max(asked.least, asked.chips?.depth[0] ?? 0);
-  if (binding.most.value >= least - 1e-9) return { feed, binding, bounds, most: binding.most.value };
+  if (atLeast(binding.most.value, least)) return { feed, binding, bounds, most: binding.most.value };
   const by = least > asked.least ? say`the insert breaks no chip under ${length(least)}` : say`the edge rubs under ${length(least)}`;
   return { feed, binding, bounds, most: least, conflict: { least, by, binding } };
 }
@@ -184,10 +184,10 @@ export function limitedAt(asked: CutAsked, feed: number): Limited {
 export function bestFeed(asked: CutAsked, feeds: readonly number[], total: number): Limited {
   const tried = feeds.map((feed) => {
     const limited = limitedAt(asked, feed);
-    const passes = Math.max(1, Math.ceil(total / limited.most - 1e-6));
+    const passes = Math.max(1, Math.ceil(total / limited.most - PLACE));
     return { limited, turns: (limited.conflict ? 1e6 : 1) * (passes / feed) };
   });
-  const best = tried.reduce<(typeof tried)[number] | undefined>((b, t) => (b && b.turns <= t.turns - 1e-9 ? b : t), undefined);
+  const best = tried.reduce<(typeof tried)[number] | undefined>((b, t) => (b && b.turns <= t.turns - ROUNDING ? b : t), undefined);
   if (!best) throw new RangeError('no feed to choose from');
   return best.limited;
 }

@@ -1,4 +1,4 @@
-import { figure, type Figure, type QuantityKind } from '../quantity';
+import { alike, figure, type Figure, type QuantityKind } from '../quantity';
 import { rowOf } from '../ref';
 import type { Choice, Job } from './types';
 
@@ -45,7 +45,7 @@ export function chosenIn(job: Job): Chosen {
 
 /** A computed figure, unless a person chose another value: a choice equal to what is computed leaves its formula standing. */
 export function orChosen(computed: Figure, chosen: number | undefined): Figure {
-  if (chosen === undefined || !(chosen >= 0) || Math.abs(chosen - computed.value) < 1e-6) return computed;
+  if (chosen === undefined || !(chosen >= 0) || alike(chosen, computed.value)) return computed;
   const kind: QuantityKind = computed.is;
   return figure(kind, 'chosen', { value: chosen });
 }

@@ -1,3 +1,4 @@
+import { alike, ROUNDING } from '../quantity';
 import type { Corner, Node } from './node';
 import { threadOf } from './rows';
 import type { Feature, PartDetail } from './types';
@@ -17,12 +18,12 @@ export function chainOf(features: readonly Feature[], details: readonly PartDeta
     const near = row.nearDiameter.nominal / 2;
     const last = nodes.at(-1);
     // a row that is not understood leaves room: shown as a neck of the smaller neighbour
-    if (before && last && Math.abs(before.far - row.near) > 1e-9) {
+    if (before && last && !alike(before.far, row.near, ROUNDING)) {
       const r = Math.min(last.r, near);
       nodes.push({ z: before.far, r, bulge: 0, of: row.id }, { z: row.near, r, bulge: 0, of: row.id });
     }
     const begins = row.near + inward(row) * (before ? drilledStep(before, row) : 0);
-    if (row.form === 'ball' && near < 1e-9) nodes.push({ z: row.near, r: 0, bulge: bulgeOf(row, metal), of: row.id });
+    if (row.form === 'ball' && near < ROUNDING) nodes.push({ z: row.near, r: 0, bulge: bulgeOf(row, metal), of: row.id });
     else nodes.push({ z: begins, r: near, bulge: bulgeOf(row, metal), of: row.id, ...(begins === row.near && cornerOf(row, 'near')) });
     const grooves = details
       .filter((d) => d.on === row.id && (d.kind === 'groove' || d.kind === 'ringGroove'))
@@ -59,7 +60,7 @@ export function rimOf(features: readonly Feature[], end: 'right' | 'left'): Rim 
   const outside = features.filter((f) => f.side === 'outside');
   const ball = end === 'right' ? outside[0] : outside.at(-1);
   if (ball?.form !== 'ball' || ball.radius === undefined || ball.centre === undefined) return undefined;
-  if ((end === 'right' ? ball.nearDiameter : ball.farDiameter).nominal > 1e-9) return undefined;
+  if ((end === 'right' ? ball.nearDiameter : ball.farDiameter).nominal > ROUNDING) return undefined;
   const own = features.find((f) => f.side === end);
   const from = features.find((f) => f.side !== 'outside' && f.side !== end && f.through === true);
   const hole = own ?? from;

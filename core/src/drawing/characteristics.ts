@@ -1,3 +1,4 @@
+import { atMost } from '../quantity';
 import type { Drawing } from '../document';
 import { thingOf } from '../ref';
 import { generalAngleTolerance } from '../standards';
@@ -11,7 +12,7 @@ type Found = Omit<Characteristic, 'balloon'>;
 /** Tolerances at or under this, mm, are proposed as critical. @source common practice */
 const FINE = 0.05;
 
-const proposed = (limits: Limits): Care => (limits.from !== 'general' && limits.max - limits.min <= FINE + 1e-9 ? 'critical' : 'ordinary');
+const proposed = (limits: Limits): Care => (limits.from !== 'general' && atMost(limits.max - limits.min, FINE) ? 'critical' : 'ordinary');
 
 /** Every size of the drawing that can be measured, numbered in reading order. */
 export function characteristicsOf(

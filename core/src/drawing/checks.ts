@@ -1,7 +1,7 @@
 import { practice } from '../shop';
 import type { Cell, Drawing, Section } from '../document';
 import type { Finding, Mend } from '../finding';
-import { diameter, length, MM_PER_INCH, say, type Sentence, tidy, writeExact } from '../quantity';
+import { diameter, exceeds, fallsShort, length, MM_PER_INCH, ROUNDING, say, type Sentence, tidy, writeExact } from '../quantity';
 import { thingOf } from '../ref';
 import { coneOf, rimOf } from './chain';
 import { lists, pathOf } from './faces';
@@ -58,7 +58,7 @@ function checkHoles(drawing: Drawing, features: readonly Feature[], total: numbe
           : 0;
     const room = inward * (end - tip);
     const full = Math.abs(hole.far - (hole.side === 'right' ? 0 : -total)) + point;
-    if (room > 1e-9 || (other?.through === true && other.id !== hole.id)) continue;
+    if (room > ROUNDING || (other?.through === true && other.id !== hole.id)) continue;
     if (other && hole.side === 'left') continue;
     const row = drawing[list].find((r) => r.id === hole.id);
     const fits = Math.floor(Math.abs(hole.far - hole.near) + room - 2);
@@ -113,7 +113,7 @@ function checkWalls(features: readonly Feature[], details: readonly PartDetail[]
     if (!before || wall.thick < before.thick) worst.set(wall.hole, wall);
   }
   for (const { hole, around, thick, outer, inner } of worst.values()) {
-    if (thick <= 1e-9)
+    if (thick <= ROUNDING)
       findings.push({
         code: 'hole-too-wide',
         about: `${hole}.diameter`,
@@ -147,13 +147,13 @@ function checkSeats(drawing: Drawing, features: readonly Feature[], findings: Fi
     const open = [
       { end: 'near' as const, edge: row.edgeNear, beside: rows[i - 1]?.farDiameter.nominal ?? 0 },
       { end: 'far' as const, edge: row.edgeFar, beside: rows[i + 1]?.nearDiameter.nominal ?? 0 },
-    ].filter((e) => e.beside < row.nearDiameter.nominal - 1e-9);
+    ].filter((e) => fallsShort(e.beside, row.nearDiameter.nominal));
     if (open.length === 0 || open.some((e) => e.edge.kind === 'chamfer' || e.edge.kind === 'radius')) return;
     const along = row.nearDiameter.nominal < 30 ? 1 : 2;
     const step = Math.max(...open.map((e) => (row.nearDiameter.nominal - e.beside) / 2));
     const end = open.find((e) => (row.nearDiameter.nominal - e.beside) / 2 === step)?.end ?? 'near';
     // a lead that the step has room for
-    const text = step > along * Math.tan(Math.PI / 12) + 1e-9 ? `${String(along)} mm x 15` : `${String(tidy(step / 2))} mm x 15`;
+    const text = exceeds(step, along * Math.tan(Math.PI / 12)) ? `${String(along)} mm x 15` : `${String(tidy(step / 2))} mm x 15`;
     findings.push({
       code: 'seat-without-lead-in',
       about: `${row.id}.${end}`,
@@ -206,8 +206,8 @@ function checkSharp(drawing: Drawing, features: readonly Feature[], details: rea
     const before = rows[i - 1]?.farDiameter.nominal ?? 0;
     const after = rows[i + 1]?.nearDiameter.nominal ?? 0;
     return [
-      ...(row.edgeNear.kind === 'none' && before < row.nearDiameter.nominal - 1e-9 ? [`${row.id}.near`] : []),
-      ...(row.edgeFar.kind === 'none' && after < row.farDiameter.nominal - 1e-9 ? [`${row.id}.far`] : []),
+      ...(row.edgeNear.kind === 'none' && fallsShort(before, row.nearDiameter.nominal) ? [`${row.id}.near`] : []),
+      ...(row.edgeFar.kind === 'none' && fallsShort(after, row.farDiameter.nominal) ? [`${row.id}.far`] : []),
     ];
   });
   const mouths = (['right', 'left'] as const).flatMap((side) => {

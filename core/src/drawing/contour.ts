@@ -1,3 +1,4 @@
+import { alike, atLeast, atMost, ROUNDING } from '../quantity';
 import type { Finding } from '../finding';
 import { centreNodes, chainOf } from './chain';
 import { treat } from './corners';
@@ -50,7 +51,7 @@ function merged(nodes: readonly Node[]): readonly Node[] {
   const out: Node[] = [];
   for (const node of nodes) {
     const last = out.at(-1);
-    if (last && Math.abs(last.z - node.z) < 1e-9 && Math.abs(last.r - node.r) < 1e-9) {
+    if (last && alike(last.z, node.z, ROUNDING) && alike(last.r, node.r, ROUNDING)) {
       const corner = node.corner ?? last.corner;
       out[out.length - 1] = { ...node, ...(corner && { corner }) };
     } else out.push(node);
@@ -69,7 +70,7 @@ function faceGrooves(nodes: readonly Node[], details: readonly PartDetail[], fea
     const z = detail.on === 'right' ? 0 : detail.on === 'left' ? -total : (row?.near ?? 0);
     const at = out.findIndex((a, i) => {
       const b = out[(i + 1) % out.length];
-      return b && Math.abs(a.z - z) < 1e-9 && Math.abs(b.z - z) < 1e-9 && Math.min(a.r, b.r) <= ri + 1e-9 && Math.max(a.r, b.r) >= ro - 1e-9;
+      return b && alike(a.z, z, ROUNDING) && alike(b.z, z, ROUNDING) && atMost(Math.min(a.r, b.r), ri) && atLeast(Math.max(a.r, b.r), ro);
     });
     const [a, b] = [out[at], out[(at + 1) % out.length]];
     if (at < 0 || !a || !b) continue;

@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import { length, say, type Sentence } from '../quantity';
+import { alike, atMost, length, ROUNDING, say, type Sentence } from '../quantity';
 import { add, cross, dot, type Node, towards, type Vector } from './node';
 import type { Contour, Vertex } from './types';
 
@@ -29,7 +29,7 @@ export function treat(nodes: readonly Node[], findings: Finding[]): Contour {
     const next = (i + 1) % count;
     const taken = (cuts[i]?.after ?? 0) + (cuts[next]?.before ?? 0);
     const room = sides[i]?.long ?? 0;
-    if (taken <= room + 1e-9) return;
+    if (atMost(taken, room)) return;
     const worst = (cuts[i]?.after ?? 0) >= (cuts[next]?.before ?? 0) ? i : next;
     const corner = nodes[worst]?.corner ?? node.corner;
     if (corner) findings.push(edgeDoesNotFit(corner.about, doesNotFit(corner.edge, room)));
@@ -38,7 +38,7 @@ export function treat(nodes: readonly Node[], findings: Finding[]): Contour {
   const contour: Vertex[] = [];
   const put = (z: number, r: number, bulge: number, of: string) => {
     const last = contour.at(-1);
-    if (last && Math.abs(last.z - z) < 1e-9 && Math.abs(last.r - r) < 1e-9) contour.pop();
+    if (last && alike(last.z, z, ROUNDING) && alike(last.r, r, ROUNDING)) contour.pop();
     contour.push({ z, r: Math.abs(r) < 1e-12 ? 0 : r, bulge, of });
   };
   nodes.forEach((node, i) => {
@@ -61,7 +61,7 @@ export function treat(nodes: readonly Node[], findings: Finding[]): Contour {
 function distinct(contour: readonly Vertex[]): Contour {
   return contour.filter((v, i) => {
     const next = contour[(i + 1) % contour.length];
-    return !next || contour.length < 2 || Math.hypot(v.z - next.z, v.r - next.r) > 1e-9 || v.bulge !== 0;
+    return !next || contour.length < 2 || Math.hypot(v.z - next.z, v.r - next.r) > ROUNDING || v.bulge !== 0;
   });
 }
 
@@ -70,7 +70,7 @@ function cutOf(node: Node, into: Vector, out: Vector): Cut | Sentence {
   const edge = corner?.edge;
   const turn = cross(into, out);
   const along = dot(into, out);
-  if (!corner || !edge || Math.abs(turn) < 1e-9) return say`there is no corner here`;
+  if (!corner || !edge || Math.abs(turn) < ROUNDING) return say`there is no corner here`;
   const angle = Math.atan2(turn, along);
   if (edge.kind === 'radius') {
     const trim = edge.radius * Math.tan(Math.abs(angle) / 2);
@@ -80,11 +80,11 @@ function cutOf(node: Node, into: Vector, out: Vector): Cut | Sentence {
   const [degrees, size] = edge.kind === 'chamfer' ? [edge.degrees, edge.along] : edge.kind === 'break' ? [45, edge.size] : [45, 0];
   const { rowIsNext } = corner;
   const [row, face]: [Vector, Vector] = rowIsNext ? [out, [-into[0], -into[1]]] : [[-into[0], -into[1]], out];
-  if (Math.abs(row[0]) < 1e-9 || Math.abs(face[0]) > 1e-9) return say`there is no face here to chamfer against`;
+  if (Math.abs(row[0]) < ROUNDING || Math.abs(face[0]) > ROUNDING) return say`there is no face here to chamfer against`;
   const onRow = size / Math.abs(row[0]);
   // from where the row is left, at its angle to the axis, to the face
   const onFace = row[1] * onRow * Math.sign(face[1]) + size * Math.tan((degrees * Math.PI) / 180);
-  if (!(onFace > 1e-9)) return say`a chamfer of ${degrees} degrees does not cut this corner`;
+  if (!(onFace > ROUNDING)) return say`a chamfer of ${degrees} degrees does not cut this corner`;
   return { before: rowIsNext ? onFace : onRow, after: rowIsNext ? onRow : onFace, bulge: 0 };
 }
 

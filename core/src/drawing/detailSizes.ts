@@ -1,5 +1,5 @@
 import type { Detail, Drawing } from '../document';
-import { angle, diameter, length, readLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { angle, diameter, exceeds, length, readLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { boltCircle, centreNamed, chord, cords, flats, keywayFor, knurlBlank, oRingGroove, ringGroove } from '../standards';
 import { parseLengthCell, parseSize, withGeneralRule } from './parseSize';
 import type { Feature, Limits, PartDetail } from './types';
@@ -111,7 +111,7 @@ function grooveOf(detail: Detail, text: string, units: Units, across: number, in
     if (wide === undefined || !(wide > 0)) return refused(say`a round groove wants its width: round 3`);
     const bottom = width !== undefined && read ? read.value : inside ? across + wide : across - wide;
     const depth = Math.abs(across - bottom) / 2;
-    if (depth > wide / 2 + 1e-9) return refused(say`a round groove ${length(wide)} wide is at most ${length(wide / 2)} deep`);
+    if (exceeds(depth, wide / 2)) return refused(say`a round groove ${length(wide)} wide is at most ${length(wide / 2)} deep`);
     if (!(bottom > 0)) return refused(say`the groove is deeper than the middle`);
     const radius = ((wide / 2) ** 2 + depth ** 2) / (2 * depth);
     return {

@@ -1,7 +1,6 @@
-import type { FindingCode } from '../finding';
 import type { Detail, Drawing } from '../document';
-import type { Finding, Mend } from '../finding';
-import { diameter, length, say, type Sentence, tidy } from '../quantity';
+import type { Finding, FindingCode, Mend } from '../finding';
+import { atLeast, atMost, diameter, exceeds, fallsShort, length, say, type Sentence, tidy } from '../quantity';
 import { radiusAt } from './chain';
 import { cutAway, type Understood } from './detailSizes';
 import { facesNamed } from './faces';
@@ -132,14 +131,14 @@ function checkRoom(details: readonly PartDetail[], features: readonly Feature[],
     };
     const [lo, hi] = [Math.min(row.near, row.far), Math.max(row.near, row.far)];
     const cut = [Math.min(detail.near, detail.far), Math.max(detail.near, detail.far)] as const;
-    if (cut[0] < lo - 1e-9 || cut[1] > hi + 1e-9)
+    if (fallsShort(cut[0], lo) || exceeds(cut[1], hi))
       return refuse('detail-outside-row', say`the ${words[detail.kind]} reaches ${length(Math.max(lo - cut[0], cut[1] - hi))} beyond its row`);
     if (detail.kind !== 'groove' && detail.kind !== 'ringGroove') return true;
     if (row.form === 'ball' || row.form === 'arc') return refuse('detail-misplaced', say`a groove is drawn on a cylinder or a taper, not on an arc`);
     const surface = [radiusAt(row, detail.near), radiusAt(row, detail.far)] as const;
     const bottom = (detail.diameter?.nominal ?? 0) / 2;
     const outside = row.side === 'outside';
-    if (outside ? bottom >= Math.min(...surface) - 1e-9 : bottom <= Math.max(...surface) + 1e-9)
+    if (outside ? atLeast(bottom, Math.min(...surface)) : atMost(bottom, Math.max(...surface)))
       return refuse(
         'groove-cuts-nothing',
         say`the bottom of the groove, ${diameter(2 * bottom)}, lies ${outside ? 'outside' : 'inside'} its row of ${diameter(2 * surface[0])}`,
@@ -149,8 +148,8 @@ function checkRoom(details: readonly PartDetail[], features: readonly Feature[],
         o.id < detail.id &&
         o.on === detail.on &&
         (o.kind === 'groove' || o.kind === 'ringGroove') &&
-        Math.min(o.near, o.far) < cut[1] - 1e-9 &&
-        Math.max(o.near, o.far) > cut[0] + 1e-9,
+        fallsShort(Math.min(o.near, o.far), cut[1]) &&
+        exceeds(Math.max(o.near, o.far), cut[0]),
     );
     return other ? refuse('grooves-overlap', say`this groove runs into another one of its row`) : true;
   });

@@ -1,7 +1,6 @@
-import type { FindingCode } from '../finding';
 import type { Drawing, Section } from '../document';
-import type { Finding, Mend } from '../finding';
-import { length, say, tidy, writeExact } from '../quantity';
+import type { Finding, FindingCode, Mend } from '../finding';
+import { alike, length, PLACE, ROUNDING, say, tidy, writeExact } from '../quantity';
 import { parseLengthCell, withGeneralRule } from './parseSize';
 import type { Distance, Limits } from './types';
 
@@ -174,7 +173,7 @@ function twice(drawing: Drawing, link: Link, faces: ReadonlyMap<string, number>,
       ? { says: say`leave out the overall length`, to: 'job', edits: [{ op: 'remove', at }] }
       : { says: say`leave this length open`, to: 'job', edits: [{ op: 'put', at: `${at}/text`, value: '' }] };
   const closing = [...used].find((l) => l.distance.id !== id && drawing.outside.some((r) => r.id === l.distance.id));
-  if (Math.abs(off) > 1e-6) {
+  if (Math.abs(off) > PLACE) {
     findings.push({
       code: 'chain-does-not-add-up',
       about,
@@ -228,7 +227,7 @@ function placedOf(
         return;
       }
       const far = faces.get(name(`${row.id}.far`) ?? '');
-      if (near !== undefined && far !== undefined && (far - near) * inwards(list) > 1e-9) {
+      if (near !== undefined && far !== undefined && (far - near) * inwards(list) > ROUNDING) {
         placed.set(row.id, { near, far });
         return;
       }
@@ -243,7 +242,7 @@ function placedOf(
           findings,
           row.length.text.trim() === '' ? 'length-missing' : 'row-inside-out',
           `${row.id}.length`,
-          say`the other lengths leave ${which} ${length(Math.abs(far - near))} ${Math.abs(far - near) < 1e-9 ? 'long' : 'less than nothing'}`,
+          say`the other lengths leave ${which} ${length(Math.abs(far - near))} ${alike(far, near, ROUNDING) ? 'long' : 'less than nothing'}`,
         );
     });
   }

@@ -1,9 +1,21 @@
-import type { FindingCode } from '../finding';
 import type { Drawing, Mate } from '../document';
-import type { Finding } from '../finding';
-import { diameter, length, MM_PER_INCH, parseLength, pressure, readLength, say, type Sentence, temperature, tidy, type Units } from '../quantity';
+import type { Finding, FindingCode } from '../finding';
+import {
+  diameter,
+  growth,
+  length,
+  MM_PER_INCH,
+  parseLength,
+  pressure,
+  readLength,
+  say,
+  type Sentence,
+  temperature,
+  tidy,
+  type Units,
+} from '../quantity';
 import { thingOf } from '../ref';
-import { fit, fitHabits, growth, type Intent, materialOf, sizeLimits, suggestFit } from '../standards';
+import { fit, fitHabits, type Intent, materialOf, sizeLimits, suggestFit } from '../standards';
 import type { Feature, MateLimits } from './types';
 
 /** What is wanted between a feature and its mate; mm on diameter, negative is interference. */

@@ -1,6 +1,5 @@
-import type { FindingCode } from '../finding';
 import type { Drawing } from '../document';
-import type { Finding } from '../finding';
+import type { Finding, FindingCode } from '../finding';
 import { say } from '../quantity';
 import { thingOf } from '../ref';
 import { parseLengthCell, withGeneralRule } from './parseSize';

@@ -1,7 +1,6 @@
-import type { FindingCode } from '../finding';
 import type { Cell, Drawing, Section } from '../document';
-import type { Finding, Mend } from '../finding';
-import { diameter, length, remember, say, tidy, writeExact } from '../quantity';
+import type { Finding, FindingCode, Mend } from '../finding';
+import { diameter, exceeds, fallsShort, length, remember, ROUNDING, say, tidy, writeExact } from '../quantity';
 import { type DrawnThread, readExternalThread, readInternalThread } from '../standards';
 import { type ListName, pathOf } from './faces';
 import { parseBottom, parseEdge } from './parseEdge';
@@ -157,7 +156,7 @@ function formOf(
     case 'arc': {
       const [near, far] = [general(size.near), general(size.far)];
       const chord = Math.hypot(long, (near.nominal - far.nominal) / 2);
-      if (size.radius < chord / 2 - 1e-9) {
+      if (fallsShort(size.radius, chord / 2)) {
         refuse(say`a radius of ${length(size.radius)} does not reach from end to end; it takes ${length(chord / 2)} at least`);
         return;
       }
@@ -166,7 +165,7 @@ function formOf(
     case 'ball': {
       const limits = general(size.limits);
       const radius = limits.nominal / 2;
-      if (long > limits.nominal + 1e-9) {
+      if (exceeds(long, limits.nominal)) {
         refuse(say`a ball of ${diameter(limits.nominal)} is not ${length(long)} long`);
         return;
       }
@@ -198,7 +197,7 @@ function formOf(
         ? { near: general(near), far: far ? general(far) : taperEnd(general(near), slope, long, narrows) }
         : far && { near: taperEnd(general(far), slope, long, narrows === 'far' ? 'near' : 'far'), far: general(far) };
       if (!whole) return undefined;
-      if (!(whole.near.nominal > -1e-9 && whole.far.nominal > -1e-9)) {
+      if (!(whole.near.nominal > -ROUNDING && whole.far.nominal > -ROUNDING)) {
         refuse(say`this taper comes to a point before its end`);
         return;
       }

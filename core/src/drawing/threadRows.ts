@@ -1,6 +1,6 @@
 import type { Drawing, Section } from '../document';
 import type { Finding } from '../finding';
-import { length, say, tidy, writeExact } from '../quantity';
+import { alike, atMost, exceeds, fallsShort, length, ROUNDING, say, tidy, writeExact } from '../quantity';
 import { type DrawnThread, threadUndercut } from '../standards';
 import { rimOf } from './chain';
 import { type ListName, pathOf } from './faces';
@@ -27,10 +27,11 @@ export function finishThreads(drawing: Drawing, features: readonly Feature[], fi
     const rows = features.filter((f) => f.side === feature.side);
     const at = rows.indexOf(feature);
     // a neighbour that is not understood is none: nothing is assumed of it
-    const beside = (other: Feature | undefined, z: number, end: 'near' | 'far') => (other && Math.abs(other[end] - z) < 1e-9 ? other : undefined);
+    const beside = (other: Feature | undefined, z: number, end: 'near' | 'far') => (other && alike(other[end], z, ROUNDING) ? other : undefined);
     const [before, after] = [beside(rows[at - 1], feature.near, 'far'), beside(rows[at + 1], feature.far, 'near')];
     const blocks = (other: Feature | undefined, end: 'nearDiameter' | 'farDiameter') =>
-      other !== undefined && (thread.internal ? other[end].nominal < thread.root - 1e-9 : other[end].nominal > feature.nearDiameter.nominal + 1e-9);
+      other !== undefined &&
+      (thread.internal ? fallsShort(other[end].nominal, thread.root) : exceeds(other[end].nominal, feature.nearDiameter.nominal));
     const atFar = blocks(after, 'nearDiameter') || (thread.internal && after === undefined && feature.through !== true);
     const atNear = blocks(before, 'farDiameter');
     // a ball that the hole opens has its own slope at the mouth
@@ -82,7 +83,7 @@ function usableOf(row: Section, list: ListName, thread: DrawnThread, far: Edge, 
   const most = tidy(Math.max(0, long - runOut));
   const read = row.usable && row.usable.text.trim() !== '' ? parseLengthCell(row.usable.text, row.usable.units) : undefined;
   const wanted = read?.ok ? read.value.nominal : most;
-  if (wanted <= long - (blocked ? pitch : 0) + 1e-9 && most >= 2 * pitch) return wanted;
+  if (atMost(wanted, long - (blocked ? pitch : 0)) && most >= 2 * pitch) return wanted;
   const needed = tidy(Math.max(wanted, 3 * pitch) + runOut);
   const at = pathOf(list, row.id);
   findings.push({

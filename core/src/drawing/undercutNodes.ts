@@ -1,5 +1,5 @@
 import type { Finding } from '../finding';
-import { length, say } from '../quantity';
+import { exceeds, length, ROUNDING, say } from '../quantity';
 import { threadUndercut } from '../standards';
 import { edgeDoesNotFit } from './corners';
 import { add, cross, type Node, towards, type Vector } from './node';
@@ -22,17 +22,18 @@ export function relieve(nodes: readonly Node[], findings: Finding[]): readonly N
     const bare: Node = { z: node.z, r: node.r, bulge: node.bulge, of: node.of };
     const [back, on] = [towards(node, before), towards(node, after)];
     const [row, face] = corner.rowIsNext ? [on, back] : [back, on];
-    const concave = cross([-back.unit[0], -back.unit[1]], on.unit) < -1e-9 && Math.abs(face.unit[0]) < 1e-9 && before.bulge === 0 && node.bulge === 0;
+    const concave =
+      cross([-back.unit[0], -back.unit[1]], on.unit) < -ROUNDING && Math.abs(face.unit[0]) < ROUNDING && before.bulge === 0 && node.bulge === 0;
     const shape = concave ? shapeOf(corner.edge, corner.pitch) : undefined;
     if (!shape) {
       findings.push(edgeDoesNotFit(corner.about, say`there is no shoulder here to relieve`));
       return [bare];
     }
-    if (shape.needsRow > row.long + 1e-9 || shape.needsFace > face.long + 1e-9) {
+    if (exceeds(shape.needsRow, row.long) || exceeds(shape.needsFace, face.long)) {
       findings.push(
         edgeDoesNotFit(
           corner.about,
-          shape.needsRow > row.long + 1e-9
+          exceeds(shape.needsRow, row.long)
             ? say`an undercut ${length(shape.needsRow)} wide does not fit on ${length(row.long)}`
             : say`an undercut that takes ${length(shape.needsFace)} of the face does not fit a step of ${length(face.long)}`,
         ),

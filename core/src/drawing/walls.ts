@@ -1,3 +1,4 @@
+import { alike, PLACE, ROUNDING } from '../quantity';
 import { chainOf, rimOf } from './chain';
 import type { Node } from './node';
 import { threadOf } from './rows';
@@ -31,7 +32,7 @@ export function wallsOf(features: readonly Feature[], details: readonly PartDeta
     return rim ? [{ ...rim, reach: Math.abs(rim.z - rim.centre) }] : [];
   });
   const places = new Set<number>();
-  for (const s of [...outer, ...inner]) for (const z of [s.from, s.to, (s.from + s.to) / 2]) places.add(z - 1e-6).add(z + 1e-6);
+  for (const s of [...outer, ...inner]) for (const z of [s.from, s.to, (s.from + s.to) / 2]) places.add(z - PLACE).add(z + PLACE);
   const walls: Wall[] = [];
   for (const z of places) {
     const hole = extreme(inner, z, 1);
@@ -63,7 +64,7 @@ function reaches(features: readonly Feature[], details: readonly PartDetail[], s
   };
   return nodes.slice(0, -1).flatMap((a, i) => {
     const b = nodes[i + 1];
-    return b && Math.abs(b.z - a.z) > 1e-9 ? pieces(a, b, rootOf(a.of)) : [];
+    return b && !alike(b.z, a.z, ROUNDING) ? pieces(a, b, rootOf(a.of)) : [];
   });
 }
 
@@ -83,6 +84,6 @@ function pieces(a: Node, b: Node, root: number | undefined): readonly Reach[] {
   });
   return points.slice(0, -1).flatMap((p, k) => {
     const q = points[k + 1];
-    return q && Math.abs(q.z - p.z) > 1e-9 ? [straight(p, q)] : [];
+    return q && !alike(q.z, p.z, ROUNDING) ? [straight(p, q)] : [];
   });
 }

@@ -1,5 +1,5 @@
 import DxfParser, { type IEntity } from 'dxf-parser';
-import { MM_PER_INCH, say, type Sentence, type Units } from '../quantity';
+import { MM_PER_INCH, ROUNDING, say, type Sentence, type Units } from '../quantity';
 
 /** A piece of outline in the drawing's own axes, mm; bulge = tan(arc / 4), counter-clockwise positive. */
 export interface Segment {
@@ -226,7 +226,7 @@ function piecesOf(entity: IEntity): readonly Segment[] {
       const [a, b] = [points[i], points[(i + 1) % points.length]];
       return { x0: a?.x ?? 0, y0: a?.y ?? 0, x1: b?.x ?? 0, y1: b?.y ?? 0, bulge: a?.bulge ?? 0 };
     })
-      .filter((s) => Math.hypot(s.x1 - s.x0, s.y1 - s.y0) > 1e-9)
+      .filter((s) => Math.hypot(s.x1 - s.x0, s.y1 - s.y0) > ROUNDING)
       .map((s) => (e.type === 'LINE' ? s : turn(s)));
   }
   const { center, radius } = e;

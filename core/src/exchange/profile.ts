@@ -1,5 +1,5 @@
 import { arcOf } from '../drawing';
-import { say, type Sentence } from '../quantity';
+import { atMost, fallsShort, PLACE, ROUNDING, say, type Sentence } from '../quantity';
 import type { Segment } from './dxfSegments';
 
 /** The centre line of a part in a drawing: along x or y, at that ordinate, mm. */
@@ -142,7 +142,7 @@ function clipped(p: Piece): readonly Piece[] {
   const sweep = to - from;
   if (Math.abs(cr) >= radius) return hi <= tiny ? [] : [p];
   const crossings = [Math.asin(-cr / radius), Math.PI - Math.asin(-cr / radius)].flatMap((t) =>
-    [-2, -1, 0, 1, 2].map((k) => (t + 2 * Math.PI * k - from) / sweep).filter((s) => s > 1e-9 && s < 1 - 1e-9),
+    [-2, -1, 0, 1, 2].map((k) => (t + 2 * Math.PI * k - from) / sweep).filter((s) => s > ROUNDING && fallsShort(s, 1)),
   );
   const cuts = [0, ...crossings.toSorted((x, y) => x - y), 1];
   const at = (s: number): Piece['a'] => [cz + radius * Math.cos(from + s * sweep), cr + radius * Math.sin(from + s * sweep)];
@@ -213,7 +213,7 @@ export function joined(pieces: readonly Piece[]): Profile | undefined {
   // a drawing with a blind hole drawn apart from its outside joins through the axis: chains from axis to axis in a row
   const size = (chain: readonly Piece[]) => Math.max(...chain.flatMap((p) => [p.a[0], p.b[0]])) - Math.min(...chain.flatMap((p) => [p.a[0], p.b[0]]));
   const [main, ...others] = chains.toSorted((a, b) => size(b) - size(a));
-  if (!main || size(main) < 1e-6) return undefined;
+  if (!main || size(main) < PLACE) return undefined;
   const points = inOne(main).map((p) => ({ z: p.a[0], r: p.a[1], bulge: p.bulge }));
   const end = main.at(-1)?.b;
   const start = main[0]?.a;
@@ -245,7 +245,7 @@ function together(p: Piece, q: Piece): Piece | undefined {
       : undefined;
   const [c, d] = [arcOfPiece(p), arcOfPiece(q)];
   const sweep = c.to - c.from + d.to - d.from;
-  return Math.hypot(c.z - d.z, c.r - d.r) < 1e-6 && Math.abs(sweep) <= Math.PI + 1e-9 ? { a: p.a, b: q.b, bulge: Math.tan(sweep / 4) } : undefined;
+  return Math.hypot(c.z - d.z, c.r - d.r) < PLACE && atMost(Math.abs(sweep), Math.PI) ? { a: p.a, b: q.b, bulge: Math.tan(sweep / 4) } : undefined;
 }
 
 const onAxis = (p: Piece | undefined): number => (p && (p.a[1] < JOIN / 10 || p.b[1] < JOIN / 10) ? 1 : 0);

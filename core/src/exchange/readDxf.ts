@@ -1,6 +1,6 @@
 import { blankDrawing, type Drawing } from '../document';
 import { arcOf, flattened, readDrawing } from '../drawing';
-import { length, say, type Sentence, type Units } from '../quantity';
+import { alike, length, say, type Sentence, type Units } from '../quantity';
 import { dxfLines, type Reading } from './dxfSegments';
 import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint } from './profile';
 import { recognise } from './recognise';
@@ -86,7 +86,7 @@ export function readDxf(text: string, asked: DxfAsked): Read {
   }
 }
 
-const isAt = (axis: Axis, chosen: Pick<Axis, 'along' | 'at'>) => axis.along === chosen.along && Math.abs(axis.at - chosen.at) < 1e-6;
+const isAt = (axis: Axis, chosen: Pick<Axis, 'along' | 'at'>) => axis.along === chosen.along && alike(axis.at, chosen.at);
 
 /** Furthest that a corner or the middle of an element of the outline lies from the contour, mm. */
 function furthest(points: readonly ProfilePoint[], contour: readonly { readonly z: number; readonly r: number }[]): number {

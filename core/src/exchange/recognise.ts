@@ -1,5 +1,5 @@
 import type { Detail, Section } from '../document';
-import { MM_PER_INCH, type Units } from '../quantity';
+import { alike, MM_PER_INCH, ROUNDING, type Units } from '../quantity';
 import { namedUndercut } from '../standards';
 import type { ProfilePoint } from './profile';
 
@@ -152,14 +152,14 @@ function cornerOf(before: Point | undefined, a: Point, b: Point, after: Point | 
   const out: Direction | undefined = after ? (b.bulge === 0 ? unit(b, after) : undefined) : [0, sign > 0 ? -1 : 1];
   if (!into || !out) return undefined;
   const turn = into[0] * out[1] - into[1] * out[0];
-  if (Math.abs(turn) < 1e-9) return undefined;
+  if (Math.abs(turn) < ROUNDING) return undefined;
   const along = ((b.z - a.z) * out[1] - (b.r - a.r) * out[0]) / turn;
   const corner = { z: a.z + along * into[0], r: a.r + along * into[1] };
   if (along < -SAME || corner.r < -SAME) return undefined;
-  const isFace = (d: Direction) => Math.abs(d[0]) < 1e-9;
+  const isFace = (d: Direction) => Math.abs(d[0]) < ROUNDING;
   if (a.bulge !== 0) {
     const angle = Math.atan2(turn, into[0] * out[0] + into[1] * out[1]);
-    if (Math.abs(Math.tan(angle / 4) - a.bulge) > 1e-6) return undefined;
+    if (!alike(Math.tan(angle / 4), a.bulge)) return undefined;
     const radius = along / Math.tan(Math.abs(angle) / 2);
     const other = Math.hypot(b.z - corner.z, b.r - corner.r);
     return Math.abs(other - along) < 1e-5 ? { ...corner, bulge: 0, edge: `R${write(radius)}` } : undefined;
@@ -169,7 +169,7 @@ function cornerOf(before: Point | undefined, a: Point, b: Point, after: Point | 
   const size = Math.abs(b.z - a.z);
   const rise = Math.abs(b.r - a.r);
   // what comes to a point is a point or the cone of a drill
-  if (size > CHAMFER || size < SAME || rise < SAME || Math.min(a.r, b.r) < SAME || Math.abs(row[1]) > 1e-9) return undefined;
+  if (size > CHAMFER || size < SAME || rise < SAME || Math.min(a.r, b.r) < SAME || Math.abs(row[1]) > ROUNDING) return undefined;
   const degrees = Number(((Math.atan2(rise, size) * 180) / Math.PI).toFixed(8));
   if (degrees < 10 || degrees > 80) return undefined;
   return { ...corner, bulge: 0, edge: `${write(size)}x${String(degrees)}` };

@@ -1,4 +1,4 @@
-import { diameter, length, ratio, say } from '../quantity';
+import { diameter, length, ratio, ROUNDING, say } from '../quantity';
 import { area, circle, dim, label, line, type Point, polar, type Shape, type Sketch } from './sketch';
 
 const mm = (value: number) => length(value, 0.001);
@@ -114,7 +114,7 @@ export function marksOf(feed: number, nose: number): Sketch {
 
 /** A bar from the side with its holding and a force, bent `scale` times. */
 export function bentOf(L: number, d: number, at: number, held: 'chuck' | 'centres' | 'chuck and centre', shape: (x: number) => number): Sketch {
-  const worst = Math.max(...Array.from({ length: 41 }, (_, i) => Math.abs(shape((i * L) / 40))), 1e-9);
+  const worst = Math.max(...Array.from({ length: 41 }, (_, i) => Math.abs(shape((i * L) / 40))), ROUNDING);
   const scale = (0.08 * L) / worst;
   const curve = Array.from({ length: 41 }, (_, i): Point => [(i * L) / 40, shape((i * L) / 40) * scale]);
   const jaw = Math.max(d, L * 0.05);

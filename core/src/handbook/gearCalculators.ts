@@ -1,5 +1,5 @@
 import { dialMarks, gearTrains, halfNuts, usualWheels } from '../cutting';
-import { MM_PER_INCH, readNumber, say } from '../quantity';
+import { alike, MM_PER_INCH, readNumber, say } from '../quantity';
 import { threadLimits } from '../standards';
 import { aNumber, calculator, numbers } from './fields';
 import { wheelsOf } from './figuresOfWork';
@@ -80,7 +80,7 @@ const trains = calculator({
         gearTrains({ pitch: p.value, leadscrew: screw.value, gears: wheels, box: step, within: 3000 }).map((train) => ({ ...train, step })),
       )
       .toSorted((a, b) => Math.abs(a.error) - Math.abs(b.error) || a.drivers.length - b.drivers.length);
-    const lever = levers.find((pitch) => Math.abs(pitch - p.value) < 1e-6);
+    const lever = levers.find((pitch) => alike(pitch, p.value));
     const [best] = found;
     if (!best && lever === undefined)
       return {

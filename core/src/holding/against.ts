@@ -1,11 +1,9 @@
-import { practice } from '../shop';
-import type { FindingCode } from '../finding';
 import { gripHolds } from '../cutting';
 import type { Holding } from '../document';
-import type { Finding } from '../finding';
+import type { Finding, FindingCode } from '../finding';
 import { type Beam, complianceAt } from '../mechanics';
-import { diameter, figure, force, length, ratio, say, spindleSpeed } from '../quantity';
-import { forms, grips, isChuck, mmOf } from '../shop';
+import { diameter, exceeds, fallsShort, figure, force, length, PLACE, ratio, say, spindleSpeed } from '../quantity';
+import { forms, grips, isChuck, mmOf, practice } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
 import { runoutOf, type RunoutPart } from './runout';
@@ -41,7 +39,7 @@ export function otherKind(held: Held, holding: Holding): Finding | undefined {
           say`${holding.name} holds by a finished through bore; there is none yet`,
           say`bored in a first setup, then turned true to it`,
         );
-      if (held.bore < from - 1e-6 || held.bore > to + 1e-6)
+      if (fallsShort(held.bore, from, PLACE) || exceeds(held.bore, to, PLACE))
         return stop('holding-range', say`${holding.name} does not open to ${diameter(held.bore)}`, say`it takes ${length(from)} to ${length(to)}`);
       return undefined;
     }
@@ -135,7 +133,7 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
   if (!isChuck(holding)) return [];
   const findings: Finding[] = [];
   const about = held.setup;
-  if (grip > held.room + 1e-6)
+  if (exceeds(grip, held.room, PLACE))
     findings.push({
       code: 'grip-too-long',
       about,
@@ -198,7 +196,7 @@ export function roomFindings(held: Held, holding: Holding): readonly Finding[] {
           },
         ];
   const over = mmOf(held.machine.swingOverSlide, Infinity);
-  return held.largest > over + 1e-6
+  return exceeds(held.largest, over, PLACE)
     ? [
         ...close,
         {

@@ -1,9 +1,8 @@
-import { practice } from '../shop';
 import type { Bar, Choice, Job, Shop } from '../document';
 import { type Part, widestOf } from '../drawing';
 import type { Finding, Mend } from '../finding';
-import { diameter, length, say } from '../quantity';
-import { mmOf } from '../shop';
+import { atLeast, diameter, fallsShort, length, PLACE, say } from '../quantity';
+import { mmOf, practice } from '../shop';
 import { materialOf } from '../standards';
 
 export const largestDiameter = (part: Part): number => Math.max(0, ...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).max));
@@ -55,10 +54,10 @@ export function chooseBar(job: Job, part: Part, shop: Shop): BarChoice {
   const round = shop.bars
     .filter((b) => b.form === 'round' && b.material === job.drawing.material)
     .toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
-  const fitting = round.filter((b) => mmOf(b.across) >= needed(part, b) - 1e-6);
+  const fitting = round.filter((b) => atLeast(mmOf(b.across), needed(part, b), PLACE));
   const chosen = choice && shop.bars.find((b) => b.id === choice.bar);
   const largest = largestDiameter(part);
-  if (chosen && mmOf(chosen.across) < needed(part, chosen) - 1e-6) {
+  if (chosen && fallsShort(mmOf(chosen.across), needed(part, chosen), PLACE)) {
     return {
       bar: chosen,
       toOrder: false,

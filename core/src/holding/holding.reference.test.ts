@@ -1,8 +1,7 @@
-import { practice } from '../shop';
 /* Runout as a distribution, by Monte Carlo; pieces on bars; what a holding is weighed by. Rules of the trade marked common practice. */
 import fc from 'fast-check';
 import type { Bar } from '../document';
-import { startingShop } from '../shop';
+import { practice, startingShop } from '../shop';
 import { partsOf } from './against';
 import { gripOf } from './grip';
 import { nest } from './nesting';

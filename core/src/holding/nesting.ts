@@ -1,7 +1,6 @@
-import { practice } from '../shop';
 import type { Bar, Shop } from '../document';
-import { figure, type Figure } from '../quantity';
-import { mmOf } from '../shop';
+import { figure, type Figure, ROUNDING } from '../quantity';
+import { mmOf, practice } from '../shop';
 
 /** What a piece takes of a bar. Lengths in mm. */
 export interface Takes {
@@ -32,7 +31,7 @@ export interface Nesting {
  */
 export function nest(pieces: number, takes: Takes, bars: readonly Bar[]): Nesting {
   if (!(takes.each > 0) || !(takes.once >= 0)) throw new RangeError(`a piece takes ${takes.each} mm and ${takes.once} once`);
-  const fits = (bar: Bar) => Math.max(0, Math.floor((mmOf(bar.length) - takes.once) / takes.each + 1e-9));
+  const fits = (bar: Bar) => Math.max(0, Math.floor((mmOf(bar.length) - takes.once) / takes.each + ROUNDING));
   const free = bars.filter((b) => fits(b) > 0).toSorted((a, b) => mmOf(a.length) - mmOf(b.length) || (a.id < b.id ? -1 : 1));
   const cuts: CutFrom[] = [];
   let still = pieces;

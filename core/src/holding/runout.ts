@@ -1,4 +1,4 @@
-import { figure, type Figure } from '../quantity';
+import { figure, type Figure, PLACE } from '../quantity';
 
 /**
  * What makes a feature run out against its datum, each a total indicator reading (mm) that is kept to in 19 of 20 chuckings.
@@ -20,5 +20,5 @@ export interface Runout {
 export function runoutOf(parts: readonly RunoutPart[]): Runout {
   const tirs = parts.map((p) => Math.max(0, p.tir));
   const expected = figure('length', 'runoutTogether', { tirs }, { step: 0.001 });
-  return { expected, within: (limit) => figure('ratio', 'chanceWithin', { limit, tir: Math.max(expected.value, 1e-6) }, { step: 0.01 }) };
+  return { expected, within: (limit) => figure('ratio', 'chanceWithin', { limit, tir: Math.max(expected.value, PLACE) }, { step: 0.01 }) };
 }

@@ -1,6 +1,6 @@
 import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
-import { diameter, length, say } from '../quantity';
+import { atLeast, atMost, diameter, length, PLACE, say } from '../quantity';
 import { endOf } from '../ref';
 import { mmOf } from '../shop';
 import type { Held } from './held';
@@ -108,7 +108,7 @@ function centreFindings(held: Held, out: number): readonly Finding[] {
 function rangeOf(held: Held, support: Supporting): readonly Finding[] {
   const { outside } = support.item;
   const [from, to] = [mmOf(outside?.from), mmOf(outside?.to, Infinity)];
-  return held.diameter >= from - 1e-6 && held.diameter <= to + 1e-6
+  return atLeast(held.diameter, from, PLACE) && atMost(held.diameter, to, PLACE)
     ? []
     : [
         {

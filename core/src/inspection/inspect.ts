@@ -1,6 +1,6 @@
 import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
 import { type Characteristic, parseFinish, type Part } from '../drawing';
-import { figure, type Figure, isZero, type Parsed, parseDegrees, parseLength, say } from '../quantity';
+import { exceeds, fallsShort, figure, type Figure, isZero, type Parsed, parseDegrees, parseLength, PLACE, ROUNDING, say } from '../quantity';
 import { doubtOf, mmOf, overWiresOf, wayOf } from '../shop';
 import { materialOf, pinsProve } from '../standards';
 
@@ -72,8 +72,8 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
         size.is === 'finish'
           ? figure('roughness', 'roughnessRead', { Ra: read.value }, { step: 0.01 })
           : figure('angle', 'angleRead', { angle: read.value }, { step: 0.01 });
-      const over = size.is === 'finish' ? limits.max * SAME_GRADE : limits.max + 1e-9;
-      const says = value.value > over ? 'over' : value.value < limits.min - 1e-9 ? 'under' : 'in';
+      const over = size.is === 'finish' ? limits.max * SAME_GRADE : limits.max + ROUNDING;
+      const says = value.value > over ? 'over' : fallsShort(value.value, limits.min) ? 'under' : 'in';
       verdicts.set(`${entry.of}/${String(entry.piece)}`, { of: entry.of, piece: entry.piece, value, says });
       continue;
     }
@@ -136,7 +136,7 @@ function saysOf(value: number, { max, min }: { readonly max: number; readonly mi
 function byPins(gauge: Gauge, goes: number, limits: { readonly max: number; readonly min: number }): Pick<Verdict, 'value' | 'says'> {
   const next = (gauge.sizes ?? [])
     .map((cell) => mmOf(cell))
-    .filter((size) => size > goes + 1e-6)
+    .filter((size) => exceeds(size, goes, PLACE))
     .reduce((least, size) => Math.min(least, size), Infinity);
   const stops = Number.isFinite(next) ? next : goes + Math.max(mmOf(gauge.resolution), 0.02);
   const { least, most } = pinsProve(goes, stops, gauge.class ?? 'minus', 'ZZ');

@@ -1,3 +1,4 @@
+import { growth, REFERENCE } from '../quantity';
 import { cooledAfter } from './cooling';
 import { randomFrom } from './random';
 
@@ -128,7 +129,7 @@ export function simulated(of: Truth): SimulatedLathe {
       const there = at === 'held' ? held : size;
       const slip = random.even() < of.gauge.slips ? 3 : 1;
       const lobed = of.runout * (random.even() - 0.5);
-      return there + of.crests + bias + slip * of.gauge.repeat * random.normal() + lobed + there * of.alpha * 1e-6 * (of.room + warmth - 20);
+      return there + of.crests + bias + slip * of.gauge.repeat * random.normal() + lobed + growth(there, of.alpha, of.room + warmth - REFERENCE);
     },
     thermometer: () => Math.round(of.room + warmth + random.normal()),
     wait: (minutes) => {

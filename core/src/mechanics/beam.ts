@@ -1,3 +1,4 @@
+import { alike, atMost, ROUNDING } from '../quantity';
 /** A stretch of a round bar between two places, mm from the jaws; hollow where `inside` is given. */
 export interface Stretch {
   readonly from: number;
@@ -233,14 +234,14 @@ function check(beam: Beam, loads: readonly Load[]): number {
   const { stretches } = beam;
   let at = 0;
   for (const s of stretches) {
-    if (Math.abs(s.from - at) > 1e-9 || !(s.to > s.from) || !(s.diameter > (s.inside ?? 0)) || !((s.inside ?? 0) >= 0))
+    if (!alike(s.from, at, ROUNDING) || !(s.to > s.from) || !(s.diameter > (s.inside ?? 0)) || !((s.inside ?? 0) >= 0))
       throw new RangeError(`a stretch from ${s.from} to ${s.to} mm of ${s.diameter} mm, inside ${s.inside ?? 0}`);
     at = s.to;
   }
   if (!(at > 0) || !(beam.modulus > 0)) throw new RangeError(`a bar of ${at} mm, modulus ${beam.modulus}`);
   if (beam.clamp && !(beam.clamp.lateral > 0 && beam.clamp.angular > 0)) throw new RangeError('a clamp without stiffness');
   const places = [...beam.rests.map((r) => r.at), ...loads.map((l) => l.at)];
-  if (places.some((x) => !(x >= 0 && x <= at + 1e-9))) throw new RangeError(`a load or rest beside a bar of ${at} mm`);
+  if (places.some((x) => !(x >= 0 && atMost(x, at)))) throw new RangeError(`a load or rest beside a bar of ${at} mm`);
   if (beam.rests.some((r) => !(r.stiffness > 0))) throw new RangeError('a rest without stiffness');
   const held = new Set(beam.rests.map((r) => r.at));
   if (held.size < beam.rests.length) throw new RangeError('two rests in one place');

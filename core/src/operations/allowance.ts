@@ -1,7 +1,6 @@
-import { practice } from '../shop';
 import { type Feature } from '../drawing';
 import { figure, type Figure, tidy } from '../quantity';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { type Facts } from './facts';
 
 /** The sharpest nose of the shop's turning tools, mm: what finishes. */

@@ -2,7 +2,7 @@ import { practice } from '../shop';
 import { minutesInCut } from '../cutting';
 import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
-import { diameter, figure, length, say, temperature } from '../quantity';
+import { diameter, figure, growth, length, say, temperature } from '../quantity';
 import { sectionsOf } from '../stock';
 import { reason, way } from './facts';
 import { addStep, type Operation, operation } from './outcome';
@@ -44,7 +44,7 @@ export const coolDown = (finest: Feature): Operation =>
       because: [
         reason(
           'hot-reads-big',
-          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length((size * material.alpha * (warm.value - practice.room)) / 1e6, 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
+          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length(growth(size, material.alpha, warm.value - practice.room), 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
           at.end,
         ),
       ],

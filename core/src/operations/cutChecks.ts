@@ -1,12 +1,9 @@
-import { practice } from '../shop';
-import { tidy } from '../quantity';
-import { sizeOf } from '../shop';
-import { mmOf } from '../shop';
+import { mmOf, practice, sizeOf } from '../shop';
 import { leastFeed, type Limited, minutesInCut, type usesOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
 import type { Reason } from '../finding';
-import { type Figure, length, say } from '../quantity';
+import { atLeast, fallsShort, type Figure, length, say, tidy } from '../quantity';
 import { byHand, reason } from './facts';
 import { addStep, type Draft, warn } from './outcome';
 
@@ -81,7 +78,7 @@ export function freshEdge(draft: Draft, feature: Feature, tool: Tool, minutes: F
 export function rubs(draft: Draft, id: string, feed: number, tool: Tool): void {
   const { facts } = draft;
   const least = leastFeed(facts.material);
-  if (tool.chips && feed < tool.chips.feed[0] - 1e-9)
+  if (tool.chips && fallsShort(feed, tool.chips.feed[0]))
     warn(draft, {
       code: 'strings',
       about: id,
@@ -90,7 +87,7 @@ export function rubs(draft: Draft, id: string, feed: number, tool: Tool): void {
       why: say`expect a string: stop and clear it with a hook, or take a finer nose`,
       mends: [],
     });
-  if (feed >= least - 1e-9) return;
+  if (atLeast(feed, least)) return;
   draft.says.push({
     code: 'limits-exclude',
     about: id,

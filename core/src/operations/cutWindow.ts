@@ -3,8 +3,7 @@ import type { Tool } from '../document';
 import { type Figure, figure, type Sentence } from '../quantity';
 import { mmOf } from '../shop';
 import { type Region } from '../stock';
-import type { reason } from './facts';
-import { byHand, data } from './facts';
+import { byHand, data, type reason } from './facts';
 import { addStep, type Draft, needTool, stepId } from './outcome';
 import type { Verb } from './verbs.table';
 

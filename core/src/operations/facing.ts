@@ -1,9 +1,8 @@
-import { practice } from '../shop';
 import { faceDepth, roughFeeds, speedFor } from '../cutting';
 import { inward, letterOf } from '../drawing';
 import { type Figure, figure, length, say } from '../quantity';
 import type { End } from '../ref';
-import { gaugeFor } from '../shop';
+import { gaugeFor, practice } from '../shop';
 import { turned } from '../stock';
 import { feedFigure } from './allowance';
 import { data, reason } from './facts';

@@ -1,7 +1,6 @@
-import type { RuleName } from '../finding';
 import { type Bar, type Chosen, type Job, type Machine, orChosen, type Shop } from '../document';
 import type { Part } from '../drawing';
-import type { Reason } from '../finding';
+import type { Reason, RuleName } from '../finding';
 import type { StartedPiece } from '../holding';
 import { type Figure, figure, type Sentence } from '../quantity';
 import { wayOf } from '../shop';

@@ -1,9 +1,8 @@
-import { practice } from '../shop';
 import { finishOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
-import { length, say } from '../quantity';
-import { mmOf } from '../shop';
+import { atMost, exceeds, length, say } from '../quantity';
+import { mmOf, practice } from '../shop';
 import { type Facts, reason } from './facts';
 
 /* What a cut that is measured is told: where and how it is read, what its dial counts, what was learned of its chips. */
@@ -11,7 +10,7 @@ import { type Facts, reason } from './facts';
 /** A lesson that was kept: at such a feed this tool made long strings in this material. */
 export function stringsKept({ shop, part }: Facts, tool: Tool, feed: number, row: string): readonly ReturnType<typeof reason>[] {
   const kept = shop.lessons.find(
-    (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && feed <= l.mean + 1e-9,
+    (l) => l.of === 'chips' && l.accepted && l.where['tool'] === tool.id && l.where['material'] === part.material && atMost(feed, l.mean),
   );
   return kept
     ? [
@@ -75,7 +74,7 @@ export function dialReasons(facts: Facts, feature: Feature, tolerance: number): 
         : say`the cross dial counts on radius: dial half of what is to come off the diameter`,
       feature.id,
     ),
-    ...(step > tolerance / 4 + 1e-9
+    ...(exceeds(step, tolerance / 4)
       ? [
           reason(
             'fine-infeed',

@@ -1,11 +1,9 @@
-import { practice } from '../shop';
-import { allowanceOf } from './allowance';
-import { finishNose } from './allowance';
+import { allowanceOf, finishNose } from './allowance';
 import { edgeOf, finishFeed, speedFor } from '../cutting';
 import { faceOf, type Feature, innerOf, inward, mouthOf } from '../drawing';
-import { diameter, figure, length, say, tidy } from '../quantity';
+import { alike, diameter, figure, length, say, tidy } from '../quantity';
 import type { End } from '../ref';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { turnedToShoulder } from '../stock';
 import { fittedOne } from './beside';
 import { freshEdge, rubs } from './cutChecks';
@@ -153,7 +151,7 @@ function cornerOfNose({ part }: Facts, end: End, feature: Feature, nose: number)
   const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
   if (edge.kind !== 'none' && edge.kind !== 'sharp') return 0;
   const z = innerOf(feature, end);
-  const behind = part.features.find((f) => f.side === 'outside' && f.id !== feature.id && Math.abs(mouthOf(f, end) - z) < 1e-6);
+  const behind = part.features.find((f) => f.side === 'outside' && f.id !== feature.id && alike(mouthOf(f, end), z));
   const deep = behind ? behind.nearDiameter.nominal / 2 - feature.nearDiameter.nominal / 2 : 0;
   return deep > 2 * nose ? nose : 0;
 }

@@ -1,8 +1,7 @@
-import { practice } from '../shop';
 import { choiceId, type Gauge } from '../document';
 import type { Feature } from '../drawing';
 import { diameter, figure, length, say } from '../quantity';
-import { gaugeFor, mmOf, proves } from '../shop';
+import { gaugeFor, mmOf, practice, proves } from '../shop';
 import type { Draft } from './outcome';
 
 /** What a row is measured with: what a person chose, else the best of the shop; what cannot prove its tolerance is told, with what would. */

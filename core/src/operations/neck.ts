@@ -1,8 +1,7 @@
-import { practice } from '../shop';
 import { speedFor } from '../cutting';
 import type { Feature } from '../drawing';
-import { diameter, figure, length, say, tidy } from '../quantity';
-import { mmOf } from '../shop';
+import { alike, diameter, figure, length, say, tidy } from '../quantity';
+import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
 import { byHand, data, reason } from './facts';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
@@ -26,9 +25,7 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
         mends: [],
       });
     }
-    const around = Math.max(
-      ...rows.filter((f) => Math.abs(f.near - row.far) < 1e-6 || Math.abs(f.far - row.near) < 1e-6).map((f) => f.nearDiameter.nominal),
-    );
+    const around = Math.max(...rows.filter((f) => alike(f.near, row.far) || alike(f.far, row.near)).map((f) => f.nearDiameter.nominal));
     const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', around));
     const plunges = figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
     const limits = row.nearDiameter;

@@ -3,7 +3,7 @@ import type { Tool } from '../document';
 import type { Finding, Reason } from '../finding';
 import type { Support } from '../holding';
 import type { Beam } from '../mechanics';
-import { type Figure, figure, say, type Sentence, spindleSpeed } from '../quantity';
+import { atMost, type Figure, figure, PLACE, say, type Sentence, spindleSpeed, turnsFor } from '../quantity';
 import { type End, writeStep } from '../ref';
 import { mmOf, toolOf } from '../shop';
 import { lessSwept, outsideOf, type Region } from '../stock';
@@ -203,7 +203,7 @@ export function stepId({ id, taken }: Pick<At, 'id' | 'taken'>, verb: Verb, abou
 function slowed(at: At, id: string, speed: Figure | undefined): readonly Reason[] {
   const { v, d, most } = speed?.of ?? {};
   if (speed?.formula !== 'spindleSpeed' || typeof v !== 'number' || typeof d !== 'number' || typeof most !== 'number') return [];
-  const asked = (1000 * v) / (Math.PI * d);
+  const asked = turnsFor(v, d);
   if (asked <= most || most < at.place.mostSpeed) return [];
   return [
     reason(
@@ -216,7 +216,7 @@ function slowed(at: At, id: string, speed: Figure | undefined): readonly Reason[
 
 function checkSpeed(draft: Draft, id: string, speed: Figure | undefined): void {
   const { facts, at } = draft;
-  if (!speed || speed.value <= at.place.mostSpeed + 1e-6) return;
+  if (!speed || atMost(speed.value, at.place.mostSpeed, PLACE)) return;
   const most = Math.max(...speedsAtMost(at.place.mostSpeed, facts));
   const data = facts.chosen.data.get(id);
   warn(draft, {

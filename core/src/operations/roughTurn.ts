@@ -1,13 +1,9 @@
-import { practice } from '../shop';
-import { feedFigure } from './allowance';
-import { finishNose } from './allowance';
-import { aimOf } from './allowance';
-import { allowanceOf } from './allowance';
+import { aimOf, allowanceOf, feedFigure, finishNose } from './allowance';
 import { bestFeed, edgeOf, limitedAt, loadOf, roughAsked, roughFeeds, speedFor, usesOf } from '../cutting';
 import type { Tool } from '../document';
 import { type Feature, innerOf, inward, mouthOf } from '../drawing';
-import { diameter, figure, length, say } from '../quantity';
-import { mmOf } from '../shop';
+import { atMost, diameter, fallsShort, figure, length, say } from '../quantity';
+import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
 import { bindingReason, overLimit } from './cutChecks';
 import { data, reason } from './facts';
@@ -31,7 +27,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
     draft.left = target.value;
     const total = (from - target.value) / 2;
     const stout = (t: Tool) => mmOf(t.nose, 0.4) > finishNose(facts);
-    const breaks = (t: Tool) => !t.chips || t.chips.depth[0] <= total + 1e-9;
+    const breaks = (t: Tool) => !t.chips || atMost(t.chips.depth[0], total);
     // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
     const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => facts.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
     const tool = needTool(draft, id, 'turn', say`turning tool`, wanted);
@@ -77,7 +73,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
           ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
           : []),
         ...stringsKept(facts, tool, feed.value, feature.id),
-        ...(tool.chips && depth.value < tool.chips.depth[0] - 1e-9
+        ...(tool.chips && fallsShort(depth.value, tool.chips.depth[0])
           ? [reason('chips', say`under ${length(tool.chips.depth[0])} this insert breaks no chips: expect strings, cleared with a hook`, feature.id)]
           : []),
       ],

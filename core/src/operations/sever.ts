@@ -1,10 +1,9 @@
-import { practice } from '../shop';
 import { speedFor } from '../cutting';
 import { faceOf, inward, letterOf, otherEnd } from '../drawing';
 import { partingForce } from '../mechanics';
 import { diameter, figure, length, say } from '../quantity';
 import type { End } from '../ref';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { type Region, turned } from '../stock';
 import { giveOfBlade } from '../tooling';
 import { byHand, data, type Facts, reason, way } from './facts';

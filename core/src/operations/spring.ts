@@ -1,10 +1,9 @@
-import { practice } from '../shop';
 import { passivePush } from '../cutting';
 import type { Tool } from '../document';
 import { type Feature, inward } from '../drawing';
 import { type Beam, bend, complianceAt } from '../mechanics';
 import { figure } from '../quantity';
-import { holdingOf } from '../shop';
+import { holdingOf, practice } from '../shop';
 import { sectionsOf } from '../stock';
 import type { Facts } from './facts';
 import type { At, Spring } from './outcome';

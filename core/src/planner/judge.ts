@@ -1,12 +1,10 @@
-import type { FindingCode } from '../finding';
-import { factsOf } from '../sequence';
 import type { Job, Machine, Shop } from '../document';
 import { longOf, type Part } from '../drawing';
-import type { Finding } from '../finding';
+import type { Finding, FindingCode } from '../finding';
 import { type Step, verbs } from '../operations';
-import { diameter, length, say, type Sentence, spindleSpeed } from '../quantity';
+import { diameter, exceeds, fallsShort, length, PLACE, ROUNDING, say, type Sentence, spindleSpeed } from '../quantity';
 import { readStep, thingOf } from '../ref';
-import { comesBefore, placed } from '../sequence';
+import { comesBefore, factsOf, placed } from '../sequence';
 import type { Setup } from '../settings';
 import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
 import { setOver } from '../standards';
@@ -40,7 +38,7 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
       for (const step of setup.steps) {
         const { speed, feed } = step.figures;
         const most = Math.min(...[setup.holding, ...setup.support.map((s) => s.item)].map((id) => holdingOf(shop, id)?.maxSpeed ?? Infinity));
-        if (speed && speed.value > most + 1e-6)
+        if (speed && exceeds(speed.value, most, PLACE))
           broken(
             'spindle-speed',
             step.id,
@@ -59,7 +57,7 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
       broken('release-check', setup.id, say`nothing is measured before the piece leaves this holding`, say`out of the chuck it has lost its centre`);
   }
   const bar = shop.bars.find((b) => b.id === route.bar.id);
-  if (bar && route.bar.cut.value > mmOf(bar.length) + 1e-6)
+  if (bar && exceeds(route.bar.cut.value, mmOf(bar.length), PLACE))
     broken(
       'bar-length',
       'bar',
@@ -92,7 +90,7 @@ function judgeReach(step: Step, shop: Shop, broken: Broken): void {
   const tool = shop.tools.find((t) => t.id === step.tool);
   if (step.tool !== undefined && !tool) broken('tool', step.id, say`the shop has no such tool`, say`a step waits for its tool`);
   const deep = step.figures['point']?.value;
-  if (tool?.reach && deep !== undefined && deep > mmOf(tool.reach) + 1e-6)
+  if (tool?.reach && deep !== undefined && exceeds(deep, mmOf(tool.reach), PLACE))
     broken(
       'quill',
       step.id,
@@ -111,7 +109,7 @@ function judgeSupport(setup: Setup, shop: Shop, broken: Broken): void {
     else if (support.kind !== 'centre' && item.outside) {
       const [from, to] = [mmOf(item.outside.from), mmOf(item.outside.to, Infinity)];
       const there = 2 * outsideOf(setup.steps.at(-1)?.after ?? setup.before, support.at - 1, support.at + 1).most;
-      if (there > 0 && (there < from - 1e-6 || there > to + 1e-6) && support.kind === 'steady')
+      if (there > 0 && (fallsShort(there, from, PLACE) || exceeds(there, to, PLACE)) && support.kind === 'steady')
         broken('steady', setup.id, say`${item.name} does not close on ${diameter(there)}`, say`it takes ${length(from)} to ${length(to)}`);
     }
   }
@@ -123,7 +121,7 @@ function judgeTravel(step: Step, setup: Setup, part: Part, machine: Machine, bro
   const bed = mmOf(machine.centres, Infinity);
   const most = Math.min(travel > 0 ? travel : Infinity, bed > 0 ? bed : Infinity);
   const along = Math.max(0, ...step.passes.map((p) => Math.abs(p.to[0] - p.from[0])));
-  if (along > most + 1e-6)
+  if (exceeds(along, most, PLACE))
     broken(
       'travel',
       step.id,
@@ -133,11 +131,11 @@ function judgeTravel(step: Step, setup: Setup, part: Part, machine: Machine, bro
   if (step.verb !== 'taper' || step.method !== 'set-over') return;
   const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
   if (!row) return;
-  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(1e-9, longOf(row));
+  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(ROUNDING, longOf(row));
   const offset = setOver(part.length, slope);
   if (setup.carried !== 'centres')
     broken('setover-test', step.id, say`set over with the work in a chuck`, say`only between centres does the work follow the tailstock`);
-  if (offset > mmOf(machine.setOver) + 1e-6)
+  if (exceeds(offset, mmOf(machine.setOver), PLACE))
     broken('setover-test', step.id, say`${length(offset)} of set-over, the tailstock gives ${length(mmOf(machine.setOver))}`, say`by the compound`);
 }
 
@@ -148,7 +146,7 @@ function judgeSize(step: Step, part: Part, broken: Broken): void {
   const to = step.figures['to'];
   if (!row || to?.formula !== 'middle' || row.nearDiameter.from === 'general') return;
   const limits = step.limits ?? row.nearDiameter;
-  if (to.value > limits.max + 1e-9 || to.value < limits.min - 1e-9)
+  if (exceeds(to.value, limits.max) || fallsShort(to.value, limits.min))
     broken(
       'aim',
       step.id,

@@ -1,11 +1,10 @@
-import { practice } from '../shop';
 import type { Machine, Shop } from '../document';
 import { type CutLength, faceOf, type Feature, innerOf, letterOf, longOf, mouthOf, otherEnd, type Part, toleranceChart, widestOf } from '../drawing';
 import { type Step } from '../operations';
-import { type Figure, figure, length, say, tidy } from '../quantity';
+import { alike, exceeds, type Figure, figure, length, PLACE, say, tidy } from '../quantity';
 import { type End, thingOf } from '../ref';
 import type { LedgerLine, Setup } from '../settings';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { boundsOf } from '../stock';
 
 /* The lengths of every setup: what carriage, blade, quill and stop are set to, from the face that is zero there; all of them running totals from that face. */
@@ -55,13 +54,13 @@ const rowOf = (step: Step, part: Part): Feature | undefined => part.features.fin
 /** A row ends at a shoulder where what is beyond it is larger; past a smaller one the tool runs out, and the other end makes that face. */
 function endsAtShoulder(part: Part, row: Feature, end: End): boolean {
   const z = innerOf(row, end);
-  const beyond = part.features.find((f) => f.side === row.side && f.id !== row.id && Math.abs(mouthOf(f, end) - z) < 1e-6);
-  return beyond !== undefined && widestOf(beyond).nominal > widestOf(row).nominal + 1e-6;
+  const beyond = part.features.find((f) => f.side === row.side && f.id !== row.id && alike(mouthOf(f, end), z));
+  return beyond !== undefined && exceeds(widestOf(beyond).nominal, widestOf(row).nominal, PLACE);
 }
 
 /** The name of the face that lies at a z, as the drawn lengths name it. */
 function faceAt(part: Part, z: number): string | undefined {
-  const lies = (face: string) => Math.abs((part.faces[face] ?? Infinity) - z) < 1e-6;
+  const lies = (face: string) => alike(part.faces[face] ?? Infinity, z);
   for (const { a, b } of part.distances) {
     if (lies(a)) return a;
     if (lies(b)) return b;

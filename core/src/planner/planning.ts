@@ -1,11 +1,10 @@
-import type { FindingCode } from '../finding';
 import { type Bar, type Choice, chosenIn, type Job, type Machine, type Shop } from '../document';
 import { letterOf, readDrawing } from '../drawing';
-import type { Finding } from '../finding';
+import type { Finding, FindingCode } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
 import { type Facts, type ToGet, way } from '../operations';
 import { proof } from '../proof';
-import { say, type Sentence } from '../quantity';
+import { exceeds, PLACE, say, type Sentence } from '../quantity';
 import { rowOf } from '../ref';
 import { type BarSheet, type Layout, layoutsOf } from '../settings';
 import { holdingOf, isChuck, machineOf, mmOf, plannable, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
@@ -135,7 +134,7 @@ function together(list: readonly ToGet[]): readonly ToGet[] {
 function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Finding[] {
   const findings: Finding[] = [];
   const bore = mmOf(machine.through);
-  if (sheet.behind && bore > 0 && mmOf(bar.across) > bore + 1e-6)
+  if (sheet.behind && bore > 0 && exceeds(mmOf(bar.across), bore, PLACE))
     findings.push({
       code: 'bar-through',
       about: 'bar',
@@ -150,7 +149,7 @@ function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Findin
         },
       ],
     });
-  if (sheet.cut.value > mmOf(bar.length) + 1e-6)
+  if (exceeds(sheet.cut.value, mmOf(bar.length), PLACE))
     findings.push({
       code: 'bar-too-short',
       about: 'bar',

@@ -1,5 +1,4 @@
-import type { LayoutName } from '../settings';
-import type { Setup } from '../settings';
+import type { LayoutName, Setup } from '../settings';
 import type { Figure, Sentence } from '../quantity';
 
 export interface Route {

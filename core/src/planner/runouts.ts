@@ -1,4 +1,3 @@
-import { practice } from '../shop';
 import type { Shop } from '../document';
 import type { Part } from '../drawing';
 import { partsOf, runoutOf, type RunoutPart } from '../holding';
@@ -6,7 +5,7 @@ import type { Step } from '../operations';
 import { figure } from '../quantity';
 import { readStep, thingOf } from '../ref';
 import type { Setup } from '../settings';
-import { holdingOf } from '../shop';
+import { holdingOf, practice } from '../shop';
 import type { Route } from './route';
 
 /** What finishes a surface: the last of these at a row is where it was made true. */

@@ -1,6 +1,6 @@
 import type { Job } from '../document';
 import { besideLathe, fittedOne, type Step } from '../operations';
-import { figure } from '../quantity';
+import { atMost, fallsShort, figure } from '../quantity';
 import { thingOf } from '../ref';
 import type { Setup } from '../settings';
 import type { Route } from './route';
@@ -46,9 +46,9 @@ export function scheduleOf(job: Job, setups: readonly Setup[], mode: 'operation'
       if (task.lathe) latheAhead = true;
       if (!ready) continue;
       const at = Math.max(hands, free.get(task.piece) ?? 0, task.lathe ? lathe : 0);
-      if (at < soonest - 1e-9) [best, soonest] = [i, at];
+      if (fallsShort(at, soonest)) [best, soonest] = [i, at];
       // nothing begins before the hands are free
-      if (soonest <= hands + 1e-9) break;
+      if (atMost(soonest, hands)) break;
     }
     const [task] = queue.splice(Math.max(best, 0), 1);
     if (!task) break;

@@ -1,6 +1,6 @@
 import { type HoldingChoice, takeHolding } from '../holding';
 import { type Facts, riskOf } from '../operations';
-import { figure } from '../quantity';
+import { figure, ROUNDING } from '../quantity';
 import type { KnownOrder } from '../sequence';
 import { type Begins, type Layout, type MadeSetting, type Stage, withRemovals } from '../settings';
 import { costOf } from './cost';
@@ -18,8 +18,6 @@ export interface Found {
   /** no way through the same choices costs less */
   readonly bound: number;
 }
-
-const EPS = 1e-9;
 
 /** A layout as far as it is known: below what each of its setups can cost, then one after the other as they come out. */
 interface Way {
@@ -59,7 +57,7 @@ export function* search(facts: Facts, layouts: readonly Layout[]): Generator<und
   for (;;) {
     yield undefined;
     // of equals the usual one, which is named first
-    const next = ways.reduce<Way | undefined>((best, w) => (best && least(best) <= least(w) + EPS ? best : w), undefined);
+    const next = ways.reduce<Way | undefined>((best, w) => (best && least(best) <= least(w) + ROUNDING ? best : w), undefined);
     if (!next || least(next) === Infinity) return undefined;
     if (whole(next)) return foundIn(next, ways);
     if (next.steps.length < next.layout.stages.length) addFloor(next);
@@ -95,9 +93,9 @@ function addSetup(way: Way, had: number): void {
   const others = least(way) - (way.weights[i] ?? 0) - ideal;
   let best: MadeSetup | undefined;
   for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
-    if (best && (w + ideal >= best.cost - EPS || others + w + ideal >= had - EPS)) break;
+    if (best && (w + ideal >= best.cost - ROUNDING || others + w + ideal >= had - ROUNDING)) break;
     const made = makeSetup(way, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
-    if (!best || made.cost < best.cost - EPS) best = made;
+    if (!best || made.cost < best.cost - ROUNDING) best = made;
   }
   if (!best) return;
   setups.push(best);

@@ -1,11 +1,10 @@
-import { practice } from '../shop';
 import type { Holding, Shop, Tool } from '../document';
 import { faceOf, type Part } from '../drawing';
 import { type Step, threads } from '../operations';
-import { parseDegrees } from '../quantity';
+import { atMost, parseDegrees, PLACE } from '../quantity';
 import { thingOf } from '../ref';
 import type { Setup } from '../settings';
-import { holdingOf, isChuck, mmOf } from '../shop';
+import { holdingOf, isChuck, mmOf, practice } from '../shop';
 import { readInsert } from '../standards';
 import { boundsOf, combine, type Convex, outsideOf, overlapOf, sectionsOf, sweptAlong, turned } from '../stock';
 
@@ -229,8 +228,8 @@ function workOf(setup: Setup, step: Step, x: (z: number) => number): readonly Bo
   const severs = setup.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off');
   return sectionsOf(work, -1e4, 1e4).flatMap((s): Body[] => {
     const [a, b] = [Math.min(x(s.from), x(s.to)), Math.max(x(s.from), x(s.to))];
-    if (b <= jaws + 1e-6) return [];
-    const beyond = severs && a < jaws + 1e-6;
+    if (atMost(b, jaws, PLACE)) return [];
+    const beyond = severs && a < jaws + PLACE;
     return [{ is: beyond ? 'bar' : 'part', outline: box(Math.max(a, jaws), b, 0, s.outer) }];
   });
 }

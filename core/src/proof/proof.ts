@@ -1,11 +1,10 @@
-import { practice } from '../shop';
 import type { Shop, Tool } from '../document';
 import { letterOf, type Part } from '../drawing';
 import type { Finding } from '../finding';
 import { type Step, threads, verbs } from '../operations';
-import { diameter, length, say } from '../quantity';
+import { atMost, diameter, length, PLACE, ROUNDING, say } from '../quantity';
 import type { Setup } from '../settings';
-import { holdingOf, mmOf } from '../shop';
+import { holdingOf, mmOf, practice } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, type Region, regionOf } from '../stock';
 import { bodiesOf, type Contact, contactsOf, localOf, motionsOf, standingIn } from './bodies';
 
@@ -140,7 +139,7 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
     .filter(([z0, , z1]) => (z0 - mouth) * (z1 - mouth) <= 0 && z0 !== z1)
     .map(([z0, r0, z1, r1]) => r0 + ((r1 - r0) * (mouth - z0)) / (z1 - z0));
   const hole = radii.length > 1 ? 2 * Math.min(...radii) : 0;
-  if (shank === 0 || shank <= 0.7 * hole + 1e-6) return [];
+  if (shank === 0 || atMost(shank, 0.7 * hole, PLACE)) return [];
   return [
     {
       code: 'bar-enters',
@@ -214,7 +213,7 @@ function faults(region: Region, code: 'metal-left' | 'gouged', part: Part): read
   const reported = new Map<string, number>();
   for (const rings of region) {
     const one: Region = [rings];
-    const thick = (2 * area(one)) / Math.max(1e-9, perimeterOf(one));
+    const thick = (2 * area(one)) / Math.max(ROUNDING, perimeterOf(one));
     if (thick <= practice.faultFrom) continue;
     const { left, right } = boundsOf(one);
     const middle = (left + right) / 2;

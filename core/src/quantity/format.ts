@@ -1,3 +1,4 @@
+import { ROUNDING } from './compare';
 import type { Quantity, QuantityKind, Sentence } from './figure';
 import { MM_PER_INCH, type Units } from './length';
 import { roundTo } from './rounding';
@@ -39,7 +40,7 @@ const habits: Readonly<Record<QuantityKind, Habit>> = {
 
 /** Decimals that a step of 0.01, 0.005, 0.0001 needs. */
 function decimals(step: number): number {
-  return Math.max(0, Math.ceil(-Math.log10(step) - 1e-9));
+  return Math.max(0, Math.ceil(-Math.log10(step) - ROUNDING));
 }
 
 /**

@@ -1,3 +1,5 @@
+import { surfaceAt, turnsFor } from './turning';
+import { atReference, whenWarm } from './expansion';
 import { costFormulas } from './costFormulas';
 import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
@@ -12,7 +14,7 @@ export const formulas = {
     'n = 1000 v / (pi d)',
     'definition of cutting speed',
     { v: ['cuttingSpeed', 'cutting speed v'], d: ['diameter', 'diameter in cut d'] },
-    ({ v, d }) => (1000 * v) / (Math.PI * d),
+    ({ v, d }) => turnsFor(v, d),
   ),
   spindleSpeed: define<'v' | 'd' | 'most', 'speeds'>(
     'the highest speed of the machine at or below 1000 v / (pi d) and at or below the most allowed; the lowest it has when none is',
@@ -23,13 +25,13 @@ export const formulas = {
       most: ['spindleSpeed', 'most that the holding allows'],
       speeds: ['spindleSpeed', 'speeds of the machine'],
     },
-    ({ v, d, most }, { speeds }) => atOrBelow(Math.min((1000 * v) / (Math.PI * d), most), speeds),
+    ({ v, d, most }, { speeds }) => atOrBelow(Math.min(turnsFor(v, d), most), speeds),
   ),
   surfaceSpeed: define(
     'pi d n / 1000',
     'definition of cutting speed',
     { d: ['diameter', 'diameter in cut d'], n: ['spindleSpeed', 'spindle speed n'] },
-    ({ d, n }) => (Math.PI * d * n) / 1000,
+    ({ d, n }) => surfaceAt(d, n),
   ),
   feedForFinish: define<'Ra' | 'r' | 'most', 'feeds'>(
     'the highest feed of the machine at or below sqrt(18 sqrt(3) r Ra / 1000) and the most asked',
@@ -526,13 +528,13 @@ export const formulas = {
     'reading - reading x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',
     { reading: ['diameter', 'reading'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
-    ({ reading, alpha, celsius }) => reading - reading * alpha * 1e-6 * (celsius - 20),
+    ({ reading, alpha, celsius }) => atReference(reading, alpha, celsius),
   ),
   warmSize: define(
     'cold size + cold size x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',
     { cold: ['diameter', 'cold size'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
-    ({ cold, alpha, celsius }) => cold + cold * alpha * 1e-6 * (celsius - 20),
+    ({ cold, alpha, celsius }) => whenWarm(cold, alpha, celsius),
   ),
   dialMove: define(
     '(what is left / cuts - what the spring of the last cut gives back) / share of a dialled cut that comes off / what one unit of the dial takes off the diameter, to a setting the dial can show',

@@ -1,3 +1,4 @@
+import { alike, atLeast, atMost, fallsShort, ROUNDING } from '../quantity';
 import { practice } from '../shop';
 import { comesBefore, type Ordered, type OrderRule, placed, type SetupFacts } from './rules';
 
@@ -121,11 +122,11 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
     return practice.toolChange * wanted.size;
   };
   const fallback = greedy(blocks, edges);
-  const best0 = costOfOrder(given, blocks, edges) <= costOfOrder(fallback, blocks, edges) + 1e-9 && respects(given, edges) ? given : fallback;
+  const best0 = atMost(costOfOrder(given, blocks, edges), costOfOrder(fallback, blocks, edges)) && respects(given, edges) ? given : fallback;
   const ceiling = costOfOrder(best0, blocks, edges);
   const open: Node[] = [{ done: '', order: [], tool: undefined, cost: 0, least: still(new Set(), undefined) }];
   const bound = open[0]?.least ?? 0;
-  if (ceiling <= bound + 1e-9) return { order: best0, cost: ceiling, bound: ceiling, proven: true };
+  if (atMost(ceiling, bound)) return { order: best0, cost: ceiling, bound: ceiling, proven: true };
   const seen = new Map<string, number>();
   let looked = 0;
   while (open.length > 0) {
@@ -133,12 +134,12 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
     if (!at) break;
     if (at.order.length === n)
       return {
-        order: at.cost < ceiling - 1e-9 ? at.order : best0,
+        order: fallsShort(at.cost, ceiling) ? at.order : best0,
         cost: Math.min(at.cost, ceiling),
         bound: Math.min(at.cost, ceiling),
         proven: true,
       };
-    if (at.least >= ceiling - 1e-9) return { order: best0, cost: ceiling, bound: ceiling, proven: true };
+    if (atLeast(at.least, ceiling)) return { order: best0, cost: ceiling, bound: ceiling, proven: true };
     if (++looked > NODES) return { order: best0, cost: ceiling, bound: Math.max(bound, at.least), proven: false };
     const done = new Set(at.order);
     const may = given.filter((i) => !done.has(i) && (edges.hard[i] ?? []).every((b) => done.has(b)));
@@ -153,7 +154,7 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
       const tool = ends[i] ?? at.tool;
       const now = new Set(done).add(i);
       const key = `${[...now].sort((a, b) => a - b).join(',')}|${tool ?? ''}`;
-      if ((seen.get(key) ?? Infinity) <= cost + 1e-9) continue;
+      if (atMost(seen.get(key) ?? Infinity, cost)) continue;
       seen.set(key, cost);
       push(open, { done: key, order: [...at.order, i], tool, cost, least: cost + still(now, tool) });
     }
@@ -187,7 +188,7 @@ function greedy(blocks: readonly Block[], { hard, soft }: Edges): readonly numbe
 
 /* A small binary heap: least bound first; of equals the longer order, then the one begun earlier. */
 const before = (a: Node, b: Node): boolean => {
-  if (Math.abs(a.least - b.least) > 1e-9) return a.least < b.least;
+  if (!alike(a.least, b.least, ROUNDING)) return a.least < b.least;
   if (a.order.length !== b.order.length) return a.order.length > b.order.length;
   for (let i = 0; i < a.order.length; i++) if (a.order[i] !== b.order[i]) return (a.order[i] ?? 0) < (b.order[i] ?? 0);
   return false;

@@ -1,7 +1,7 @@
 import type { RuleName } from '../finding';
 import type { Part } from '../drawing';
 import { besideLathe, type Step, type Verb } from '../operations';
-import { diameter, say, type Sentence } from '../quantity';
+import { diameter, exceeds, say, type Sentence } from '../quantity';
 import { readStep, rowOf as subjectOfStep } from '../ref';
 
 /** What of a step an order rule looks at. */
@@ -134,7 +134,7 @@ function holeRule(a: Ordered, b: Ordered, { centre, steady, part }: SetupFacts):
 function turningRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined {
   if (a.verb === 'rough-turn' && b.verb === 'rough-turn') {
     const [one, other] = [a.figures['to']?.value ?? 0, b.figures['to']?.value ?? 0];
-    return one > other + 1e-9
+    return exceeds(one, other)
       ? { rule: 'rough-all-first', says: say`${diameter(one, 0.1)} before ${diameter(other, 0.1)}: the stiffness goes last` }
       : undefined;
   }

@@ -1,10 +1,9 @@
-import { practice } from '../shop';
 import { type Bar, type Holding, type Job, type Machine, orChosen } from '../document';
 import type { Part } from '../drawing';
 import { surfaceStays } from '../holding';
 import { figure, type Figure, parseLength, tidy } from '../quantity';
 import type { End } from '../ref';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 
 export interface BarSheet {
   /** allowance for facing at each end */

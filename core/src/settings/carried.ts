@@ -1,11 +1,10 @@
-import { practice } from '../shop';
 import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import { awaySteps, centreDrill, chamferInner, drawnCentre, faceEnd, makeHole, reason, releaseCheck, takeHold } from '../operations';
 import { diameter, figure, length, say } from '../quantity';
 import type { End } from '../ref';
 import { type Done, inOrder } from '../sequence';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import type { Region } from '../stock';
 
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';

@@ -1,4 +1,3 @@
-import { practice } from '../shop';
 import { type Holding, orChosen } from '../document';
 import { faceOf, innerOf, inward, otherEnd, type Part } from '../drawing';
 import { type Held, largestDiameter, type ToKeep } from '../holding';
@@ -6,7 +5,7 @@ import { cuttingForce } from '../mechanics';
 import type { Facts } from '../operations';
 import { figure, type Figure } from '../quantity';
 import { type End, thingOf } from '../ref';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { regionOf, thinnestOf } from '../stock';
 import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';

@@ -1,12 +1,11 @@
-import { practice } from '../shop';
 import type { Holding } from '../document';
 import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
 import { type Facts, severingOf, way } from '../operations';
-import { length, say, type Sentence } from '../quantity';
+import { exceeds, length, PLACE, say, type Sentence } from '../quantity';
 import type { End } from '../ref';
-import { holdingOf, mmOf } from '../shop';
+import { holdingOf, mmOf, practice } from '../shop';
 import { rectangle, type Region, sameRegion } from '../stock';
 import { type BarSheet, barSheet, carriedSheet } from './barSheet';
 import { betweenSetup, centreSetup, plateSetup, rimSetup } from './carried';
@@ -211,7 +210,7 @@ function betweenCentres(facts: Facts, first: End): Layout | Not {
   if (bar.form !== 'round') return { why: say`the dog and the centres want a round bar` };
   if (part.length < (asked ? 2 : practice.centresFrom) * across)
     return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
-  if (through > 0 && across > through + 1e-6)
+  if (through > 0 && exceeds(across, through, PLACE))
     return { why: say`${bar.name} does not go through the spindle, so its ends cannot be faced and centred in a chuck` };
   if (part.length > mmOf(machine.centres, Infinity)) return { why: say`it is longer than the lathe takes between centres` };
   const reach = besideDog(reachOf(part.features, first), part, first, practice.dog);

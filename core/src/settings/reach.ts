@@ -1,3 +1,4 @@
+import { alike, atMost, fallsShort, PLACE } from '../quantity';
 import { practice } from '../shop';
 import { faceOf, type Feature, innerOf, inward, isShaped, mouthOf, otherEnd, type Part, widestOf } from '../drawing';
 import type { End } from '../ref';
@@ -15,7 +16,7 @@ export function reachOf(features: readonly Feature[], first: End, asked: Readonl
   const reach: Record<string, 'right' | 'left' | 'neck'> = {};
   rows.forEach((row, i) => {
     const towards = (end: End) => (end === 'right' ? rows.slice(0, i) : rows.slice(i + 1));
-    const visible = (end: End) => towards(end).every((o) => size(o) <= size(row) + 1e-9);
+    const visible = (end: End) => towards(end).every((o) => atMost(size(o), size(row)));
     // a thread at the other end is begun from its own end, where there is something plain to hold it by
     const before = towards(first);
     const ownEnd = row.form === 'thread' && before.length > 0 && towards(far).length === 0 && before.some((o) => o.form === 'cylinder');
@@ -37,11 +38,11 @@ export function besideDog(reach: Reach, part: Part, first: End, dog: number): Re
   const rows = part.features.filter((f) => f.side === 'outside');
   const size = (f: Feature) => widestOf(f).nominal;
   const entries = rows.map((row, i): readonly [string, Reach[string] | undefined] => {
-    const under = Math.abs(innerOf(row, first) - faceOf(part, far)) < dog - 1e-6;
+    const under = fallsShort(Math.abs(innerOf(row, first) - faceOf(part, far)), dog, PLACE);
     const own = reach[row.id] ?? first;
     if (own !== first || !under) return [row.id, own];
     const towards = far === 'right' ? rows.slice(0, i) : rows.slice(i + 1);
-    return [row.id, towards.every((o) => size(o) <= size(row) + 1e-9) ? far : undefined];
+    return [row.id, towards.every((o) => atMost(size(o), size(row))) ? far : undefined];
   });
   return entries.some(([, own]) => own === undefined || own === 'neck') ? undefined : (Object.fromEntries(entries) as Reach);
 }
@@ -66,7 +67,7 @@ export function grippingOf(part: Part, reach: Reach, first: End): Gripping {
   const rows = part.features.filter((f) => f.side === 'outside' && f.form !== 'thread' && !isShaped(f) && reach[f.id] === first);
   const long = (f: Feature) => f.near - f.far;
   const chamfers = (f: Feature) => (free === 'left' ? [f.chamferFar, f.chamferNear] : [f.chamferNear, f.chamferFar]);
-  const atEnd = (f: Feature) => Math.abs(mouthOf(f, free) - faceOf(part, free)) < 1e-6;
+  const atEnd = (f: Feature) => alike(mouthOf(f, free), faceOf(part, free));
   // of a thin ring most is held and the rest stands out
   const leave = (f: Feature) => Math.min(long(f) / 3, atEnd(f) ? Math.max(3, (chamfers(f)[0] ?? 0) + 2) : practice.besideJaws);
   const fromFree = free === 'left' ? rows.toReversed() : rows;

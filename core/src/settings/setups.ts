@@ -1,4 +1,3 @@
-import { practice } from '../shop';
 import { envelopeOf, faceOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
@@ -18,7 +17,7 @@ import {
 } from '../operations';
 import { diameter, length, say } from '../quantity';
 import { inOrder } from '../sequence';
-import { holdingOf, mmOf } from '../shop';
+import { holdingOf, mmOf, practice } from '../shop';
 import { combine, rectangle } from '../stock';
 import { boredGripping, onArbor } from './held';
 import type { Gripping } from './reach';

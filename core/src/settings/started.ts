@@ -1,11 +1,9 @@
-import { practice } from '../shop';
-import { alreadyMade } from '../holding';
 import { orChosen } from '../document';
 import type { Feature, Part } from '../drawing';
 import type { Finding } from '../finding';
-import type { StartedPiece } from '../holding';
-import { figure, length, say } from '../quantity';
-import { mmOf } from '../shop';
+import { alreadyMade, type StartedPiece } from '../holding';
+import { atLeast, atMost, figure, length, PLACE, say } from '../quantity';
+import { mmOf, practice } from '../shop';
 import { outsideOf } from '../stock';
 import { type BarSheet, type SheetAsked } from './barSheet';
 import type { Reach } from './reach';
@@ -52,8 +50,8 @@ export function reachBesideJaws(reach: Reach, part: Part, started: StartedPiece,
   return Object.fromEntries(
     rows.map((row, i) => {
       const own = reach[row.id] ?? 'right';
-      if (own === 'left' || row.far >= jaws - 1e-6) return [row.id, own];
-      if (own === 'right' && largest(rows.slice(i + 1)) <= largest([row]) + 1e-9) return [row.id, 'left'];
+      if (own === 'left' || atLeast(row.far, jaws, PLACE)) return [row.id, own];
+      if (own === 'right' && atMost(largest(rows.slice(i + 1)), largest([row]))) return [row.id, 'left'];
       if (!alreadyMade(row, started))
         findings.push({
           code: 'started-in-jaws',

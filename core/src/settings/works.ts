@@ -1,3 +1,4 @@
+import { alike } from '../quantity';
 import { type Feature, innerOf, inward, isShaped, mouthOf, threadOf } from '../drawing';
 import { alreadyMade, type HoldingChoice } from '../holding';
 import {
@@ -85,7 +86,7 @@ export function finishEdges({ facts, reach }: Making, { end }: At, mine: readonl
   return [
     ...mine.map(chamferMouth),
     ...mine.flatMap((row): readonly Operation[] => {
-      const behind = rows.find((f) => Math.abs(mouthOf(f, end) - innerOf(row, end)) < 1e-6);
+      const behind = rows.find((f) => alike(mouthOf(f, end), innerOf(row, end)));
       const inner = behind && reach[behind.id] === 'neck' ? [chamferInner(row, [])] : [];
       if (row.form !== 'thread' || madeAlready(facts, row)) return inner;
       const relief = end === 'right' ? row.edgeFar : row.edgeNear;

@@ -1,5 +1,5 @@
 import type { Bar, Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
-import { parseLength } from '../quantity';
+import { atLeast, atMost, parseLength, PLACE } from '../quantity';
 import { centreNamed, drillNamed, readExternalThread, readInternalThread } from '../standards';
 
 /** Cells are never changed once made: each is read once; nothing for those that cannot be read. */
@@ -86,7 +86,7 @@ export const isChuck = (holding: Holding): boolean => ['threeJaw', 'fourJaw', 's
 /** Grips this outside diameter (mm). */
 export function grips(holding: Holding, diameter: number): boolean {
   if (!isChuck(holding) || !holding.outside) return false;
-  return diameter >= mmOf(holding.outside.from) - 1e-6 && diameter <= mmOf(holding.outside.to) + 1e-6;
+  return atLeast(diameter, mmOf(holding.outside.from), PLACE) && atMost(diameter, mmOf(holding.outside.to), PLACE);
 }
 
 /** Holds a bar of this form: collets and bushes round ones, three jaws what has three like sides, four jaws anything. @source common practice */
@@ -102,7 +102,7 @@ export function doubtOf(gauge: Gauge): number {
 
 /** A gauge can prove a tolerance: resolution to a fifth, doubt to a quarter (two standard deviations). @source right-gauge, common practice */
 export function proves(gauge: Gauge, tolerance: number): boolean {
-  return mmOf(gauge.resolution) <= tolerance / 5 + 1e-9 && 2 * doubtOf(gauge) <= tolerance / 4 + 1e-9;
+  return atMost(mmOf(gauge.resolution), tolerance / 5) && atMost(2 * doubtOf(gauge), tolerance / 4);
 }
 
 const outsideGauges = ['caliper', 'micrometer'];

@@ -1,6 +1,6 @@
 import type { Cell, Shop, Tool } from '../document';
 import type { Finding, Mend } from '../finding';
-import { length, parseDegrees, parseLength, say, type Sentence } from '../quantity';
+import { alike, length, parseDegrees, parseLength, say, type Sentence } from '../quantity';
 import { materials, readInsert } from '../standards';
 import { fieldText } from './fields';
 import { sizeUnread } from './items';
@@ -95,7 +95,7 @@ function insertSays(tool: Tool): readonly Finding[] {
         mends: [],
       },
     ];
-  const same = tool.nose !== undefined && Math.abs(mm(tool.nose) - read.nose) < 1e-6;
+  const same = tool.nose !== undefined && alike(mm(tool.nose), read.nose);
   if (same && tool.chips) return [];
   const { depth, feed } = read.chips;
   return [

@@ -2,7 +2,7 @@ import { practice } from '../shop';
 import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
-import { figure, type Figure, length, say, temperature } from '../quantity';
+import { alike, figure, type Figure, growth, length, ROUNDING, say, temperature } from '../quantity';
 import { beforehand, firstTouch } from './beforehand';
 import { beliefOf, IS_WARM, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { aimFor } from './chance';
@@ -65,7 +65,7 @@ function advised(sizing: Sizing): Unstood {
       ],
     };
   }
-  const unknown = 2 * last.size * sizing.alpha * 1e-6 * WARM;
+  const unknown = 2 * growth(last.size, sizing.alpha, WARM);
   const tolerance = wanted.max - wanted.min;
   if (warm && unknown > tolerance / 4 && now.mean - wanted.max < tolerance)
     return {
@@ -177,7 +177,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   if (drift) because.push(drift);
   const before = sizing.events.findLast((e) => e.kind === 'cut');
   // the same setting once more would be the same advice without a new reason
-  if (next.dial.value <= 0 && before && Math.abs(before.dial - next.dial.value) < 1e-9)
+  if (next.dial.value <= 0 && before && alike(before.dial, next.dial.value, ROUNDING))
     return {
       ...base,
       next: sizing.gaugeProves ? 'stop' : 'changeGauge',

@@ -1,9 +1,8 @@
-import { practice } from '../shop';
 import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import type { Edit } from '../finding';
-import { isZero, parseLength } from '../quantity';
-import { boreGaugeFor, gaugeFor, machineOf, mmOf, proves, wayOf } from '../shop';
+import { atMost, isZero, parseLength } from '../quantity';
+import { boreGaugeFor, gaugeFor, machineOf, mmOf, practice, proves, wayOf } from '../shop';
 import { materialOf } from '../standards';
 import { sizeAdvice } from './advice';
 import type { Event, SizedKind, Sizing } from './belief';
@@ -39,7 +38,7 @@ export const gaugeAsked = (kind: SizedKind, { nominal, max, min }: Limits, shop:
 /** The dial along the bed that can show a quarter of a tolerance, mm: the carriage's, else the compound's, set along the bed. @source settable, common practice */
 export function lengthDial(machine: Machine | undefined, tolerance: number): 'carriage' | 'compound' {
   const { carriage, compound } = machine?.dials ?? {};
-  const fine = carriage && mmOf(carriage.division) / 2 <= tolerance / 4 + 1e-9;
+  const fine = carriage && atMost(mmOf(carriage.division) / 2, tolerance / 4);
   return fine || !compound ? 'carriage' : 'compound';
 }
 

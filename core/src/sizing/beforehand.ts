@@ -1,5 +1,5 @@
 import type { Reason } from '../finding';
-import { length, say } from '../quantity';
+import { exceeds, length, say } from '../quantity';
 import type { SizedKind, Sizing } from './belief';
 
 /** The smallest move that is set, mm: half a division where nothing is said. @source settable, common practice */
@@ -19,7 +19,7 @@ export function beforehand(sizing: Sizing): readonly Reason[] {
             binds: [],
           },
         ]),
-    ...(step > tolerance / 4 + 1e-9
+    ...(exceeds(step, tolerance / 4)
       ? [
           {
             rule: 'settable' as const,

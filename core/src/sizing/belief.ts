@@ -1,6 +1,6 @@
 import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
-import type { Units } from '../quantity';
+import { atReference, growth, type Units } from '../quantity';
 import { type Belief, believed, type Happened, type Priors } from './estimate';
 
 /** What happened at the machine, in order: mm and degrees C. */
@@ -116,9 +116,9 @@ function happened(sizing: Sizing): readonly Happened[] {
     const over = Math.abs(e.celsius - 20);
     return {
       kind: 'read',
-      size: towardsOf(sizing) * (e.size - e.size * alpha * 1e-6 * (e.celsius - 20)),
-      doubt: Math.hypot(e.size * alpha * 1e-6 * (over >= IS_WARM ? WARM : COOL), own(e)),
-      near: ALIKE * Math.SQRT2 * Math.max(sizing.repeat, 5e-4) + e.size * alpha * 1e-6 * Math.max(1, over),
+      size: towardsOf(sizing) * atReference(e.size, alpha, e.celsius),
+      doubt: Math.hypot(growth(e.size, alpha, over >= IS_WARM ? WARM : COOL), own(e)),
+      near: ALIKE * Math.SQRT2 * Math.max(sizing.repeat, 5e-4) + growth(e.size, alpha, Math.max(1, over)),
     };
   });
 }

@@ -1,4 +1,4 @@
-import { figure, type Figure, MM_PER_INCH } from '../quantity';
+import { alike, figure, type Figure, MM_PER_INCH } from '../quantity';
 import { settableOf } from './beforehand';
 import { sidesOf, type Sizing, towardsLimits, towardsOf } from './belief';
 import { type Belief, comesOff, type Forecast, sizeAfter, sizeNow } from './estimate';
@@ -37,7 +37,7 @@ export function foretold(sizing: Sizing, before: Belief, dial: number, after: Fo
   const { share, back } = comesOff(before);
   const [takes, towards] = [sizing.takes, towardsOf(sizing)];
   const more = { step: 0.001, deviation: after.deviation };
-  const plain = Math.abs(now - dial * takes * share - back - after.mean) < 1e-6;
+  const plain = alike(now - dial * takes * share - back, after.mean);
   return plain
     ? figure(quantityOf(sizing), 'forecast', { now: towards * now, dial, takes, share, back, towards }, more)
     : figure(quantityOf(sizing), 'forecastTouching', { now: towards * now, off: now - after.mean, dial, towards }, more);
@@ -48,6 +48,6 @@ const PAST = 0.005;
 
 /** As many digits as the smallest move needs in the units that it is whole in: half of .001 in is .0005, half of 0.05 mm is 0.025. */
 function stepOf(settable: number): number {
-  const whole = (value: number, step: number) => Math.abs(value / step - Math.round(value / step)) < 1e-6;
+  const whole = (value: number, step: number) => alike(value / step, Math.round(value / step));
   return [0.01, 0.001, 0.0001].find((step) => whole(settable, step) || whole(settable / MM_PER_INCH, step / 10)) ?? 0.0001;
 }

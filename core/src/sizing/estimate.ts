@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { normalBelow } from '../quantity';
+import { normalBelow, ROUNDING } from '../quantity';
 
 /*
  * What the size really is, and what the next cut will make of it. Hidden are the size as it is (cold), where the edge stands, the bias of the gauge that all its
@@ -198,7 +198,7 @@ function mixtureOf(parts: readonly { readonly weight: number; readonly mean: num
   const deviation = Math.sqrt(Math.max(0, variance));
   const below = (x: number) => parts.reduce((s, p) => s + p.weight * normalBelow(x, p.mean, Math.sqrt(Math.max(0, p.variance))), 0);
   const quantile = (chance: number) => {
-    let [low, high] = [mean - 8 * deviation - 1e-9, mean + 8 * deviation + 1e-9];
+    let [low, high] = [mean - 8 * deviation - ROUNDING, mean + 8 * deviation + ROUNDING];
     for (let i = 0; i < 60; i++) {
       const middle = (low + high) / 2;
       if (below(middle) < chance) low = middle;

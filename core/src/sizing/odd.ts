@@ -1,8 +1,7 @@
 import { practice } from '../shop';
-import type { RuleName } from '../finding';
 import { leastDepthOf } from '../cutting';
-import type { Reason } from '../finding';
-import { length, MM_PER_INCH, parseLength, say, tidy, type Units } from '../quantity';
+import type { Reason, RuleName } from '../finding';
+import { alike, growth, length, MM_PER_INCH, parseLength, say, tidy, type Units, whenWarm } from '../quantity';
 import { beliefOf, type Event, sidesOf, type Sizing, towardsOf } from './belief';
 import { comesOff, type Forecast, readsNow } from './estimate';
 
@@ -28,7 +27,7 @@ export function oddReading(sizing: Sizing, last: Reading): Odd | undefined {
   const earlier = events.slice(0, -1);
   const previous = earlier.at(-1);
   // typed again as it was, it is believed
-  if (previous?.kind === 'reading' && alike(sizing, previous, last)) return undefined;
+  if (previous?.kind === 'reading' && readAlike(sizing, previous, last)) return undefined;
   // a reading that was odd itself, put right by this one, tells nothing
   const clean = previous?.kind === 'reading' && oddReading({ ...sizing, events: earlier }, previous) ? earlier.slice(0, -1) : earlier;
   const expected = expectedOf(sizing, clean, last);
@@ -38,16 +37,16 @@ export function oddReading(sizing: Sizing, last: Reading): Odd | undefined {
 const repeatOf = ({ repeat }: Sizing): number => Math.max(repeat, 0.0005);
 
 /** Two readings of one surface: the same gauge's scatter, and what a degree or two of warmth leaves in doubt. */
-function alike(sizing: Sizing, a: Reading, b: Reading): boolean {
-  const warmth = Math.max(a.size, b.size) * sizing.alpha * 1e-6 * Math.max(1, Math.abs(a.celsius - b.celsius));
+function readAlike(sizing: Sizing, a: Reading, b: Reading): boolean {
+  const warmth = growth(Math.max(a.size, b.size), sizing.alpha, Math.max(1, Math.abs(a.celsius - b.celsius)));
   return Math.abs(a.size - b.size) <= ALIKE * Math.SQRT2 * repeatOf(sizing) + warmth;
 }
 
 /** What the gauge was to show, as warm as the piece is said to be; undefined where nothing tells. */
 function expectedOf(sizing: Sizing, clean: readonly Event[], last: Reading): Pick<Forecast, 'mean' | 'deviation'> | undefined {
-  const grows = (cold: number) => cold * (1 + sizing.alpha * 1e-6 * (last.celsius - 20));
+  const grows = (cold: number) => whenWarm(cold, sizing.alpha, last.celsius);
   if (clean.some((e) => e.kind === 'reading')) {
-    const told = readsNow(beliefOf({ ...sizing, events: clean }), (last.size * sizing.alpha * 1e-6) / 2);
+    const told = readsNow(beliefOf({ ...sizing, events: clean }), growth(last.size, sizing.alpha, 0.5));
     return { mean: grows(towardsOf(sizing) * told.mean), deviation: told.deviation };
   }
   return sizing.likely && { mean: grows(sizing.likely.size), deviation: sizing.likely.deviation };
@@ -126,7 +125,7 @@ function surprises(
           : say`${length(Math.max(0, took), 0.001)} came off of ${length(dialled, 0.001)} dialled: was the pass taken, is the slide locked, is the edge gone?`,
       );
   }
-  if (cut?.kind === 'reading' && before && !alike(sizing, before, last) && far)
+  if (cut?.kind === 'reading' && before && !readAlike(sizing, before, last) && far)
     return odd('surprise', say`${length(last.size, 0.001)} now, ${length(before.size, 0.001)} before, and no cut between: which is right?`);
   if (!far) return undefined;
   return odd('surprise', [...foretoldSaid(last.size, expected.mean), ': measure again']);
@@ -182,7 +181,7 @@ export function likelyMeant(typed: Pick<Reading, 'size' | 'text' | 'units'>, exp
       const read = parseLength(t, units);
       return read.ok ? [read.value] : [];
     })
-    .filter((mm) => Math.abs(mm - typed.size) > 1e-6 && Math.abs(mm - expected) <= within);
+    .filter((mm) => !alike(mm, typed.size) && Math.abs(mm - expected) <= within);
   return sizes.toSorted((a, b) => Math.abs(a - expected) - Math.abs(b - expected))[0];
 }
 

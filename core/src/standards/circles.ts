@@ -1,4 +1,4 @@
-import { tidy } from '../quantity';
+import { atMost, tidy } from '../quantity';
 
 const rad = (degrees: number) => (degrees * Math.PI) / 180;
 
@@ -58,7 +58,7 @@ export function flats(diameter: number, across: number, sides: number): Flats {
     depth: (diameter - across) / 2,
     width: sides > 2 ? Math.min(reach, across * Math.tan(rad(half))) : reach,
     corners,
-    full: corners <= diameter + 1e-9,
+    full: atMost(corners, diameter),
   };
 }
 

@@ -1,4 +1,4 @@
-import { say, type Sentence, tidy } from '../quantity';
+import { exceeds, say, type Sentence, tidy } from '../quantity';
 import type { LookedUp } from './fits';
 import { materialOf } from './materials';
 import type { Thread } from './thread';
@@ -38,9 +38,8 @@ export function dieBlank(designation: string, material = 'mild-steel'): LookedUp
     diameter,
     under: (nominal - diameter) / pitch,
     chamfer: tidy(root - 0.1 * pitch),
-    why:
-      diameter > wanted + 1e-9
-        ? say`held at the least major diameter of the class: further under is out of limits`
-        : say`${materialOf(material).name} ${share === 0.1 ? 'is squeezed outwards by a die' : 'hardly grows under a die'}: ${share} of the pitch under`,
+    why: exceeds(diameter, wanted)
+      ? say`held at the least major diameter of the class: further under is out of limits`
+      : say`${materialOf(material).name} ${share === 0.1 ? 'is squeezed outwards by a die' : 'hardly grows under a die'}: ${share} of the pitch under`,
   };
 }

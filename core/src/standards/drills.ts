@@ -1,4 +1,4 @@
-import { MM_PER_INCH, nearestFraction, parseLength, tidy } from '../quantity';
+import { alike, MM_PER_INCH, nearestFraction, parseLength, tidy } from '../quantity';
 import { letterDrills, numberDrills } from './drills.table';
 
 export type DrillSet = 'number' | 'letter' | 'fraction' | 'metric';
@@ -31,7 +31,7 @@ export function drillNamed(text: string): Drill | undefined {
   }
   const read = parseLength(t, 'mm');
   if (!read.ok) return undefined;
-  return drillIndex(t.includes('/') || /in|["”]/.test(t) ? 'fraction' : 'metric').find((d) => Math.abs(d.diameter - read.value) < 1e-6);
+  return drillIndex(t.includes('/') || /in|["”]/.test(t) ? 'fraction' : 'metric').find((d) => alike(d.diameter, read.value));
 }
 
 const made = new Map<DrillSet, readonly Drill[]>();

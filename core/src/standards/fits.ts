@@ -1,4 +1,4 @@
-import { length, MM_PER_INCH, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { atMost, exceeds, length, MM_PER_INCH, readDeviations, readLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { fitsB41 } from './fitsB41.table';
 import { toleranceClass } from './limitsAndFits';
 
@@ -86,7 +86,7 @@ function b41(size: string, name: string): LookedUp<Fit> {
   const inch = readLength(size.replace(/\s*\b(?:in|inch)\s*$/i, ''), 'in');
   if (inch?.rest !== '' || !(inch.value > 0)) return no(say`“${size}” is no size in inches; write 1.000 ${name}`, `1.000 ${name}`);
   const own = inch.value / MM_PER_INCH;
-  const row = fitsB41.find(([fitName, over, to]) => fitName === name && own > over + 1e-9 && own <= to + 1e-9);
+  const row = fitsB41.find(([fitName, over, to]) => fitName === name && exceeds(own, over) && atMost(own, to));
   if (!row) return no(say`${name} at ${tidy(own)} in is not in this table`);
   const [, , , hole, upper, lower] = row;
   const mm = (thousandths: number) => tidy(inch.value + (thousandths * MM_PER_INCH) / 1000);

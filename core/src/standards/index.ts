@@ -14,7 +14,7 @@ export { type Found, lookUp } from './lookUp';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export { type PinClass, pinClasses, pinsProve } from './plugPins';
-export { degreesToAssemble, degreesToChill, type Elastic, growth, type Pressed, pressFit, type PressFit } from './pressFit';
+export { degreesToAssemble, degreesToChill, type Elastic, type Pressed, pressFit, type PressFit } from './pressFit';
 export { cords, oRingGroove, ringGroove } from './rings';
 export { countersinkDepth, doesItPass, type HeadSeat, screwHoles } from './screws';
 export { fitHabits, type Intent, suggestFit } from './suggestFit';

@@ -1,4 +1,4 @@
-import { diameter, say } from '../quantity';
+import { atMost, diameter, exceeds, say } from '../quantity';
 import type { LookedUp } from './fits';
 import { keyways } from './keyways.table';
 
@@ -12,7 +12,7 @@ export interface Keyway {
 
 /** The key that a shaft of this diameter takes, mm; over 6 to 110. @source DIN 6885-1, from memory */
 export function keywayFor(shaft: number): LookedUp<Keyway> {
-  const row = keyways.find(([over, to]) => shaft > over + 1e-9 && shaft <= to + 1e-9);
+  const row = keyways.find(([over, to]) => exceeds(shaft, over) && atMost(shaft, to));
   if (!row) return { ok: false, says: say`a key for a shaft of ${diameter(shaft)} is not in this table; it goes from 6 to 110 mm`, nearest: [] };
   const [, , width, height, depthInShaft, depthInHub] = row;
   return { ok: true, width, height, depthInShaft, depthInHub };

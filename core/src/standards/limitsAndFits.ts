@@ -1,3 +1,4 @@
+import { atMost } from '../quantity';
 import { deltaTable, itTable, jTable, mainDeviations, mainRanges, subDeviations, subRanges } from './limitsAndFits.table';
 
 export interface Deviations {
@@ -8,7 +9,7 @@ export interface Deviations {
 
 /** Index of the range that holds `nominal`: over the one before, up to and including its own limit. */
 function rangeOf(nominal: number, ranges: readonly number[]): number {
-  return ranges.findIndex((limit) => nominal <= limit + 1e-9);
+  return ranges.findIndex((limit) => atMost(nominal, limit));
 }
 
 /**

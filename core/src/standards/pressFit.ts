@@ -58,9 +58,6 @@ export function pressFit({ interference, diameter: d, outside, inside = 0, lengt
 export const degreesToAssemble = (interference: number, gap: number, diameter: number, alpha: number): number =>
   (interference + gap) / (alpha * 1e-6 * diameter);
 
-/** Growth of a size (mm) by a change of temperature, alpha in millionths a degree. @source linear expansion */
-export const growth = (size: number, alpha: number, degrees: number): number => size * alpha * 1e-6 * degrees;
-
 /** Of what its expansion at room says a metal shrinks by less the colder it is: this share is missing at liquid nitrogen. @source cryogenic tables of steel (0.20 % from 20 to -196 C), aluminium (0.39 %), brass (0.35 %), from memory */
 const MISSING = 0.21;
 const TO_NITROGEN = 216;

@@ -1,4 +1,4 @@
-import { length, say, tidy } from '../quantity';
+import { alike, length, say, tidy } from '../quantity';
 import type { LookedUp } from './fits';
 import { boreRings, grooveWidths, shaftRings } from './rings.table';
 
@@ -18,7 +18,7 @@ export interface RingGroove {
  */
 export function ringGroove(diameter: number, where: 'shaft' | 'bore'): LookedUp<RingGroove> {
   const table = where === 'shaft' ? shaftRings : boreRings;
-  const row = table.find(([d1]) => Math.abs(d1 - diameter) < 1e-6);
+  const row = table.find(([d1]) => alike(d1, diameter));
   if (!row) {
     const nearest = table.toSorted((a, b) => Math.abs(a[0] - diameter) - Math.abs(b[0] - diameter)).slice(0, 2);
     return {

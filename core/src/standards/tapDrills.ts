@@ -1,4 +1,4 @@
-import { tidy } from '../quantity';
+import { exceeds, fallsShort, PLACE, tidy } from '../quantity';
 import { type Drill, drillNamed } from './drills';
 import type { LookedUp } from './fits';
 import { metricTapDrills, unifiedTapDrills } from './tapDrills.table';
@@ -97,5 +97,5 @@ function wantedDiameter(thread: Thread, percent: number | undefined, material: s
 
 function withinClass({ minor }: Thread, diameter: number): TapDrill['within'] {
   if (minor.min === null || minor.max === null) return null;
-  return diameter < minor.min - 1e-6 ? 'tight' : diameter > minor.max + 1e-6 ? 'open' : 'in';
+  return fallsShort(diameter, minor.min, PLACE) ? 'tight' : exceeds(diameter, minor.max, PLACE) ? 'open' : 'in';
 }

@@ -1,4 +1,4 @@
-import { say } from '../quantity';
+import { atLeast, PLACE, say } from '../quantity';
 import type { LookedUp } from './fits';
 import { nutUndercuts, shoulderUndercuts, threadUndercuts } from './undercuts.table';
 
@@ -18,7 +18,7 @@ export interface ThreadUndercut {
  * @source DIN 76-1 external, width g1 min, overall g2 max, run-out x1 (B: x2); from memory, medium confidence
  */
 export function threadUndercut(pitch: number, form: 'A' | 'B' = 'A'): ThreadUndercut | undefined {
-  const row = threadUndercuts.find(([p]) => p >= pitch - 1e-6);
+  const row = threadUndercuts.find(([p]) => atLeast(p, pitch, PLACE));
   if (!row) return undefined;
   const [, x1, x2, , under, g1A, g2A, g1B, g2B, radius] = row;
   return form === 'A' ? { width: g1A, overall: g2A, under, radius, runOut: x1 } : { width: g1B, overall: g2B, under, radius, runOut: x2 };
@@ -26,7 +26,7 @@ export function threadUndercut(pitch: number, form: 'A' | 'B' = 'A'): ThreadUnde
 
 /** Undercut at the bottom of a nut thread, form C. @source DIN 76-1 internal, from memory, medium confidence */
 export function nutUndercut(pitch: number): ThreadUndercut | undefined {
-  const row = nutUndercuts.find(([p]) => p >= pitch - 1e-6);
+  const row = nutUndercuts.find(([p]) => atLeast(p, pitch, PLACE));
   return row && { width: row[3], overall: row[4], under: row[2], radius: null, runOut: row[1] };
 }
 

@@ -1,4 +1,4 @@
-import { length, MM_PER_INCH, parseLength, readNumber, say, tidy } from '../quantity';
+import { alike, length, MM_PER_INCH, parseLength, readNumber, say, tidy } from '../quantity';
 import { type Bounds, dustless, FREE, type ReadThread, type Thread } from './thread';
 import { unifiedSizes } from './threadSizes.table';
 
@@ -14,8 +14,7 @@ export function readUnified(text: string, leftHand: boolean): ReadThread | undef
   if (m?.[1] === undefined || m[2] === undefined) return undefined;
   const tpi = Number(m[2]);
   const written = m[1].replace('-', ' ').replace('#', '');
-  const row =
-    unifiedSizes.find(([name]) => name === written) ?? unifiedSizes.find(([, inch]) => Math.abs(inch - (readNumber(written)?.value ?? 0)) < 1e-6);
+  const row = unifiedSizes.find(([name]) => name === written) ?? unifiedSizes.find(([, inch]) => alike(inch, readNumber(written)?.value ?? 0));
   // a bare whole number is a screw size only where that size has such a thread: 10-32 is one, 25-0 is not
   const inch = row?.[1] ?? readNumber(written)?.value;
   if (inch === undefined || !(inch > 0) || !(tpi > 0)) return undefined;

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity';
 import polygonClipping, { type MultiPolygon, type Pair, type Polygon } from 'polygon-clipping';
 import { byColumns } from './columns';
 import { perimeter, type Region, ringArea, snap } from './region';
@@ -122,7 +123,7 @@ function within(rings: Polygon, box: Box): Polygon {
   return ring.length < 3 ? [] : [ring];
 }
 
-const isMetal = (outer: Float64Array): boolean => Math.abs(ringArea(outer)) / Math.max(perimeter(outer), 1e-9) >= SLIVER / 2;
+const isMetal = (outer: Float64Array): boolean => Math.abs(ringArea(outer)) / Math.max(perimeter(outer), ROUNDING) >= SLIVER / 2;
 
 function fromClipping(result: MultiPolygon): Region {
   const kept: Float64Array[][] = [];

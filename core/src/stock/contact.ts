@@ -1,3 +1,4 @@
+import { ROUNDING } from '../quantity';
 /** A convex outline in the plane of the tool, (z, r), mm, either way round. */
 export type Convex = readonly (readonly [number, number])[];
 
@@ -34,7 +35,7 @@ export function overlapOf(a: Convex, b: Convex): number {
       const [p, q] = [side[i], side[(i + 1) % side.length]];
       if (!p || !q) continue;
       const long = Math.hypot(q[0] - p[0], q[1] - p[1]);
-      if (long < 1e-9) continue;
+      if (long < ROUNDING) continue;
       const [nz, nr] = [(q[1] - p[1]) / long, (p[0] - q[0]) / long];
       const [a0, a1] = along(a, nz, nr);
       const [b0, b1] = along(b, nz, nr);

@@ -1,3 +1,4 @@
+import { alike, PLACE } from '../quantity';
 import { edgesOf, type Region } from './region';
 
 /** A stretch of metal between two z, its radii taken at the middle, mm. */
@@ -25,7 +26,7 @@ export function sectionsOf(region: Region, from: number, to: number): readonly S
 
 function cutAcross(region: Region, from: number, to: number): readonly Section[] {
   const edges = edgesOf(region);
-  const sloped = edges.filter(([z0, r0, z1, r1]) => Math.abs(z1 - z0) > 1e-6 && Math.abs(r1 - r0) > 1e-6);
+  const sloped = edges.filter(([z0, r0, z1, r1]) => !alike(z1, z0) && !alike(r1, r0));
   const corners = new Set([from, to, ...edges.map(([z0]) => z0).filter((z) => z > from && z < to)]);
   for (const [z0, , z1] of sloped) {
     const parts = Math.ceil(Math.abs(z1 - z0) / PIECE);
@@ -51,7 +52,7 @@ function cutAcross(region: Region, from: number, to: number): readonly Section[]
   for (let i = 0; i + 1 < cuts.length; i++) {
     const [a, b, outer] = [cuts[i] ?? 0, cuts[i + 1] ?? 0, outers[i] ?? 0];
     const inner = Math.max(0, Math.min(inners[i] ?? 0, outer));
-    if (outer - inner >= 1e-4 && b - a >= 1e-6) sections.push({ from: a, to: b, outer, inner });
+    if (outer - inner >= 1e-4 && b - a >= PLACE) sections.push({ from: a, to: b, outer, inner });
   }
   return sections;
 }

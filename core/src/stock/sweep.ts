@@ -1,3 +1,4 @@
+import { alike, PLACE } from '../quantity';
 import { type Contour, flattened } from '../drawing';
 import { polygon, rectangle, type Region } from './region';
 
@@ -104,7 +105,7 @@ export function threaded(mouth: number, inward: 1 | -1, long: number, { pitch, c
   const top = crest + out * OVER * pitch;
   const wide = (r: number) => Math.max(0.01 * pitch, pitch / 4 + out * (r - mean) * Math.tan((half * Math.PI) / 180));
   const [atTop, atRoot] = [Math.min(wide(top), 0.49 * pitch), wide(root)];
-  const grooves = Math.floor((long - atTop) / pitch + 1e-6) + 1;
+  const grooves = Math.floor((long - atTop) / pitch + PLACE) + 1;
   return Array.from({ length: Math.max(0, grooves) }, (_, i) => mouth + inward * i * pitch).flatMap((z) =>
     polygon([
       [z - atRoot, root],
@@ -118,7 +119,7 @@ export function threaded(mouth: number, inward: 1 | -1, long: number, { pitch, c
 /** The part as seen from outside, holes and face grooves filled: between its centre line and the outline from the right end's rim to the left end's. */
 export function silhouetteOf(contour: Contour): Region {
   const points = flattened(contour, 0.01);
-  const rim = (z: number) => points.reduce((best, p, i) => (Math.abs(p.z - z) < 1e-6 && p.r > (points[best]?.r ?? -1) ? i : best), -1);
+  const rim = (z: number) => points.reduce((best, p, i) => (alike(p.z, z) && p.r > (points[best]?.r ?? -1) ? i : best), -1);
   const [right, left] = [rim(Math.max(...points.map((p) => p.z))), rim(Math.min(...points.map((p) => p.z)))];
   const outer = right <= left ? points.slice(right, left + 1) : [...points.slice(right), ...points.slice(0, left + 1)];
   const [first, last] = [outer[0], outer.at(-1)];

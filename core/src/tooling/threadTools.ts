@@ -1,3 +1,4 @@
+import { alike } from '../quantity';
 import type { Shop, Tool } from '../document';
 import { mmOf } from '../shop';
 import { type DrawnThread, flankHalf, readExternalThread, readInternalThread } from '../standards';
@@ -10,7 +11,7 @@ export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThre
     const read = kind === 'die' ? readExternalThread(tool.size?.text ?? '') : readInternalThread(tool.size?.text ?? '');
     if (!read?.ok) return false;
     const { family, nominal, pitch } = read.thread;
-    return family === thread.family && Math.abs(nominal - thread.nominal) < 1e-6 && Math.abs(pitch - thread.pitch) < 1e-6;
+    return family === thread.family && alike(nominal, thread.nominal) && alike(pitch, thread.pitch);
   });
 }
 

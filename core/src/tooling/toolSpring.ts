@@ -1,7 +1,6 @@
-import { practice } from '../shop';
 import type { Tool } from '../document';
 import { complianceAt } from '../mechanics';
-import { mmOf, sizeOf } from '../shop';
+import { mmOf, practice, sizeOf } from '../shop';
 
 /** A tool that stands out of its holder, as a beam. */
 export interface BarOut {

@@ -1,10 +1,8 @@
 import { practice } from '../../shop';
-import { join } from './join';
 import { grind } from './grind';
 import { ground } from '../workLimits';
-import { treatWith } from './treatWith';
-import type { Treatment } from './treatWith';
-import { joins } from './join';
+import { type Treatment, treatWith } from './treatWith';
+import { join, joins } from './join';
 import { detailWords, type PartDetail } from '../../drawing';
 import { say } from '../../quantity';
 import { byHand, reason } from '../facts';

@@ -1,10 +1,7 @@
-import { practice } from '../../shop';
-import { forGrinding } from '../workLimits';
-import { platedBy } from '../workLimits';
-import { shiftedBy } from '../workLimits';
+import { forGrinding, platedBy, shiftedBy } from '../workLimits';
 import { type Feature } from '../../drawing';
 import { diameter, figure, length, say } from '../../quantity';
-import { boreGaugeFor, gaugeFor } from '../../shop';
+import { boreGaugeFor, gaugeFor, practice } from '../../shop';
 import { turned } from '../../stock';
 import { byHand, reason } from '../facts';
 import { addStep, type Draft } from '../outcome';

@@ -1,6 +1,5 @@
 import { practice } from '../../shop';
-import { beside } from './beside';
-import type { Beside } from './beside';
+import { beside, type Beside } from './beside';
 import { fahrenheit, parseHeat, say, temperature, writeMinutes } from '../../quantity';
 import { type Facts, reason } from '../facts';
 import { type Draft } from '../outcome';

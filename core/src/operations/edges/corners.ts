@@ -2,7 +2,7 @@ import { practice } from '../../shop';
 import { spareIn } from '../spare';
 import { cutWindow } from '../cutWindow';
 import { type Edge, type Feature } from '../../drawing';
-import { angle, length, say, type Sentence } from '../../quantity';
+import { alike, angle, exceeds, length, PLACE, say, type Sentence } from '../../quantity';
 import { reason } from '../facts';
 import { type Operation, operation } from '../outcome';
 
@@ -15,12 +15,10 @@ export const shapeEdges = (row: Feature): Operation =>
       const z = end === 'near' ? row.near : row.far;
       const away = end === 'near' ? -1 : 1;
       const d = end === 'near' ? row.nearDiameter.nominal : row.farDiameter.nominal;
-      const beyond = facts.part.features.find(
-        (f) => f.id !== row.id && f.side === row.side && Math.abs((end === 'near' ? f.far : f.near) - z) < 1e-6,
-      );
+      const beyond = facts.part.features.find((f) => f.id !== row.id && f.side === row.side && alike(end === 'near' ? f.far : f.near, z));
       const across = beyond && (end === 'near' ? beyond.farDiameter.nominal : beyond.nearDiameter.nominal);
       // against a larger neighbour it is the hollow of a corner
-      const hollow = across !== undefined && across > d + 1e-6;
+      const hollow = across !== undefined && exceeds(across, d, PLACE);
       const window = windowOf(edge, hollow);
       if (!window) continue;
       cutWindow(draft, {

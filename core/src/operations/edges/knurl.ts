@@ -2,7 +2,7 @@ import { practice } from '../../shop';
 import { cutWindow } from '../cutWindow';
 import { speedFor } from '../../cutting';
 import { type Feature, longOf, type PartDetail } from '../../drawing';
-import { diameter, figure, length, say, tidy } from '../../quantity';
+import { alike, diameter, figure, length, say, tidy } from '../../quantity';
 import { combine, rectangle } from '../../stock';
 import { byHand, data, type Facts, reason } from '../facts';
 import { addStep, type Draft, needTool, stepId } from '../outcome';
@@ -13,7 +13,7 @@ export function knurlUnder(facts: Facts, row: Feature): number {
   return over ? tidy(row.nearDiameter.nominal - (over.diameter?.nominal ?? row.nearDiameter.nominal)) : 0;
 }
 
-const coversRow = (d: PartDetail, row: Feature) => Math.abs(Math.abs(d.near - d.far) - longOf(row)) < 1e-6;
+const coversRow = (d: PartDetail, row: Feature) => alike(Math.abs(d.near - d.far), longOf(row));
 
 /** The blank of a knurl that is shorter than its row, and the knurl, which raises it to its size. */
 export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {

@@ -1,8 +1,7 @@
-import { practice } from '../../shop';
 import { type Feature, longOf, settingOf } from '../../drawing';
 import type { Reason } from '../../finding';
-import { angle, diameter, length, say, type Sentence } from '../../quantity';
-import { holdingOf, mmOf } from '../../shop';
+import { angle, diameter, exceeds, length, ROUNDING, say, type Sentence } from '../../quantity';
+import { holdingOf, mmOf, practice } from '../../shop';
 import { compoundTravel, setOver } from '../../standards';
 import { type Facts, reason, way } from '../facts';
 import type { At } from '../outcome';
@@ -27,7 +26,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
   const long = longOf(row);
   const travel = compoundTravel(long, half);
   const compound = mmOf(facts.machine.dials.compound?.travel, practice.compoundTravel);
-  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(long, 1e-9);
+  const slope = Math.abs(row.nearDiameter.nominal - row.farDiameter.nominal) / Math.max(long, ROUNDING);
   const offset = setOver(facts.part.length, slope);
   const over = mmOf(facts.machine.setOver);
   const between = holdingOf(facts.shop, at.holding)?.kind === 'centres';
@@ -35,7 +34,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
     compound: undefined,
     'set-over': !between
       ? say`the tailstock is set over only with the work between centres`
-      : offset > over + 1e-9
+      : exceeds(offset, over)
         ? say`${length(offset)} of set-over is wanted, the tailstock gives ${length(over)}`
         : undefined,
     form:

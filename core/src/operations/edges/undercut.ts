@@ -1,8 +1,7 @@
-import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import { type Feature, innerOf, inward } from '../../drawing';
 import { diameter, figure, length, say, tidy } from '../../quantity';
-import { mmOf } from '../../shop';
+import { mmOf, practice } from '../../shop';
 import { threadUndercut } from '../../standards';
 import { byHand, data, reason } from '../facts';
 import { addStep, needTool, type Operation, operation, stepId } from '../outcome';

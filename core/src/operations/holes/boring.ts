@@ -1,15 +1,11 @@
-import { practice } from '../../shop';
-import { stoutestBar } from '../../tooling';
-import { barTooSlender } from '../cutChecks';
-
 import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsked, speedFor, usesOf } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, inward, type Limits, longOf, settingOf } from '../../drawing';
-import { angle, diameter, figure, length, say, tidy } from '../../quantity';
-import { boreGaugeFor, mmOf, sizeOf } from '../../shop';
+import { alike, angle, atMost, diameter, figure, length, PLACE, say, tidy } from '../../quantity';
+import { boreGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { noseCorner, type Region } from '../../stock';
-import { type BarOut, giveOfBar } from '../../tooling';
-import { bindingReason, overLimit } from '../cutChecks';
+import { type BarOut, giveOfBar, stoutestBar } from '../../tooling';
+import { barTooSlender, bindingReason, overLimit } from '../cutChecks';
 import { byHand, data, type Facts, reason } from '../facts';
 import { addStep, type At, type Draft, needTool, stepId } from '../outcome';
 import { spareIn } from '../spare';
@@ -37,7 +33,7 @@ export function bore(draft: Draft, row: Feature, from: number): void {
   const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
   const window = spareIn(
     facts,
-    row.near - inward(at.end) * (row.near === 0 || row.near <= -facts.part.length + 1e-6 ? 2 : 0),
+    row.near - inward(at.end) * (row.near === 0 || atMost(row.near, -facts.part.length, PLACE) ? 2 : 0),
     row.far + inward(at.end) * (row.through === true ? 1 : 0),
     -1,
     radius,
@@ -108,7 +104,7 @@ export function bore(draft: Draft, row: Feature, from: number): void {
 function cornerInBore({ part }: Facts, { end }: At, row: Feature, nose: number): Region {
   if (nose <= 0 || row.form !== 'cylinder' || row.through === true || row.met === true) return [];
   if (row.edgeFar.kind !== 'none' && row.edgeFar.kind !== 'sharp' && row.edgeFar.kind !== 'bottom') return [];
-  const behind = part.features.find((f) => f.side === end && f.id !== row.id && Math.abs(f.near - row.far) < 1e-6);
+  const behind = part.features.find((f) => f.side === end && f.id !== row.id && alike(f.near, row.far));
   const inner = behind ? behind.nearDiameter.nominal / 2 : (row.bottom ?? 90) >= 90 ? 0 : Infinity;
   const radius = row.nearDiameter.nominal / 2;
   return radius - inner > 2 * nose ? noseCorner(row.far, radius, nose, inward(end) === -1 ? 1 : -1, -1) : [];

@@ -1,8 +1,7 @@
-import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import { letterOf } from '../../drawing';
 import { diameter, figure, length, say, tidy } from '../../quantity';
-import { mmOf, sizeOf } from '../../shop';
+import { mmOf, practice, sizeOf } from '../../shop';
 import { centreCut, centreFor } from '../../standards';
 import { centred } from '../../stock';
 import { data, reason } from '../facts';

@@ -1,9 +1,8 @@
-import { practice } from '../../shop';
 import { spareIn } from '../spare';
 import { cutWindow } from '../cutWindow';
 import { inward } from '../../drawing';
 import { figure, length, say } from '../../quantity';
-import { mmOf, sizeOf } from '../../shop';
+import { mmOf, practice, sizeOf } from '../../shop';
 import { centreCut } from '../../standards';
 import { reason } from '../facts';
 import { type Operation, operation } from '../outcome';

@@ -1,11 +1,10 @@
-import { practice } from '../../shop';
 import { drillFeed, gripHolds, peckDepths, speedFor } from '../../cutting';
 import type { Tool } from '../../document';
 import { type Feature, sunkOf } from '../../drawing';
 import type { Mend } from '../../finding';
-import { diameter, type Figure, figure, length, say, tidy, writeExact } from '../../quantity';
+import { atLeast, atMost, diameter, type Figure, figure, length, say, tidy, writeExact } from '../../quantity';
 import type { End } from '../../ref';
-import { insideGaugeFor, mmOf, sizeOf } from '../../shop';
+import { insideGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { drilled } from '../../stock';
 import { data, type Facts, reason, way } from '../facts';
 import { addStep, type Draft, lacks, stepId, warn } from '../outcome';
@@ -56,7 +55,7 @@ export function drillHole(draft: Draft, hole: Feature): void {
   }
   const toTake = (t: Tool) => size - sizeOf(t);
   const under = sizedByDrill(hole)
-    ? drills.find((t) => toTake(t) >= practice.stepDrillLeast - 1e-9 && toTake(t) <= practice.stepDrillMost + 1e-9)
+    ? drills.find((t) => atLeast(toTake(t), practice.stepDrillLeast) && atMost(toTake(t), practice.stepDrillMost))
     : undefined;
   if (under) {
     oneDrill(draft, hole, under, 'pilot', depth, half);
@@ -103,7 +102,7 @@ export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' 
       ...(verb === 'drill' && facts.part.features.filter((f) => f.side === at.end).length > 1
         ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
         : []),
-      ...(verb === 'drill' && before > 0 && size - before <= practice.stepDrillMost + 1e-9
+      ...(verb === 'drill' && before > 0 && atMost(size - before, practice.stepDrillMost)
         ? [
             reason(
               'step-drill',

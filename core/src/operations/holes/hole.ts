@@ -1,10 +1,9 @@
-import { practice } from '../../shop';
 import { speedFor } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, inward, threadOf } from '../../drawing';
 import { alreadyMade } from '../../holding';
-import { diameter, figure, length, say, tidy } from '../../quantity';
-import { sizeOf } from '../../shop';
+import { atLeast, atMost, diameter, exceeds, figure, length, PLACE, say, tidy } from '../../quantity';
+import { practice, sizeOf } from '../../shop';
 import { byHand, data, type Facts, reason, way } from '../facts';
 import { addStep, type Draft, lacks, needTool, type Operation, operation, stepId, warn } from '../outcome';
 import { spareIn } from '../spare';
@@ -83,15 +82,19 @@ const drillFor = (facts: Facts, row: Feature) =>
   );
 
 function drillAtMost(facts: Facts, size: number): Tool | undefined {
-  return facts.shop.tools.filter((t) => t.kind === 'drill' && sizeOf(t) <= size + 1e-6).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0];
+  return facts.shop.tools.filter((t) => t.kind === 'drill' && atMost(sizeOf(t), size, PLACE)).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0];
 }
 
 function finishRow(draft: Draft, row: Feature, drilledTo: number): void {
   const { facts } = draft;
   const widest = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal);
   const thread = threadOf(row);
-  const tapped = thread !== undefined && drilledTo >= row.nearDiameter.min - 1e-6;
-  if (!tapped && Math.max(row.nearDiameter.max, widest) > drilledTo + 1e-6 && !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06))
+  const tapped = thread !== undefined && atLeast(drilledTo, row.nearDiameter.min, PLACE);
+  if (
+    !tapped &&
+    exceeds(Math.max(row.nearDiameter.max, widest), drilledTo, PLACE) &&
+    !(row.form === 'cylinder' && Math.abs(widest - drilledTo) < 0.06)
+  )
     bore(draft, row, drilledTo);
   if (thread && singlePointed(facts, row, Math.max(drilledTo, row.nearDiameter.nominal))) {
     // the bar starts clean in a chamfer

@@ -1,10 +1,9 @@
-import { practice } from '../../shop';
 import { firstPass, speedFor, threadInfeeds } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, innerOf, inward, longOf, mouthOf, threadOf } from '../../drawing';
-import { angle, figure, length, say } from '../../quantity';
+import { alike, angle, atMost, exceeds, figure, length, PLACE, say } from '../../quantity';
 import { type End, writeStep } from '../../ref';
-import { mmOf } from '../../shop';
+import { mmOf, practice } from '../../shop';
 import { type DrawnThread, flankHalf } from '../../standards';
 import { type Region, threaded } from '../../stock';
 import { cuts, insideBars, toolForThread } from '../../tooling';
@@ -34,7 +33,7 @@ export function singlePointed(facts: Facts, row: Feature, core: number): boolean
   if (!thread || asked === 'tap') return false;
   if (asked === 'single-point') return true;
   if (toolForThread(facts.shop, 'tap', thread)) return false;
-  return insideBars(facts.shop, thread).some((t) => mmOf(t.shank) <= practice.barEnters * core + 1e-6) || thread.nominal > practice.tapBoughtTo;
+  return insideBars(facts.shop, thread).some((t) => atMost(mmOf(t.shank), practice.barEnters * core, PLACE)) || thread.nominal > practice.tapBoughtTo;
 }
 
 /** The tool of a thread: outside one in the post, inside the stoutest bar that its hole takes. */
@@ -42,7 +41,7 @@ function threadTool(draft: Draft, feature: Feature, thread: DrawnThread, id: str
   const { facts, at } = draft;
   const form = angle(2 * flankHalf(thread.family));
   if (feature.side === 'outside') return needTool(draft, id, 'thread', say`threading tool ${form}`, (t) => t.shank === undefined && cuts(t, thread));
-  const bars = insideBars(facts.shop, thread).filter((t) => mmOf(t.shank) <= practice.barEnters * thread.crest + 1e-6);
+  const bars = insideBars(facts.shop, thread).filter((t) => atMost(mmOf(t.shank), practice.barEnters * thread.crest, PLACE));
   const tool = needTool(
     draft,
     id,
@@ -205,8 +204,8 @@ function blind(facts: Facts, at: At, feature: Feature): boolean {
   const inner = at.end === 'right' ? feature.edgeFar : feature.edgeNear;
   if (feature.side !== 'outside') return feature.edgeFar.kind !== 'threadUndercut' && feature.through !== true && feature.met !== true;
   const z = innerOf(feature, at.end);
-  const beyond = facts.part.features.find((f) => f.side === feature.side && f.id !== feature.id && Math.abs(mouthOf(f, at.end) - z) < 1e-6);
-  return inner.kind !== 'threadUndercut' && beyond !== undefined && beyond.nearDiameter.nominal > feature.nearDiameter.nominal + 1e-6;
+  const beyond = facts.part.features.find((f) => f.side === feature.side && f.id !== feature.id && alike(mouthOf(f, at.end), z));
+  return inner.kind !== 'threadUndercut' && beyond !== undefined && exceeds(beyond.nearDiameter.nominal, feature.nearDiameter.nominal, PLACE);
 }
 
 const OUTSIDE: ReadonlySet<string> = new Set(['ring', 'nut', 'wires', 'threadMicrometer']);
@@ -214,5 +213,8 @@ const OUTSIDE: ReadonlySet<string> = new Set(['ring', 'nut', 'wires', 'threadMic
 /** The first gauge of the shop that takes a thread of this diameter. */
 const threadGauge = (facts: Facts, nominal: number, inside: boolean): string | undefined =>
   facts.shop.gauges.find(
-    (g) => (inside ? g.kind === 'threadPlug' : OUTSIDE.has(g.kind)) && mmOf(g.from) <= nominal + 1e-6 && nominal <= mmOf(g.to, Infinity) + 1e-6,
+    (g) =>
+      (inside ? g.kind === 'threadPlug' : OUTSIDE.has(g.kind)) &&
+      atMost(mmOf(g.from), nominal, PLACE) &&
+      atMost(nominal, mmOf(g.to, Infinity), PLACE),
   )?.id;

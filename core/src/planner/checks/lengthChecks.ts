@@ -1,13 +1,13 @@
 import { practice } from '../../shop';
 import { letterOf, type Part } from '../../drawing';
 import type { Finding } from '../../finding';
-import { length, say } from '../../quantity';
+import { fallsShort, length, say } from '../../quantity';
 import { chartOf } from '../ledger';
 import type { Route } from '../route';
 
 /** Lengths that the way of making leaves too little of: drawn tight, and made through several settings. @source tolerance chart, common practice */
 export function lengthChecks(route: Route, part: Part): readonly Finding[] {
-  const tight = chartOf(route.setups, part).filter((c) => c.max.value - c.min.value < practice.finestLength - 1e-9);
+  const tight = chartOf(route.setups, part).filter((c) => fallsShort(c.max.value - c.min.value, practice.finestLength));
   const reached = new Map<string, Finding>();
   for (const cut of tight) {
     const drawn = part.distances

@@ -1,8 +1,7 @@
-import type { FindingCode } from '../../finding';
 import type { Shop } from '../../document';
 import { type Feature, type Limits, type Part, threadOf } from '../../drawing';
-import type { Finding } from '../../finding';
-import { angle, diameter, length, say } from '../../quantity';
+import type { Finding, FindingCode } from '../../finding';
+import { angle, atLeast, diameter, length, say } from '../../quantity';
 import { boreGaugeFor, doubtOf, gaugeFor, mmOf, proves } from '../../shop';
 import { flankHalf } from '../../standards';
 import { cuts, toolForThread } from '../../tooling';
@@ -86,7 +85,7 @@ function ofCorners(f: Feature, shop: Shop): readonly Finding[] {
   const least = Math.min(...noses);
   return (['near', 'far'] as const).flatMap((end) => {
     const edge = end === 'near' ? f.edgeNear : f.edgeFar;
-    if (edge.kind !== 'radius' || edge.radius >= least - 1e-9 || noses.length === 0) return [];
+    if (edge.kind !== 'radius' || atLeast(edge.radius, least) || noses.length === 0) return [];
     return [
       check(
         'corner-too-tight',
@@ -103,7 +102,7 @@ function ofGrooves(part: Part, shop: Shop): readonly Finding[] {
   const blades = shop.tools.filter((t) => t.kind === 'groove' || t.kind === 'part').flatMap((t) => (t.width ? [mmOf(t.width)] : []));
   const least = Math.min(...blades);
   return part.details.flatMap((d) => {
-    if ((d.kind !== 'groove' && d.kind !== 'ringGroove' && d.kind !== 'faceGroove') || d.width === undefined || d.width >= least - 1e-9) return [];
+    if ((d.kind !== 'groove' && d.kind !== 'ringGroove' && d.kind !== 'faceGroove') || d.width === undefined || atLeast(d.width, least)) return [];
     return [
       check(
         'groove-too-narrow',

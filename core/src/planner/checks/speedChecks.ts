@@ -1,9 +1,8 @@
-import { practice } from '../../shop';
 import type { Machine, Shop } from '../../document';
 import type { Finding } from '../../finding';
 import type { Step } from '../../operations';
-import { cuttingSpeed, diameter, say, spindleSpeed } from '../../quantity';
-import { speedsOf } from '../../shop';
+import { cuttingSpeed, diameter, say, spindleSpeed, surfaceAt } from '../../quantity';
+import { practice, speedsOf } from '../../shop';
 import type { Route } from '../route';
 
 /** A knurl is pressed, not cut: its speed is a habit. @source knurl-early, common practice */
@@ -27,7 +26,7 @@ export function speedChecks(route: Route, machine: Machine, shop: Shop): readonl
     .flatMap((step): Fast[] => {
       const { v, d } = step.figures['speed']?.of ?? {};
       if (typeof v !== 'number' || typeof d !== 'number' || pressed.has(step.verb) || !(v > 0)) return [];
-      const runs = (Math.PI * d * slowest) / 1000;
+      const runs = surfaceAt(d, slowest);
       return runs > practice.tooFastTold * v ? [{ step, over: runs / v, runs, stands: v, across: d }] : [];
     })
     .toSorted((a, b) => b.over - a.over);

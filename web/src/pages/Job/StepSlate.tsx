@@ -1,6 +1,6 @@
 import type { Choice } from '@obra/core/document';
 import { type Step, verbs } from '@obra/core/operations';
-import { write, writeSentence } from '@obra/core/quantity';
+import { turnsFor, write, writeSentence } from '@obra/core/quantity';
 import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -30,7 +30,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       {speed && (
         <Big figure={speed} units={units}>
           {typeof speed.of['v'] === 'number' && typeof speed.of['d'] === 'number'
-            ? `(${Math.round((1000 * speed.of['v']) / (Math.PI * speed.of['d']))} asked)`
+            ? `(${Math.round(turnsFor(speed.of['v'], speed.of['d']))} asked)`
             : ''}
         </Big>
       )}
