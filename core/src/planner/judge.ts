@@ -4,11 +4,11 @@ import type { Finding, FindingCode } from '../finding';
 import { type Step, verbs } from '../operations';
 import { diameter, exceeds, fallsShort, length, PLACE, ROUNDING, say, type Sentence, spindleSpeed } from '../quantity';
 import { readStep, thingOf } from '../ref';
-import { comesBefore, factsOf, placed } from '../sequence';
 import type { Setup } from '../settings';
 import { grips, holdingOf, isChuck, machineOf, mmOf, speedsOf } from '../shop';
 import { setOver } from '../standards';
 import { outsideOf } from '../stock';
+import { wrongOrder } from './orderJudge';
 import type { Route } from './route';
 
 /** The one judge of a route, whoever made it: every broken rule of order, speed, reach, grip and bar. An empty list is a sound route; collisions are judged apart. */
@@ -19,19 +19,13 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
   const machine = machineOf(shop, job.machine);
   const names = new Set<string>();
   for (const setup of route.setups) {
-    const facts = factsOf(setup, part);
-    const places = setup.steps.map((s) => placed(s, part));
-    setup.steps.forEach((early, i) => {
-      if (names.has(early.id))
-        broken('step-twice', early.id, say`${verbs[early.verb]} stands twice under one name`, say`a record could not tell them apart`);
-      names.add(early.id);
-      const own = places[i] ?? early;
-      for (const late of places.slice(i + 1)) {
-        const rule = comesBefore(late, own, facts);
-        if (rule && !rule.preferred)
-          broken(rule.rule, early.id, say`${verbs[early.verb]} stands before ${verbs[late.verb].toLowerCase()}`, rule.says);
-      }
-    });
+    for (const step of setup.steps) {
+      if (names.has(step.id))
+        broken('step-twice', step.id, say`${verbs[step.verb]} stands twice under one name`, say`a record could not tell them apart`);
+      names.add(step.id);
+    }
+    for (const { rule, early, late, says } of wrongOrder(setup, part))
+      broken(rule, early.id, say`${verbs[early.verb]} stands before ${verbs[late.verb].toLowerCase()}`, says);
     judgeHolding(setup, shop, broken);
     judgeSupport(setup, shop, broken);
     if (machine)

@@ -1,0 +1,99 @@
+/*
+ * The numbers of the trade against the ranges that turners, handbooks and standards give, typed apart from the table. `common practice` unless another source is named;
+ * a range holds what is usual, so that a number that slips out of it is noticed.
+ */
+import { practice, practices } from './practice.table';
+
+type Name = keyof typeof practices;
+
+const ranges: readonly (readonly [name: Name, least: number, most: number])[] = [
+  // left on, and taken off
+  ['shoulderLeft', 0.1, 0.3],
+  ['realCutShare', 0.35, 0.5],
+  ['boreLeft', 0.1, 0.25],
+  ['toBore', 0.8, 1.5],
+  ['toReam', 0.2, 0.4],
+  ['stepDrillLeast', 0.2, 0.2],
+  ['stepDrillMost', 0.4, 0.4],
+  ['emeryLeft', 0.01, 0.025],
+  ['grindingLeft', 0.2, 0.3],
+  ['grindingLeftSlender', 0.35, 0.5],
+  ['emeriedTo', 0.04, 0.06],
+  ['drilledTo', 0.1, 0.2],
+  ['thickestPlating', 0.1, 0.25],
+  // holes and threads
+  ['barEnters', 0.65, 0.75],
+  ['reamerLead', 1, 2],
+  ['plugLead', 3, 5],
+  ['bottomingLead', 1, 2],
+  ['tapChips', 1.5, 3],
+  ['quillLess', 10, 15],
+  ['springPasses', 2, 3],
+  ['begunShare', 0.4, 0.6],
+  ['tapBoughtTo', 14, 18],
+  ['threadPass', 0.08, 0.15],
+  // bar and holding
+  ['faceFirst', 0.8, 1.2],
+  ['faceSecond', 1.2, 2],
+  ['bladeGapLeast', 5, 5],
+  ['bladeGap', 6, 13],
+  ['spare', 8, 15],
+  ['sawKerf', 1.5, 2.5],
+  ['stub', 50, 70],
+  ['dog', 15, 25],
+  ['leastGrip', 8, 12],
+  ['centringOut', 15, 25],
+  ['centresFrom', 4.5, 6],
+  ['bothEndsFrom', 3.5, 5],
+  ['besideJaws', 1.5, 3],
+  ['followBehind', 3, 6],
+  ['plungedMost', 8, 12],
+  ['compoundTravel', 50, 75],
+  ['spindleLong', 300, 400],
+  // physics of the shop: hard jaws on steel 0.15 to 0.25 (from memory), VDI 3106 asks for 1.5 (from memory), steel 206 to 210 kN/mm2
+  ['friction', 0.15, 0.25],
+  ['gripFactor', 1.5, 2.5],
+  ['motorShare', 0.75, 0.85],
+  ['steelModulus', 205_000, 211_000],
+  ['thickWall', 0.4, 0.6],
+  ['lightGrip', 0.3, 0.35],
+  ['crowds', 1.15, 1.3],
+  // ISO 1: sizes are for 20 degrees C; carbon tool steel hardens at 760 to 820, a tough temper is 230 to 290 (handbooks, from memory); 10 to 20 % of the work stays in the piece
+  ['room', 20, 20],
+  ['hardensAt', 760, 820],
+  ['tempersAt', 230, 290],
+  ['heatStays', 0.1, 0.2],
+  ['warmest', 55, 65],
+  ['warmthPretends', 0.08, 0.12],
+  // what is told
+  ['tooFastTold', 1.2, 1.3],
+  ['tooFastStops', 2, 2],
+  ['freshShare', 0.5, 0.5],
+  ['finestLength', 0.02, 0.03],
+  ['surprise', 4, 6],
+  ['notCut', 0.1, 0.2],
+  ['sticksUnder', 20, 30],
+  ['thinShare', 0.02, 0.03],
+];
+
+it.each(ranges)('%s lies between %d and %d', (name, least, most) => {
+  expect(practice[name]).toBeGreaterThanOrEqual(least);
+  expect(practice[name]).toBeLessThanOrEqual(most);
+});
+
+it('each is a number with a unit, said in words', () => {
+  for (const [name, { value, unit, says }] of Object.entries(practices)) {
+    expect([name, Number.isFinite(value) && value > 0, unit !== '', says.length > 5]).toEqual([name, true, true, true]);
+    expect(practice[name as Name]).toBe(value);
+  }
+});
+
+it('what follows from one another keeps its order', () => {
+  expect(practice.stepDrillLeast).toBeLessThan(practice.stepDrillMost);
+  expect(practice.bottomingLead).toBeLessThan(practice.plugLead);
+  expect(practice.grindingLeft).toBeLessThan(practice.grindingLeftSlender);
+  expect(practice.bladeGapLeast).toBeLessThan(practice.bladeGap);
+  expect(practice.minutesTapPower).toBeLessThan(practice.minutesTap);
+  expect(practice.minutesIndex).toBeLessThan(practice.minutesHone);
+  expect(practice.sure).toBeLessThan(practice.atOnce);
+});
