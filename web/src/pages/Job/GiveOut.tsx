@@ -7,7 +7,7 @@ import { Button } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { VERSION } from '../../app/version';
 import { now } from '../../data/ids';
-import { saveNow } from '../../data/session';
+import { saveNow } from '../../data/autosave';
 import type { JobView } from './view';
 
 /** Gives the route out to the Bench; a stop is overruled by name first. */
