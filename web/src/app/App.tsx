@@ -1,15 +1,15 @@
-import './shell.css';
+import '../shell/shell.css';
 import { Component, lazy, type ReactNode, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
-import { Finder } from './Finder';
+import { Finder } from '../shell/Finder';
 import { part } from './part';
-import { StorageClosed } from './StorageClosed';
-import { UnitsProvider } from './units';
+import { StorageClosed } from '../shell/StorageClosed';
+import { UnitsProvider } from '../shell/units';
 
 const Opening = lazy(() => part(() => import('../pages/Opening')).then((m) => ({ default: m.Opening })));
-const DialQuestion = lazy(() => part(() => import('../pages/DialQuestion')).then((m) => ({ default: m.DialQuestion })));
-const Jobs = lazy(() => part(() => import('../pages/Jobs')).then((m) => ({ default: m.Jobs })));
+const DialQuestion = lazy(() => part(() => import('../pages/DialQuestion/index')).then((m) => ({ default: m.DialQuestion })));
+const Jobs = lazy(() => part(() => import('../pages/Jobs/index')).then((m) => ({ default: m.Jobs })));
 const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => ({ default: m.Handbook })));
 const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
 const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));

@@ -4,7 +4,7 @@ import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { still } from '../app/useSteady';
+import { still } from '../shell/useSteady';
 import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';

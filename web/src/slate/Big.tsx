@@ -1,6 +1,6 @@
 import { type Figure, type Units, write } from '@obra/core/quantity';
 import type { ReactNode } from 'react';
-import { still } from '../app/useSteady';
+import { still } from '../shell/useSteady';
 import { FigureNumber } from './FigureNumber';
 
 /** One of the few numbers that matter now. */

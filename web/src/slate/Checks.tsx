@@ -1,7 +1,7 @@
 import { type Edit, type Finding, findingKey, gravestFirst } from '@obra/core/finding';
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
-import { still } from '../app/useSteady';
+import { still } from '../shell/useSteady';
 import { Mark } from './Mark';
 
 export type Apply = (edits: readonly Edit[], to: 'job' | 'shop') => void;

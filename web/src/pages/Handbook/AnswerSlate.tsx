@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import { FigureNumber, Mark } from '../../slate';
-import { type CellOfJob, fillState } from './cell';
+import { type CellOfJob, fillState } from '../../data/cellOfJob';
 import { copied } from './copied';
 
 /** The answer: its numbers, what can hurt, what to know, the source; copy, and the way back to the cell. */

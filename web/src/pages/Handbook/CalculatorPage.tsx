@@ -7,7 +7,7 @@ import { Mark } from '../../slate';
 import { AnswerTable } from './AnswerTable';
 import { asSentence, AnswerSlate } from './AnswerSlate';
 import { Asked } from './Asked';
-import type { CellOfJob } from './cell';
+import type { CellOfJob } from '../../data/cellOfJob';
 import { SketchView } from './SketchView';
 import { useTexts } from './useTexts';
 

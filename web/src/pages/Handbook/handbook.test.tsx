@@ -2,7 +2,7 @@ import { calculatorNamed, calculators } from '@obra/core/handbook';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { CalculatorPage } from './CalculatorPage';
-import { cellOf, fillOf, fillState, writeCell } from './cell';
+import { cellOf, fillOf, fillState, writeCell } from '../../data/cellOfJob';
 import { Contents } from './Contents';
 import { SketchView } from './SketchView';
 

@@ -3,16 +3,16 @@ import { calculatorNamed, formulaOf, type FromShop } from '@obra/core/handbook';
 import { useEffect, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { Head } from '../../app/Head';
-import { useKeys } from '../../app/keys';
-import { useUnits } from '../../app/units';
-import { useTitle } from '../../app/useTitle';
+import { Head } from '../../shell/Head';
+import { useKeys } from '../../shell/keys';
+import { useUnits } from '../../shell/units';
+import { useTitle } from '../../shell/useTitle';
 import { useHandbookMarks } from '../../data/handbook';
 import { useShop } from '../../data/shopSession';
 import { FormulaBook } from '../../slate';
 import { CalculatorPage } from './CalculatorPage';
 import { Contents } from './Contents';
-import { cellOf } from './cell';
+import { cellOf } from '../../data/cellOfJob';
 
 /** Every calculator, on its own: contents, and one at its own address. */
 export function Handbook() {

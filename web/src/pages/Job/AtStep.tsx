@@ -5,7 +5,7 @@ import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quan
 import { leadingDigits, wholeReading } from '@obra/core/sizing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { useKeys } from '../../app/keys';
+import { useKeys } from '../../shell/keys';
 import { kept } from '../../data/local';
 import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
 import { Asked, again, setDial } from './Asked';

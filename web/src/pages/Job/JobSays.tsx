@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { Notice } from '../../app/Notice';
+import { Notice } from '../../shell/Notice';
 import type { OpenJob } from '../../data/session';
 
 /** What a person should know of the job that is open: how its storing went, what another window did, what of its record cannot be read. */

@@ -6,7 +6,7 @@ import { mayMove } from '@obra/core/sequence';
 import { type Way, wayOf, ways } from '@obra/core/shop';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { download, fileName } from '../../app/download';
+import { download, fileName } from '../../shell/download';
 import { newId } from '../../data/ids';
 import { OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';

@@ -2,7 +2,7 @@ import { benchState, settled, stagesOf } from '@obra/core/bench';
 import { inspect } from '@obra/core/inspection';
 import { writeMinutes } from '@obra/core/quantity';
 import { NavLink } from 'react-router';
-import { still } from '../../app/useSteady';
+import { still } from '../../shell/useSteady';
 import { holdingName } from '../../fields';
 import type { JobView } from './view';
 

@@ -1,12 +1,12 @@
 import { writeJobFile } from '@obra/core/exchange';
 import { Dropdown } from 'react-bootstrap';
-import { download, fileName } from '../../app/download';
+import { download, fileName } from '../../shell/download';
 import { pictureFile } from '../../bar';
 import type { JobView } from './view';
 
 /** The ways out of a job, as items of its menu: the whole job, and its drawing in open formats. `onSaid` hears what a format could not carry. */
 export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView; readonly empty: boolean; readonly onSaid: (says: string) => void }) {
-  const writers = () => import('../../app/takeOut');
+  const writers = () => import('../../shell/takeOut');
   const failed = (format: string) => () => onSaid(`The ${format} could not be written; the job is untouched.`);
   const dxf = async () => {
     const { writeDxf } = await writers();

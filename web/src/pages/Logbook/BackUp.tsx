@@ -4,7 +4,7 @@ import { writeSentence } from '@obra/core/quantity';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
-import { download } from '../../app/download';
+import { download } from '../../shell/download';
 import { backedUp, everything, restore } from '../../data/backup';
 import { newId, now } from '../../data/ids';
 import { backupDue, lastBackup, type Persisted, persisted } from '../../data/persist';

@@ -4,7 +4,7 @@ import { applyEdits, type Edit } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { lazy, Suspense, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
-import { ShopRefused } from '../../app/ShopRefused';
+import { ShopRefused } from '../../shell/ShopRefused';
 import { BarPicture } from '../../bar';
 import { useShop } from '../../data/shopSession';
 import { Big, Checks, FigureNumber } from '../../slate';

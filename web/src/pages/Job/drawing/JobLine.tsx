@@ -3,7 +3,7 @@ import type { Edit } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { materials } from '@obra/core/standards';
 import { Form } from 'react-bootstrap';
-import { still } from '../../../app/useSteady';
+import { still } from '../../../shell/useSteady';
 import type { JobView } from '../view';
 
 interface JobLineProps {

@@ -5,7 +5,7 @@ import { pastedRows } from '@obra/core/exchange';
 import { applyEdits, type Edit, type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
-import { still, useSteady } from '../../../app/useSteady';
+import { still, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';

@@ -1,6 +1,6 @@
 import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
 import { Button, Dropdown } from 'react-bootstrap';
-import { still } from '../../../app/useSteady';
+import { still } from '../../../shell/useSteady';
 
 export const onTheLathe: readonly DetailKind[] = ['groove', 'ringGroove', 'faceGroove', 'knurl', 'centre', 'countersink', 'mark'];
 const besideIt: readonly DetailKind[] = ['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle'];

@@ -8,17 +8,17 @@ import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import * as z from 'zod';
-import { Head } from '../app/Head';
-import { Notice } from '../app/Notice';
-import { ShopRefused } from '../app/ShopRefused';
-import { useUnits } from '../app/units';
-import { useTitle } from '../app/useTitle';
-import { newId, now, thisBrowser } from '../data/ids';
-import { createJob } from '../data/jobs';
-import { keptHere } from '../data/local';
-import { useShop } from '../data/shopSession';
-import { LatheEditor, limitsSaid } from '../fields';
-import { AdviceCard, StillToBeDone } from '../slate';
+import { Head } from '../../shell/Head';
+import { Notice } from '../../shell/Notice';
+import { ShopRefused } from '../../shell/ShopRefused';
+import { useUnits } from '../../shell/units';
+import { useTitle } from '../../shell/useTitle';
+import { newId, now, thisBrowser } from '../../data/ids';
+import { createJob } from '../../data/jobs';
+import { keptHere } from '../../data/local';
+import { useShop } from '../../data/shopSession';
+import { LatheEditor, limitsSaid } from '../../fields';
+import { AdviceCard, StillToBeDone } from '../../slate';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
 const Asked = z.object({

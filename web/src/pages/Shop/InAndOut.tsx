@@ -1,0 +1,86 @@
+import { SCHEMA, type Shop } from '@obra/core/document';
+import { writeShopFile, writeShopTable } from '@obra/core/exchange';
+import type { Units } from '@obra/core/quantity';
+import { midShop, readoutShop, type ShopList, startingShop, tableOf } from '@obra/core/shop';
+import { useRef } from 'react';
+import { Dropdown } from 'react-bootstrap';
+import { newId, now, thisBrowser } from '../../data/ids';
+import type { OpenShop } from '../../data/shopSession';
+import { download, fileName } from '../../shell/download';
+import { takeIn } from './takeIn';
+
+const starts: readonly (readonly [words: string, make: () => Shop])[] = [
+  ['a small bench lathe, in inches', startingShop],
+  ['a mid-size metric lathe', midShop],
+  ['a larger lathe with readout', readoutShop],
+];
+
+interface Props {
+  readonly shop: Shop;
+  readonly list: ShopList | undefined;
+  readonly units: Units;
+  readonly editShop: OpenShop['editShop'];
+  readonly replace: OpenShop['replace'];
+  readonly say: (says: string) => void;
+}
+
+/** Tables and whole shops out as files and in again; a shop begun anew. */
+export function InAndOut({ shop, list, units, editShop, replace, say }: Props) {
+  const file = useRef<HTMLInputElement>(null);
+  const table = list && tableOf(list);
+  const take = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const taken = await takeIn(chosen, { shop, list, units, newId });
+    if (taken.shop) replace(taken.shop);
+    if (taken.edits) editShop(taken.edits);
+    say(taken.says);
+  };
+  return (
+    <>
+      <Dropdown align="end">
+        <Dropdown.Toggle variant="outline-dark">in and out</Dropdown.Toggle>
+        <Dropdown.Menu>
+          {table && (
+            <Dropdown.Item as="button" onClick={() => download(fileName(table.words, 'csv'), writeShopTable(shop, table.list), 'text/csv')}>
+              this table as CSV
+            </Dropdown.Item>
+          )}
+          <Dropdown.Item
+            as="button"
+            onClick={() =>
+              download(fileName('shop'), writeShopFile({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop }))
+            }>
+            the whole shop as a file
+          </Dropdown.Item>
+          <Dropdown.Item as="button" onClick={() => file.current?.click()}>
+            take in a table or a shop
+          </Dropdown.Item>
+          <Dropdown.Divider />
+          <Dropdown.Header>begin again with</Dropdown.Header>
+          {starts.map(([words, make]) => (
+            <Dropdown.Item
+              key={words}
+              as="button"
+              onClick={() => {
+                replace(make());
+                say(`The shop is now ${words}, all of it assumed; undo brings back the one before.`);
+              }}>
+              {words}
+            </Dropdown.Item>
+          ))}
+        </Dropdown.Menu>
+      </Dropdown>
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,.tsv,.txt,.json,text/csv,application/json"
+        hidden
+        aria-label="Table or shop file"
+        onChange={(e) => {
+          void take(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+    </>
+  );
+}
