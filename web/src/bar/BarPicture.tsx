@@ -36,7 +36,7 @@ export const BarPicture = still(function BarPicture(props: BarPictureProps) {
         <svg viewBox={`0 0 ${width} ${height}`} role="group" aria-label={describe(props, props.part)}>
           <defs>
             <pattern id="hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-              <line x1="0" y1="0" x2="0" y2="7" stroke="#7d8694" strokeWidth="1" />
+              <line x1="0" y1="0" x2="0" y2="7" stroke="var(--hatch)" strokeWidth="1" />
             </pattern>
           </defs>
           <g ref={group}>
@@ -71,10 +71,14 @@ function EmptyBar({ width, height }: { readonly width: number; readonly height: 
   const y = height / 2;
   return (
     <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label="An empty bar in the jaws">
-      <rect x={width * 0.25} y={y - 30} width={width * 0.4} height={60} fill="#e6e3da" />
-      <path d={`M${width * 0.25} ${y - 62}h90v14h-22v18h-68zM${width * 0.25} ${y + 62}h90v-14h-22v-18h-68z`} fill="#eceae3" stroke="#8b8676" />
-      <line x1={width * 0.22} x2={width * 0.69} y1={y} y2={y} stroke="#8b8676" strokeDasharray="14 4 3 4" />
-      <rect x={width * 0.45 - 165} y={y - 12} width={330} height={24} fill="#e6e3da" />
+      <rect x={width * 0.25} y={y - 30} width={width * 0.4} height={60} fill="var(--holding-deep)" />
+      <path
+        d={`M${width * 0.25} ${y - 62}h90v14h-22v18h-68zM${width * 0.25} ${y + 62}h90v-14h-22v-18h-68z`}
+        fill="var(--holding)"
+        stroke="var(--holding-line)"
+      />
+      <line x1={width * 0.22} x2={width * 0.69} y1={y} y2={y} stroke="var(--holding-line)" strokeDasharray="14 4 3 4" />
+      <rect x={width * 0.45 - 165} y={y - 12} width={330} height={24} fill="var(--holding-deep)" />
       <text x={width * 0.45} y={y + 5} textAnchor="middle" style={{ fontFamily: 'var(--text)', fontSize: 15, fill: 'var(--quiet)' }}>
         type a size and a length: the part is drawn here
       </text>

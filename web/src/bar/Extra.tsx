@@ -38,10 +38,10 @@ function Mark({ detail: d, part, map }: { readonly detail: PartDetail; readonly 
   const px = (mm: number) => mm * map.scale;
   switch (d.kind) {
     case 'crossHole':
-      return <circle cx={x0} cy={map.axis} r={px((d.diameter?.nominal ?? 0) / 2)} fill="#fdfcf9" />;
+      return <circle cx={x0} cy={map.axis} r={px((d.diameter?.nominal ?? 0) / 2)} fill="var(--opening)" />;
     case 'keyway': {
       const h = px(d.width ?? 0);
-      return <rect x={x0} width={x1 - x0} y={map.axis - h / 2} height={h} rx={h / 2} fill="#fdfcf9" />;
+      return <rect x={x0} width={x1 - x0} y={map.axis - h / 2} height={h} rx={h / 2} fill="var(--opening)" />;
     }
     case 'flat':
     case 'hexagon': {
@@ -127,7 +127,7 @@ function EndView({ part, map, x }: { readonly part: Part; readonly map: Mapping;
           cx={x}
           cy={map.axis}
           r={map.scale * Math.min(...part.features.filter((f) => f.side !== 'outside').map((f) => f.nearDiameter.nominal / 2))}
-          fill="#fdfcf9"
+          fill="var(--opening)"
         />
       )}
       {hexagon !== undefined && (
@@ -148,7 +148,7 @@ function EndView({ part, map, x }: { readonly part: Part; readonly map: Mapping;
             <circle cx={x} cy={map.axis} r={(map.scale * (d.width ?? 0)) / 2} strokeDasharray="8 2 2 2" strokeWidth={0.7} />
             {Array.from({ length: d.count ?? 0 }, (_, i) => {
               const [cx, cy] = at((d.width ?? 0) / 2, (d.angle ?? 0) + (360 * i) / (d.count ?? 1));
-              return <circle key={i} cx={cx} cy={cy} r={(map.scale * (d.diameter?.nominal ?? 0)) / 2} fill="#fdfcf9" />;
+              return <circle key={i} cx={cx} cy={cy} r={(map.scale * (d.diameter?.nominal ?? 0)) / 2} fill="var(--opening)" />;
             })}
           </g>
         ))}
@@ -189,7 +189,7 @@ export function Ringed({ part, map, width }: { readonly part: Part; readonly map
             <clipPath id={clip}>
               <circle cx={cx} cy={cy} r={big} />
             </clipPath>
-            <circle cx={cx} cy={cy} r={big} fill="#fdfcf9" stroke="var(--blue)" strokeWidth={0.9} />
+            <circle cx={cx} cy={cy} r={big} fill="var(--opening)" stroke="var(--blue)" strokeWidth={0.9} />
             <g clipPath={`url(#${clip})`}>
               <Metal region={region} map={local} view={(z) => z} only="cut" />
               <Outline region={region} map={local} view={(z) => z} half={1} strong />

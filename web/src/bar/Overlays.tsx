@@ -44,7 +44,7 @@ export function Characteristics({ part, map, marks }: PictureProps & { readonly 
               cx={x}
               cy={y}
               r={10}
-              fill={mark === 'in' ? 'var(--verdigris)' : mark === undefined ? '#fdfcf9' : 'var(--oxide)'}
+              fill={mark === 'in' ? 'var(--verdigris)' : mark === undefined ? 'var(--opening)' : 'var(--oxide)'}
               stroke="var(--ink)"
               strokeWidth={1}
             />
@@ -238,7 +238,7 @@ export function Ruler({
     if (x > 10 && x < width - 10) marks.push({ x, text: long ? String(Math.abs(Number((i * small).toFixed(4)))) : undefined, key: i });
   }
   return (
-    <g stroke="#8b8676" strokeWidth={0.7}>
+    <g stroke="var(--holding-line)" strokeWidth={0.7}>
       <line x1={0} x2={width} y1={y} y2={y} />
       {marks.map((m) => (
         <line key={m.key} x1={m.x} x2={m.x} y1={y} y2={y + (m.text === undefined ? (Math.abs(m.x - zero) < 0.5 ? 14 : 5) : 13)} />

@@ -106,7 +106,7 @@ function SmallSection({ region, known, long, radius, width, height }: SmallSecti
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <g stroke="var(--ink)" strokeWidth={1}>
-        <StampMetal region={region} map={map} view={(z) => z} fill={known ? 'var(--steel)' : '#e6e3da'} />
+        <StampMetal region={region} map={map} view={(z) => z} fill={known ? 'var(--steel)' : 'var(--holding-deep)'} />
       </g>
       <line x1={2} x2={width - 2} y1={height / 2} y2={height / 2} stroke="var(--ink)" strokeWidth={0.7} strokeDasharray="7 2 2 2" />
     </svg>

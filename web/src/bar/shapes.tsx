@@ -150,7 +150,9 @@ export function Jaws({
     const up = (px: number) => y - sign * px;
     return `M${right - wide} ${y}L${right} ${y}L${right} ${up(collet ? tall : low)}L${right - step} ${up(collet ? tall : low)}L${right - step} ${up(tall * 0.7)}L${right - 2 * step} ${up(tall * 0.7)}L${right - 2 * step} ${up(tall)}L${right - wide} ${up(tall)}Z`;
   };
-  return <path d={half(1) + half(-1)} fill="#eceae3" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" data-role="jaws" />;
+  return (
+    <path d={half(1) + half(-1)} fill="var(--holding)" stroke="var(--ink)" strokeWidth={1.2} vectorEffect="non-scaling-stroke" data-role="jaws" />
+  );
 }
 
 /** The tailstock centre with its point at u. */
@@ -160,7 +162,7 @@ export function Centre({ map, at }: { readonly map: Mapping; readonly at: number
   return (
     <path
       d={`M${x} ${map.axis}L${x + l} ${map.axis - h}L${x + l + 90} ${map.axis - h}L${x + l + 90} ${map.axis + h}L${x + l} ${map.axis + h}Z`}
-      fill="#eceae3"
+      fill="var(--holding)"
       stroke="var(--ink)"
       strokeWidth={1.2}
       vectorEffect="non-scaling-stroke"
@@ -177,7 +179,7 @@ export function Arbor({ map, from, to, radius }: { readonly map: Mapping; readon
   return (
     <path
       d={`M${left - 60} ${top - 8}H${left - 8}V${top}H${right}V${foot}H${left - 8}V${foot + 8}H${left - 60}Z`}
-      fill="#eceae3"
+      fill="var(--holding)"
       stroke="var(--ink)"
       strokeWidth={1.2}
       data-role="arbor"
@@ -191,7 +193,7 @@ export function Driven({ map, from, to, radius }: { readonly map: Mapping; reado
   const [top, foot] = [map.y(radius), map.y(-radius)];
   const wide = Math.max(10, Math.min(right - left, 22));
   return (
-    <g fill="#eceae3" stroke="var(--ink)" strokeWidth={1.2} data-role="driven">
+    <g fill="var(--holding)" stroke="var(--ink)" strokeWidth={1.2} data-role="driven">
       <path d={`M${left + 5} ${map.axis}L${left - 30} ${map.axis - 22}H${left - 90}V${map.axis + 22}H${left - 30}Z`} />
       <path d={`M${left + 2} ${top}h${wide}v-9h${-wide - 26}v9h8v-3h18zM${left + 2} ${foot}h${wide}v9h${-wide}z`} />
     </g>
@@ -205,7 +207,7 @@ export function Plate({ map, at, radius }: { readonly map: Mapping; readonly at:
   return (
     <path
       d={`M${x - 16} ${map.axis - half}H${x}V${map.axis + half}H${x - 16}V${map.axis + 26}H${x - 60}V${map.axis - 26}H${x - 16}Z`}
-      fill="#eceae3"
+      fill="var(--holding)"
       stroke="var(--ink)"
       strokeWidth={1.2}
       data-role="faceplate"
@@ -219,7 +221,7 @@ export function Rest({ map, at, radius, steady }: { readonly map: Mapping; reado
   const [top, foot] = [map.y(radius), map.y(-radius)];
   const finger = (y: number, away: number) => `M${x - 5} ${y}h10v${14 * away}h6v${12 * away}h-22v${-12 * away}h6z`;
   return (
-    <g fill="#eceae3" stroke="#8b8676" data-role={steady ? 'steady' : 'follow-rest'}>
+    <g fill="var(--holding)" stroke="var(--holding-line)" data-role={steady ? 'steady' : 'follow-rest'}>
       <path d={finger(top, -1)} />
       {steady && <path d={finger(foot, 1)} />}
     </g>
@@ -233,7 +235,7 @@ export function BreakLine({ map, at, radius }: { readonly map: Mapping; readonly
   const wave = (dx: number) => `M${x + dx} ${top}c-5 ${third} 5 ${third} 0 ${1.5 * third}s5 ${third} 0 ${1.5 * third}`;
   return (
     <g fill="none">
-      <path d={`${wave(-4)}L${x + 4} ${bottom}c5 ${-third} -5 ${-third} 0 ${-1.5 * third}s-5 ${-third} 0 ${-1.5 * third}Z`} fill="#fdfcf9" />
+      <path d={`${wave(-4)}L${x + 4} ${bottom}c5 ${-third} -5 ${-third} 0 ${-1.5 * third}s-5 ${-third} 0 ${-1.5 * third}Z`} fill="var(--opening)" />
       <path d={wave(-4) + wave(4)} stroke="var(--ink)" strokeWidth={1} />
     </g>
   );
@@ -242,7 +244,7 @@ export function BreakLine({ map, at, radius }: { readonly map: Mapping; readonly
 export function Balloon({ x, y, letter }: { readonly x: number; readonly y: number; readonly letter: string }) {
   return (
     <g className="balloon">
-      <circle cx={x} cy={y} r={11} fill="#fdfcf9" stroke="var(--ink)" strokeWidth={1.6} />
+      <circle cx={x} cy={y} r={11} fill="var(--opening)" stroke="var(--ink)" strokeWidth={1.6} />
       <text x={x} y={y + 4.5} textAnchor="middle">
         {letter}
       </text>

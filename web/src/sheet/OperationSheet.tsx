@@ -51,7 +51,7 @@ function SetupBlock({ setup, number, before, ...props }: Props & { readonly setu
               {setup.support.map((s) => `, ${props.nameOf(s.item)}`).join('')}
             </span>
             <strong>zero: face {zero}</strong>
-            <span className="quiet" style={{ marginLeft: 'auto' }}>
+            <span className="quiet ms-auto">
               <FigureNumber figure={setup.minutes} units={units} text={writeMinutes(setup.minutes.value)} />
             </span>
           </div>

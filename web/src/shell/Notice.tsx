@@ -5,7 +5,7 @@ import { Button } from 'react-bootstrap';
 export function Notice({ children, onClose }: { readonly children: ReactNode; readonly onClose?: () => void }) {
   return (
     <div className="notice" role="status">
-      <span style={{ flex: 1 }}>{children}</span>
+      <span className="flex-fill">{children}</span>
       {onClose && (
         <Button variant="link" onClick={onClose}>
           close

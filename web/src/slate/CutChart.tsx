@@ -27,13 +27,16 @@ const words: Readonly<Record<CutWindow['lines'][number]['rule'], string>> = {
   'least-depth': 'cuts from',
 };
 const looks: Readonly<Record<CutWindow['lines'][number]['rule'], { readonly color: string; readonly type: 'solid' | 'dashed' | 'dotted' }>> = {
-  'stick-out': { color: '#565f6e', type: 'dashed' },
-  power: { color: '#a3311f', type: 'solid' },
-  spring: { color: '#1f3a8a', type: 'solid' },
-  grip: { color: '#8a5f12', type: 'solid' },
-  chips: { color: '#2f6f5e', type: 'dashed' },
-  'least-depth': { color: '#2f6f5e', type: 'dotted' },
+  'stick-out': { color: '--quiet', type: 'dashed' },
+  power: { color: '--oxide', type: 'solid' },
+  spring: { color: '--blue', type: 'solid' },
+  grip: { color: '--brass-text', type: 'solid' },
+  chips: { color: '--verdigris', type: 'dashed' },
+  'least-depth': { color: '--verdigris', type: 'dotted' },
 };
+
+/** What a token of the look is here: the chart takes no variables. */
+const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** Depth against feed: every limit as a line, the cut that is planned as a point. */
 export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
@@ -43,7 +46,7 @@ export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
   useEffect(() => {
     if (!host.current) return undefined;
     const chart = charts.init(host.current, undefined, { renderer: 'svg' });
-    const font = { fontFamily: 'Atkinson Hyperlegible Next Variable, sans-serif', color: '#1b1f27', fontSize: 14 };
+    const font = { fontFamily: token('--text'), color: token('--ink'), fontSize: 14 };
     chart.setOption({
       animation: false,
       aria: { enabled: true },
@@ -62,7 +65,7 @@ export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
         min: 0,
         nameTextStyle: font,
         axisLabel: font,
-        splitLine: { lineStyle: { color: '#d9d4c7' } },
+        splitLine: { lineStyle: { color: token('--rule') } },
       },
       yAxis: {
         type: 'value',
@@ -71,15 +74,15 @@ export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
         min: 0,
         max: Number((shown.cap / inch).toPrecision(2)),
         axisLabel: font,
-        splitLine: { lineStyle: { color: '#d9d4c7' } },
+        splitLine: { lineStyle: { color: token('--rule') } },
       },
       series: [
         ...shown.lines.map((line) => ({
           type: 'line',
           name: words[line.rule],
           showSymbol: false,
-          lineStyle: { width: 2, ...looks[line.rule] },
-          itemStyle: { color: looks[line.rule].color },
+          lineStyle: { width: 2, type: looks[line.rule].type, color: token(looks[line.rule].color) },
+          itemStyle: { color: token(looks[line.rule].color) },
           data: line.depths.map((d, i) => [(shown.feeds[i] ?? 0) / inch, d / inch]),
         })),
         {
@@ -87,7 +90,7 @@ export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
           name: 'this cut',
           symbol: 'diamond',
           symbolSize: 16,
-          itemStyle: { color: '#c8952f', borderColor: '#1b1f27', borderWidth: 1.5 },
+          itemStyle: { color: token('--brass'), borderColor: token('--ink'), borderWidth: 1.5 },
           data: [[feed / inch, depth / inch]],
         },
       ],
@@ -105,7 +108,7 @@ export function CutChart({ title, asked, feed, depth, units, onHide }: Props) {
             close
           </Button>
         </div>
-        <div ref={host} style={{ height: 340 }} data-testid="chart" />
+        <div className="high-340" ref={host} data-testid="chart" />
         <p className="quiet m-0">
           A cut under every line holds; between “cuts from” and the lowest of the others is the window. Forces by Kienzle, unsure by a fifth.
         </p>

@@ -8,7 +8,7 @@ export function StillToBeDone({ ways, units }: { readonly ways: readonly Reason[
   return (
     <div className="line" role="group" aria-label="what can still be done">
       <div className="quiet">What can still be done</div>
-      <ul className="mb-0 ps-3" style={{ fontSize: 16 }}>
+      <ul className="mb-0 ps-3 size-16">
         {ways.map((way, i) => (
           <li key={i}>{sentenceCase(writeSentence(way.says, units))}</li>
         ))}

@@ -2,4 +2,5 @@ import './bootstrap.scss';
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
 import './theme.css';
+import './sizes.css';
 import './slate.css';

@@ -100,7 +100,7 @@ export function DialQuestion() {
         <Notice onClose={() => setRefused(false)}>This browser did not store the job (storage full or blocked). The question stays here.</Notice>
       )}
       <div className="work">
-        <main className="sheet" style={{ maxWidth: 460 }}>
+        <main className="sheet most-460">
           <h1>What do I dial now?</h1>
           <p className="quiet">
             Set the dial to the reading first, come to it from the same side.{' '}

@@ -18,8 +18,8 @@ export function SketchView({ sketch, units }: { readonly sketch: Sketch; readonl
       <defs>
         {(
           [
-            ['metal', 45, '#8b8676', 7],
-            ['mate', -45, '#8b8676', 7],
+            ['metal', 45, 'var(--holding-line)', 7],
+            ['mate', -45, 'var(--holding-line)', 7],
             ['hole', 45, 'var(--verdigris)', 5],
             ['shaft', -45, 'var(--verdigris)', 5],
           ] as const

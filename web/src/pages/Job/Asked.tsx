@@ -38,16 +38,16 @@ export function Asked({ meant, units, onRight, onMeant, dialReads, onDialReads }
   return (
     <div className="d-flex gap-2 mt-2 flex-wrap" role="group" aria-label="Is this right?">
       {meant !== undefined && (
-        <Button variant="light" style={{ minHeight: 56 }} onClick={() => onMeant({ text: writeExact(meant, units), units })}>
+        <Button className="tall-56" variant="light" onClick={() => onMeant({ text: writeExact(meant, units), units })}>
           it was {writeWithUnit({ is: 'length', value: meant, step: 0.001 }, units)}
         </Button>
       )}
       {dialReads !== undefined && onDialReads && (
-        <Button variant="light" style={{ minHeight: 56 }} onClick={() => onDialReads(dialReads)}>
+        <Button className="tall-56" variant="light" onClick={() => onDialReads(dialReads)}>
           the dial reads {dialReads}: set it so
         </Button>
       )}
-      <Button variant="outline-light" style={{ minHeight: 56 }} onClick={onRight}>
+      <Button className="tall-56" variant="outline-light" onClick={onRight}>
         it is right, I read it again
       </Button>
     </div>

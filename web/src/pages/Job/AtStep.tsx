@@ -176,22 +176,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         )}
         <StillToBeDone ways={plan && sized && advice ? stillToBeDone(sized, advice, { step, plan, job }) : []} units={units} />
         {bothEnds && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
-          <div className="quiet" style={{ fontSize: 16 }}>
-            {sentenceCase(writeSentence(bothEnds.says, units))}
-          </div>
+          <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {(limits ?? gauges.length > 1) && (
-          <div className="d-flex gap-3 align-items-center flex-wrap mt-2" style={{ fontSize: 16 }}>
-            <select
-              className="form-select"
-              style={{ width: 190 }}
-              aria-label="gauge"
-              value={inHand ?? ''}
-              onChange={(e) => setChosenGauge(e.target.value)}>
+          <div className="d-flex gap-3 align-items-center flex-wrap mt-2 size-16">
+            <select className="form-select wide-190" aria-label="gauge" value={inHand ?? ''} onChange={(e) => setChosenGauge(e.target.value)}>
               {gauges.map((g) => (
                 <option key={g.id} value={g.id}>
                   {g.name}
@@ -210,7 +203,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         )}
         {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
         {step.cautions.length > 0 && (
-          <div className="line quiet" style={{ fontSize: 16 }}>
+          <div className="line quiet size-16">
             {step.cautions.map((c) => (
               <div key={c}>△ {c}</div>
             ))}

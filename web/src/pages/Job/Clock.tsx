@@ -34,7 +34,7 @@ export function Clock({ step, piece, live, add, onStore }: Props) {
   if (timer?.kind !== 'timer')
     return (
       <div className="line">
-        <Button variant="outline-light" style={{ minHeight: 48 }} onClick={() => void start()}>
+        <Button className="tall-48" variant="outline-light" onClick={() => void start()}>
           start the clock: {writeMinutes(waits)}
         </Button>
       </div>

@@ -54,8 +54,8 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
       <div className="d-flex gap-2 align-items-center flex-wrap mt-1">
         {(['free', 'held'] as const).map((end) => (
           <Form.Control
+            className="wide-190 tall-48"
             key={end}
-            style={{ width: 190, minHeight: 48 }}
             inputMode="decimal"
             autoComplete="off"
             maxLength={14}
@@ -69,7 +69,7 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
             }}
           />
         ))}
-        <Button variant="outline-light" style={{ minHeight: 48 }} onClick={keep}>
+        <Button className="tall-48" variant="outline-light" onClick={keep}>
           keep both
         </Button>
       </div>

@@ -41,15 +41,7 @@ export function Dialled({ units, onDialled }: Props) {
       <Form.Label htmlFor="dialled" className="m-0">
         dialled in, as the dial shows it
       </Form.Label>
-      <Form.Control
-        id="dialled"
-        className="fig"
-        autoFocus
-        style={{ width: 120 }}
-        value={text}
-        maxLength={14}
-        onChange={(e) => setText(e.target.value)}
-      />
+      <Form.Control id="dialled" className="fig wide-120" autoFocus value={text} maxLength={14} onChange={(e) => setText(e.target.value)} />
       <span>{units}</span>
       <Button type="submit" variant="light">
         cut taken with it

@@ -50,9 +50,9 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
       <div className="d-flex gap-2 flex-wrap mt-1">
         {(thread ? THREADS : FITS).map((feel) => (
           <Button
+            className="tall-48"
             key={feel}
             variant="outline-light"
-            style={{ minHeight: 48 }}
             onClick={() => void onTold(() => view.add({ kind: 'trial', mate: of, feel, piece, step: step.id }))}>
             {feel}
           </Button>
@@ -66,8 +66,8 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
             then try again
           </span>
           <Button
+            className="tall-48"
             variant="outline-light"
-            style={{ minHeight: 48 }}
             onClick={() =>
               void onTold(() =>
                 view.add({

@@ -98,8 +98,7 @@ function NumberCell({
       </Form.Label>
       <Form.Control
         id={id}
-        className="fig"
-        style={{ width: 84 }}
+        className="fig wide-84"
         value={text}
         placeholder={shown}
         autoComplete="off"

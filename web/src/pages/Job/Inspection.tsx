@@ -44,7 +44,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
           <span className={bad > 0 ? 'out' : ''}>out of limits</span>
         </Big>
         <hr />
-        <p className="quiet m-0" style={{ fontSize: 14 }}>
+        <p className="quiet m-0 size-14">
           Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.
         </p>
         <Button variant="outline-light" onClick={() => window.print()}>
@@ -243,8 +243,7 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
         void keep();
       }}>
       <Form.Control
-        className="fig"
-        style={{ width: 78 }}
+        className="fig wide-78"
         value={text}
         placeholder={size.is === 'runout' ? '0 .01 -.005' : undefined}
         aria-label={`reading of ${size.is} ${size.balloon}`}
@@ -255,7 +254,7 @@ function Enter({ view, size, piece }: { readonly view: JobView; readonly size: C
       />
       {gauges.length > 0 && (
         <Form.Select
-          style={{ width: 150 }}
+          className="wide-150"
           value={gauge}
           aria-label={`gauge for ${size.is} ${size.balloon}`}
           onChange={(e) => setGauge(e.target.value)}>

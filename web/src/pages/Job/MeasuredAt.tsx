@@ -12,7 +12,7 @@ interface Props {
 /** Which end of a slender row the reading is of. */
 export function MeasuredAt({ ends, at, units, onAt }: Props) {
   return (
-    <div className="d-flex gap-2 align-items-center mt-2" role="group" aria-label="measured at" style={{ fontSize: 16 }}>
+    <div className="d-flex gap-2 align-items-center mt-2 size-16" role="group" aria-label="measured at">
       <span className="quiet">measured at the</span>
       {(['free', 'held'] as const).map((end) => (
         <Button key={end} variant="outline-light" active={at === end} aria-pressed={at === end} onClick={() => onAt(end)}>

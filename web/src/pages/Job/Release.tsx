@@ -31,16 +31,16 @@ export function Release({ view, setup, piece, picked, onPick }: Props) {
           ? `△ ${String(missing)} of ${String(sizes.length)} not measured yet: press one to type its reading`
           : 'All that was finished here is measured'}
       </div>
-      <table style={{ fontSize: 18 }} aria-label="Sizes finished here">
+      <table className="size-18" aria-label="Sizes finished here">
         <tbody>
           {sizes.map(({ size, verdict, feel }) => (
             <tr key={size.id}>
               <td className="pe-3">
                 {size.limits ? (
                   <Button
+                    className="tall-44"
                     variant={picked === size.id ? 'light' : 'outline-light'}
                     aria-pressed={picked === size.id}
-                    style={{ minHeight: 44 }}
                     onClick={() => onPick(size)}>
                     {size.balloon} {size.is}
                   </Button>

@@ -188,7 +188,7 @@ function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView })
   if (way.key === 'taper' && !view.part.features.some((f) => f.form === 'taper')) return null;
   return (
     <Form.Select
-      style={{ width: 'auto' }}
+      className="w-auto"
       aria-label={way.asks}
       value={value}
       disabled={job.issue !== undefined}

@@ -17,7 +17,7 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
             <span>
               rpm
               {surface && (
-                <span className="quiet d-block" style={{ fontSize: 16 }}>
+                <span className="quiet d-block size-16">
                   <FigureNumber figure={surface} units={units} withUnit />
                 </span>
               )}
@@ -61,13 +61,9 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
           </div>
         )}
       </div>
-      {!speed && (
-        <p className="large" style={{ fontSize: 30 }}>
-          {writeSentence(step.says, units)}
-        </p>
-      )}
+      {!speed && <p className="large size-30">{writeSentence(step.says, units)}</p>}
       {step.series && (
-        <div className="line" style={{ fontSize: 18 }}>
+        <div className="line size-18">
           <span className="quiet">{sentenceCase(writeSentence(step.series.says, units))} </span>
           <span className="fig">{step.series.figures.map((f) => write(f, units).text).join(' · ')}</span>
         </div>

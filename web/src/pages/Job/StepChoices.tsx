@@ -69,7 +69,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
   return (
     <div className="d-flex gap-2 align-items-center flex-wrap">
       {tool && like.length > 1 && (
-        <Form.Select size="sm" style={{ width: 190 }} aria-label="Tool for this step" value={tool.id} onChange={(e) => takeTool(e.target.value)}>
+        <Form.Select className="wide-190" size="sm" aria-label="Tool for this step" value={tool.id} onChange={(e) => takeTool(e.target.value)}>
           {like.map((t) => (
             <option key={t.id} value={t.id}>
               {t.name}
@@ -80,8 +80,8 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
       {tool && like.length === 1 && <span className="quiet">{tool.name}</span>}
       {methods.length > 0 && (
         <Form.Select
+          className="wide-140"
           size="sm"
-          style={{ width: 140 }}
           aria-label="Method of this step"
           value={step.method ?? methods.find((m) => m.verb === step.verb)?.method}
           onChange={(e) => takeMethod(e.target.value)}>
@@ -93,16 +93,12 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
         </Form.Select>
       )}
       {ends && (
-        <Form.Select size="sm" style={{ width: 170 }} aria-label="Turned from" value={ends} onChange={(e) => takeEnd(endOf(e.target.value))}>
+        <Form.Select className="wide-170" size="sm" aria-label="Turned from" value={ends} onChange={(e) => takeEnd(endOf(e.target.value))}>
           <option value="right">turned from end A</option>
           <option value="left">turned from end B</option>
         </Form.Select>
       )}
-      {said && (
-        <div className="quiet w-100" style={{ fontSize: 14 }}>
-          {said}
-        </div>
-      )}
+      {said && <div className="quiet w-100 size-14">{said}</div>}
       {(step.tool !== undefined || step.figures['speed']) &&
         (about.length > 0 ? (
           <Button size="sm" variant="link" onClick={() => open.edit(about.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })))}>

@@ -121,7 +121,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       {why.length > 0 && (
         <div>
           <h2>Why</h2>
-          <ul className="m-0 ps-3" style={{ fontSize: 14 }}>
+          <ul className="m-0 ps-3 size-14">
             {why.map((r) => (
               <li key={r.rule}>
                 {writeSentence(r.says, units)} <span className="quiet">({r.rule})</span>
@@ -131,7 +131,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
         </div>
       )}
       {(stands.after ?? stands.before) && (
-        <div style={{ fontSize: 14 }} data-testid="stands">
+        <div className="size-14" data-testid="stands">
           <h2>Why here</h2>
           {stands.after && (
             <div>
@@ -148,7 +148,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
         </div>
       )}
       {step.cautions.length > 0 && (
-        <div style={{ fontSize: 14 }}>
+        <div className="size-14">
           {step.cautions.map((c) => (
             <div key={c}>△ {c}</div>
           ))}
@@ -180,8 +180,8 @@ function DataChoice({ view, step }: { readonly view: JobView; readonly step: Ste
     <div className="d-flex gap-2 align-items-center flex-wrap">
       {speeds.length > 0 && (
         <Form.Select
+          className="wide-116"
           size="sm"
-          style={{ width: 116 }}
           aria-label="Speed for this step"
           value={String(speed.value)}
           onChange={(e) => set({ speed: Number(e.target.value) })}>
@@ -194,8 +194,8 @@ function DataChoice({ view, step }: { readonly view: JobView; readonly step: Ste
       )}
       {feed && feed.formula !== 'feedByHand' && feed.formula !== 'feedOfThread' && machine.feeds.length > 0 && (
         <Form.Select
+          className="wide-116"
           size="sm"
-          style={{ width: 116 }}
           aria-label="Feed for this step"
           value={String(feed.value)}
           onChange={(e) => set({ feed: Number(e.target.value) })}>

@@ -28,8 +28,7 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
   return (
     <>
       <select
-        className="form-select"
-        style={{ width: 230 }}
+        className="form-select wide-230"
         aria-label="what is wrong"
         value={symptom ?? ''}
         onChange={(e) => setSymptom(can.find((s) => s === e.target.value))}>
@@ -42,7 +41,7 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
       </select>
       {symptom !== undefined &&
         (next ? (
-          <div role="status" className="w-100" style={{ fontSize: 16 }} data-testid="wrong">
+          <div role="status" className="w-100 size-16" data-testid="wrong">
             {writeSentence(next.says, units)}: <strong>{writeSentence(next.does, units)}</strong>
             <div className="d-flex gap-2 mt-1">
               <Button variant="outline-light" onClick={() => say(true)}>
@@ -54,7 +53,7 @@ export function Wrong({ view, step, piece }: { readonly view: JobView; readonly 
             </div>
           </div>
         ) : (
-          <div role="status" className="quiet w-100" style={{ fontSize: 16 }}>
+          <div role="status" className="quiet w-100 size-16">
             All that is usual was tried here: stop, and ask somebody who has stood at this machine longer.
           </div>
         ))}

@@ -96,7 +96,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
       </div>
       {preview && (
         <div className="mt-3" role="group" aria-label="What would come in">
-          <h3 style={{ fontSize: 18 }}>{preview.name}</h3>
+          <h3 className="size-18">{preview.name}</h3>
           <ul>
             {preview.of.says.map((s, i) => (
               <li key={i}>{writeSentence(s, 'mm')}</li>

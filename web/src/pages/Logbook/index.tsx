@@ -61,7 +61,7 @@ export function Logbook() {
         <div className="d-flex gap-3 align-items-center mb-3 flex-wrap">
           <h1 className="me-auto">Logbook</h1>
           <Form.Control
-            style={{ width: 260 }}
+            className="wide-260"
             type="search"
             value={asked}
             aria-label="Find in the logbook"

@@ -34,9 +34,7 @@ function Sample({ sample, onTake }: { readonly sample: SampleLine; readonly onTa
     <button type="button" onClick={onTake}>
       {read.ok && <SmallPart part={readDrawing(read.value)} width={200} height={60} />}
       <div>{sample.says}</div>
-      <div className="fig quiet" style={{ fontSize: 13 }}>
-        {sample.line}
-      </div>
+      <div className="fig quiet size-13">{sample.line}</div>
     </button>
   );
 }

@@ -84,7 +84,7 @@ function Turned({
             <tr key={f.key}>
               <th scope="row">{headOf(f, units)}</th>
               {items.map((item) => (
-                <td key={item.id} style={{ minWidth: 240 }}>
+                <td className="least-240" key={item.id}>
                   <ShopCell item={item} field={f} units={units} label={`${item.name}: ${f.words}`} onChange={onChange} />
                 </td>
               ))}

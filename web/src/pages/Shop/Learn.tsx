@@ -108,7 +108,7 @@ function OneTrial({ trial, machine, shop, units, onKeep }: Omit<Props, 'onClose'
   const learned = wrong.length === 0 && trial.asks.every((a) => values[a.key] !== undefined) ? trial.learn(values, { machine, shop }) : undefined;
   return (
     <section aria-label={trial.title} style={{ borderTop: '1px solid var(--rule)', paddingTop: 10 }}>
-      <h3 style={{ fontSize: 18, margin: 0 }}>{trial.title}</h3>
+      <h3 className="size-18 m-0">{trial.title}</h3>
       <p className="quiet m-0">{trial.how}</p>
       <div className="d-flex gap-3 flex-wrap mt-1">
         {trial.asks.map(({ key, words, counts }) => (
@@ -118,8 +118,7 @@ function OneTrial({ trial, machine, shop, units, onKeep }: Omit<Props, 'onClose'
               {counts ? '' : `, ${units}`}
             </Form.Label>
             <Form.Control
-              className="fig"
-              style={{ width: 150 }}
+              className="fig wide-150"
               inputMode="decimal"
               value={texts[key] ?? ''}
               onChange={(e) => {

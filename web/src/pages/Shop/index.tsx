@@ -95,8 +95,7 @@ export function Shop() {
           )}
           {table && table.list !== 'machines' && (
             <Form.Control
-              className="fig"
-              style={{ width: 170 }}
+              className="fig wide-170"
               aria-label={`Find in ${table.words}`}
               placeholder="find"
               value={find}

@@ -54,7 +54,7 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
     <table className="rows mb-2" aria-label="Cut in it">
       <thead>
         <tr>
-          <th style={{ width: 30 }}>
+          <th className="wide-30">
             <span className="visually-hidden">check</span>
           </th>
           <th style={{ width: '17%' }}>cut in it</th>
@@ -64,7 +64,7 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
           <th>length, width</th>
           <th>angle</th>
           <th style={{ width: '7%' }}>number</th>
-          <th style={{ width: 34 }}>
+          <th className="wide-34">
             <span className="visually-hidden">actions</span>
           </th>
         </tr>

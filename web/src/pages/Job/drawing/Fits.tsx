@@ -30,7 +30,7 @@ export function Fits({ view }: { readonly view: JobView }) {
           <th style={{ width: '15%' }}>with</th>
           <th style={{ width: '7%' }}>°C</th>
           <th>what fit</th>
-          <th style={{ width: 72 }}>
+          <th className="wide-72">
             <span className="visually-hidden">actions</span>
           </th>
         </tr>
@@ -148,10 +148,10 @@ function Fixed({ mate, view }: { readonly mate: Mate; readonly view: JobView }) 
   if (!fixed) return null;
   const number = (key: 'min' | 'max') => (
     <Form.Control
+      className="wide-92"
       aria-label={`${key}, fixed limits of ${mate.piece || 'the fit'}`}
       key={`${mate.id}${key}${String(fixed[key])}`}
       defaultValue={writeExact(fixed[key], units)}
-      style={{ width: 92 }}
       onBlur={(e) => {
         const read = parseLength(e.target.value, units);
         if (read.ok && read.value !== fixed[key])

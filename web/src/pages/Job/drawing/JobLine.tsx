@@ -29,7 +29,7 @@ export const JobLine = still(function JobLine({ name, customer, pieces, material
         wide={150}
         onType={(t) => edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
       />
-      <Form.Group controlId="pieces" style={{ width: 60 }}>
+      <Form.Group className="wide-60" controlId="pieces">
         <Form.Label className="m-0 quiet">Pieces</Form.Label>
         <Form.Control
           type="number"
@@ -42,7 +42,7 @@ export const JobLine = still(function JobLine({ name, customer, pieces, material
           }}
         />
       </Form.Group>
-      <Form.Group controlId="material" style={{ width: 165 }}>
+      <Form.Group className="wide-165" controlId="material">
         <Form.Label className="m-0 quiet">Material</Form.Label>
         <Form.Select
           value={material}

@@ -18,7 +18,7 @@ export function Lengths({ view }: { readonly view: JobView }) {
   const shown = (figure: Figure, withUnit = false) => <FigureNumber figure={figure} units={units} withUnit={withUnit} />;
   if (job.drawing.outside.length === 0) return null;
   const choose = (label: string, value: string, set: (v: string) => void) => (
-    <Form.Select aria-label={label} value={value} onChange={(e) => set(e.target.value)} style={{ width: 150 }}>
+    <Form.Select className="wide-150" aria-label={label} value={value} onChange={(e) => set(e.target.value)}>
       {faces.map((f) => (
         <option key={f.ref} value={f.ref}>
           {f.says}

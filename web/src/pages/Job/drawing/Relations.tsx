@@ -27,7 +27,7 @@ export function Relations({ view }: { readonly view: JobView }) {
           <th style={{ width: '22%' }}>runs</th>
           <th style={{ width: '26%' }}>to</th>
           <th>within</th>
-          <th style={{ width: 34 }}>
+          <th className="wide-34">
             <span className="visually-hidden">actions</span>
           </th>
         </tr>

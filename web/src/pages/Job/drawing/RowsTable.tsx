@@ -168,7 +168,7 @@ const Lines = still(function Lines({ rows, features, checks, rule, units, list, 
       aria-label={`${started ? 'As it is: ' : ''}${outside ? 'rows from the right-hand end A' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}`}>
       <thead>
         <tr>
-          <th style={{ width: 30 }}>
+          <th className="wide-30">
             <span className="visually-hidden">row</span>
           </th>
           <th style={{ width: '21%' }}>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
@@ -178,7 +178,7 @@ const Lines = still(function Lines({ rows, features, checks, rule, units, list, 
           {threads && <th>full thread</th>}
           <th style={{ width: '9%' }}>finish</th>
           <th style={{ width: '11%' }}>note</th>
-          <th style={{ width: 88 }}>
+          <th className="wide-88">
             <span className="visually-hidden">actions</span>
           </th>
         </tr>

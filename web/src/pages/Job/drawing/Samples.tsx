@@ -23,7 +23,7 @@ export function Samples({ view }: { readonly view: JobView }) {
           <th style={{ width: '17%' }}>with</th>
           <th style={{ width: '11%' }}>pitch, if a thread</th>
           <th>likely, and how far the reading is from it</th>
-          <th style={{ width: 34 }}>
+          <th className="wide-34">
             <span className="visually-hidden">actions</span>
           </th>
         </tr>

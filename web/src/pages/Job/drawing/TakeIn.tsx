@@ -59,7 +59,7 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
         </Form.Group>
         {now.kind === 'reading' && (
           <div className="d-flex gap-3 align-items-center">
-            <ProgressBar now={100 * now.share} label="" aria-label="reading" style={{ flex: 1 }} />
+            <ProgressBar className="flex-fill" now={100 * now.share} label="" aria-label="reading" />
             <Button variant="outline-dark" onClick={stop}>
               stop
             </Button>

@@ -51,10 +51,10 @@ export function TitleBlock({ view }: { readonly view: JobView }) {
         {treatment.map((t) => (
           <div key={t.id} className="d-flex gap-1 align-items-center">
             <Form.Select
+              className="wide-180"
               aria-label="treatment"
               value={t.kind}
-              onChange={(e) => open.edit([{ op: 'put', at: `drawing/treatment/#${t.id}/kind`, value: e.target.value }])}
-              style={{ width: 180 }}>
+              onChange={(e) => open.edit([{ op: 'put', at: `drawing/treatment/#${t.id}/kind`, value: e.target.value }])}>
               {kinds.map(([kind, words]) => (
                 <option key={kind} value={kind}>
                   {words}
