@@ -16,3 +16,12 @@ const run = (args, cwd) => {
 };
 run([vite, 'build', '--ssr', 'src/bench.ts', '--outDir', 'dist', '--logLevel', 'warn'], e2e);
 run([join(e2e, 'dist', 'bench.js')], root);
+// the long judged batches, whole: the tests try a quarter of them
+const judges = 'planner/(generated|search)|sizing/(estimate|trials)|bench/bothEnds';
+const args = ['--selectProjects', 'core', '--testPathPatterns', judges, '--maxWorkers', '2', '--verbose'];
+const { status } = spawnSync(process.execPath, [join(root, 'node_modules', 'jest', 'bin', 'jest.js'), ...args], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, JUDGES: 'all' },
+});
+if (status !== 0) process.exit(status ?? 1);

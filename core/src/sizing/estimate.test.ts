@@ -1,4 +1,5 @@
 /* The filter against importance sampling of the same model, and against closed forms. */
+import { judged } from '../planner/judged.fixture';
 import { randomFrom, simulated, type Truth } from '../lathe';
 import { afterCut, believed, comesOff, type Happened, prior, type Priors, sizeAfter, sizeNow } from './estimate';
 
@@ -73,7 +74,7 @@ function sampled(
   return { mean, deviation: Math.sqrt(Math.max(0, two / sum - mean * mean)), worlds: (sum * sum) / squares };
 }
 
-it.each(Array.from({ length: 20 }, (_, i) => i + 1))('history %d: forecast as by importance sampling', (seed) => {
+it.each(Array.from({ length: judged(20) }, (_, i) => i + 1))('history %d: forecast as by importance sampling', (seed) => {
   const events = history(seed);
   const { mean, deviation } = sizeAfter(believed(priors, 30, events), 0.28);
   const by = sampled(events, 0.28, seed);
