@@ -17,8 +17,8 @@ export function bindingReason(depth: number, total: number, limited: Limited, us
     .map((rule) => `${rule} (${String(Math.round(100 * (uses[rule] ?? 0)))} %)`);
   const free = others.length > 0 ? say`, not ${others.join(', ')}` : say``;
   return total <= binding.most.value
-    ? reason('depth', say`depth ${length(depth)}: all there is to take; ${binding.says} would allow ${length(binding.most.value)}${free}`, about)
-    : reason('depth', say`depth ${length(depth)}: ${binding.says} allows ${length(binding.most.value)}${free}`, about);
+    ? reason('depth', say`depth ${length(depth)}: all there is to take; ${binding.says} would allow ${binding.most}${free}`, about)
+    : reason('depth', say`depth ${length(depth)}: ${binding.says} allows ${binding.most}${free}`, about);
 }
 
 /** Limits that exclude each other, and a depth chosen beyond the one that binds. */
@@ -47,7 +47,7 @@ export function overLimit(draft: Draft, id: string, depth: number, limited: Limi
     code: 'depth-over-limit',
     about: id,
     severity: 'caution',
-    says: say`${length(depth)} deep is chosen; ${binding.says} allows ${length(binding.most.value)}`,
+    says: say`${length(depth)} deep is chosen; ${binding.says} allows ${binding.most}`,
     why: say`what is beyond a limit stalls, slips, chatters or bends`,
     mends: [{ says: say`depth as computed`, to: 'job', edits: [{ op: 'put', at: `choices/#${own.id}`, value: rest }] }],
   });

@@ -47,7 +47,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
           ? limits.from === 'general'
             ? say`the major diameter before the thread; the table of this form gives it no limits: the general rule holds`
             : say`the major diameter to its limits before the thread`
-          : say`the middle of the limits is ${diameter(aim.value, 0.001)}`,
+          : say`the middle of the limits is ${aim}`,
         feature.id,
       ),
       ...left,
@@ -110,7 +110,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
         code: 'spring',
         about: id,
         severity: 'caution',
-        says: say`the work gives way ${length(give.spring.value, 0.001)} on radius under the finishing cut; the tolerance is ${length(limits.max - limits.min, 0.001)}`,
+        says: say`the work gives way ${give.spring} on radius under the finishing cut; the tolerance is ${length(limits.max - limits.min, 0.001)}`,
         why: say`it comes out thicker there than the dial says, and like cuts do not mend it along the row: a centre, a rest, less stick-out`,
         mends: [],
       });
@@ -125,7 +125,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
             ...because,
             reason(
               'spring',
-              say`the work gives way ${length(give.spring.value, 0.001)} on radius under ${{ is: 'force', value: give.passive.value, step: 1 }}, most ${length(Math.abs(give.at - faceOf(facts.part, at.end)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
+              say`the work gives way ${give.spring} on radius under ${give.passive}, most ${length(Math.abs(give.at - faceOf(facts.part, at.end)), 0.1)} from its face${two ? '; like cuts spring alike' : ''}`,
               feature.id,
             ),
           ]

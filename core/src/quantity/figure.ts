@@ -39,23 +39,26 @@ export interface Quantity {
   readonly step?: number;
 }
 
-/** Words and quantities; units and rounding are chosen on screen. */
-export type Sentence = readonly (string | Quantity)[];
+/** Words, quantities, and figures, which can open their formula; units and rounding are chosen on screen. */
+export type Sentence = readonly (string | Quantity | Figure)[];
+
+/** A part of a sentence that knows how it was computed. */
+export const isFigure = (part: Sentence[number]): part is Figure => typeof part !== 'string' && 'formula' in part;
 
 /** Builds a Sentence from a template: say`stick-out ${length(79)} is ${ratio(4.2)} to 1`. */
-export function say(words: TemplateStringsArray, ...parts: readonly (string | number | Quantity | Sentence)[]): Sentence {
-  const out: (string | Quantity)[] = [];
+export function say(words: TemplateStringsArray, ...parts: readonly (string | number | Quantity | Figure | Sentence)[]): Sentence {
+  const out: (string | Quantity | Figure)[] = [];
   for (let i = 0; i < words.length; i++) {
     append(out, words[i] ?? '');
     const part = parts[i];
     if (part === undefined) continue;
     if (Array.isArray(part)) for (const own of part as Sentence) append(out, own);
-    else append(out, typeof part === 'number' ? String(part) : (part as string | Quantity));
+    else append(out, typeof part === 'number' ? String(part) : (part as string | Quantity | Figure));
   }
   return out;
 }
 
-function append(out: (string | Quantity)[], part: string | Quantity): void {
+function append(out: (string | Quantity | Figure)[], part: string | Quantity | Figure): void {
   if (part === '') return;
   const last = out.at(-1);
   if (typeof part === 'string' && typeof last === 'string') out[out.length - 1] = last + part;

@@ -31,3 +31,4 @@ export { roundTo, tidy } from './rounding';
 export { alike, atLeast, atMost, exceeds, fallsShort, PLACE, ROUNDING, SNAPPED } from './compare';
 export { atReference, growth, REFERENCE, whenWarm } from './expansion';
 export { surfaceAt, turnsFor } from './turning';
+export { isFigure } from './figure';

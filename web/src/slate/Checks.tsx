@@ -3,6 +3,7 @@ import { type Units, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { still } from '../shell/useSteady';
 import { Mark } from './Mark';
+import { Said } from './Said';
 
 export type Apply = (edits: readonly Edit[], to: 'job' | 'shop') => void;
 
@@ -24,8 +25,12 @@ export const Checks = still(function Checks({
       {gravestFirst(findings).map((f) => (
         <li key={findingKey(f)} data-code={f.code}>
           <Mark severity={f.severity} dark={dark} />
-          <div>{writeSentence(f.says, units)}</div>
-          <div className="quiet">{writeSentence(f.why, units)}</div>
+          <div>
+            <Said sentence={f.says} units={units} />
+          </div>
+          <div className="quiet">
+            <Said sentence={f.why} units={units} />
+          </div>
           {apply && f.mends.length > 0 && (
             <div className="fixes">
               {f.mends.map((m, i) => (

@@ -5,3 +5,4 @@ export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';
 export { StillToBeDone } from './StillToBeDone';
 export { sentence, sentenceCase } from './sentenceCase';
+export { Said } from './Said';

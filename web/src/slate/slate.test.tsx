@@ -1,12 +1,12 @@
 import type { Finding } from '@obra/core/finding';
-import { figure } from '@obra/core/quantity';
+import { figure, length, say } from '@obra/core/quantity';
 import { startingShop } from '@obra/core/shop';
 import { fireEvent, render, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '../app/version';
 import { LatheEditor, sizeSaid } from '../fields';
-import { Checks, FigureNumber } from './index';
+import { Checks, FigureNumber, Said } from './index';
 
 const rule = { text: 'ISO 2768-m', units: 'mm' as const };
 
@@ -16,7 +16,7 @@ describe('a number shown', () => {
   it('opens its formula, the values put in and the source', async () => {
     render(<FigureNumber figure={speed} units="mm" />);
     fireEvent.click(screen.getByRole('button', { name: '250' }));
-    const card = await screen.findByRole('dialog');
+    const card = await screen.findByRole('dialog', {}, { timeout: 5000 });
     expect(card).toHaveTextContent('1000 v / (pi d)');
     expect(card).toHaveTextContent('30 m/min');
     expect(card).toHaveTextContent('100 250 500');
@@ -28,6 +28,19 @@ describe('a number shown', () => {
     expect(screen.getByRole('button')).toHaveTextContent('25.4 mm');
     rerender(<FigureNumber figure={figure('length', 'distance', { value: 25.4 })} units="in" withUnit />);
     expect(screen.getByRole('button')).toHaveTextContent('1 in');
+  });
+});
+
+describe('a sentence', () => {
+  it('lets what was computed in it open its formula; the rest is words', () => {
+    const sentence = say`cut ${length(2)} deep: power allows ${figure('length', 'distance', { value: 3.5 })}`;
+    render(
+      <p>
+        <Said sentence={sentence} units="mm" />
+      </p>,
+    );
+    expect(screen.getByRole('paragraph')).toHaveTextContent('cut 2 mm deep: power allows 3.5 mm');
+    expect(screen.getAllByRole('button').map((b) => b.textContent)).toEqual(['3.5 mm']);
   });
 });
 

@@ -134,8 +134,8 @@ export function writeThread(draft: Draft, feature: Feature): void {
       reason(
         'infeed',
         straight
-          ? say`straight in, light, cross dial from zero to ${length(infeed.value)} on radius`
-          : say`compound at ${angle(along)}, ${length(infeed.value)} along it; cross slide back to zero each time`,
+          ? say`straight in, light, cross dial from zero to ${infeed} on radius`
+          : say`compound at ${angle(along)}, ${infeed} along it; cross slide back to zero each time`,
         feature.id,
       ),
       reason('angle-set', say`the tool square to the work, by a gauge on the work or against its face`, feature.id),

@@ -10,7 +10,7 @@ import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { listSummaries } from '../../data/jobs';
 import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
-import { Big, Checks, FigureNumber, Mark } from '../../slate';
+import { Big, Checks, FigureNumber, Mark, Said } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
 import { Carrying } from './Carrying';
 import { HoldNumbers } from './HoldNumbers';
@@ -182,7 +182,7 @@ function Options({
                 <div key={f.code} className="d-flex gap-2">
                   <Mark severity={f.severity} />
                   <span>
-                    {writeSentence(f.says, units)}; {writeSentence(f.why, units)}
+                    <Said sentence={f.says} units={units} />; <Said sentence={f.why} units={units} />
                   </span>
                 </div>
               ))}
@@ -191,7 +191,7 @@ function Options({
                   .filter((r) => r.rule !== 'stick-out' || !o.findings.some((f) => f.code === 'stick-out'))
                   .map((r) => (
                     <div key={r.rule} className="quiet">
-                      {writeSentence(r.says, units)}
+                      <Said sentence={r.says} units={units} />
                     </div>
                   ))}
             </td>

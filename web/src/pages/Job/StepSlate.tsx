@@ -4,7 +4,7 @@ import { turnsFor, write, writeSentence } from '@obra/core/quantity';
 import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { Big, FigureNumber } from '../../slate';
+import { Big, FigureNumber, Said } from '../../slate';
 import { StepChoices } from './StepChoices';
 import type { JobView } from './view';
 
@@ -61,7 +61,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       )}
       {binds && (
         <div className="quiet" data-testid="binds">
-          {writeSentence(binds.says, units)}.{' '}
+          <Said sentence={binds.says} units={units} />.{' '}
           {step.cut && feed && depth && (
             <Button variant="link" size="sm" onClick={() => setChart(true)}>
               draw its limits
@@ -124,7 +124,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           <ul className="m-0 ps-3 size-14">
             {why.map((r) => (
               <li key={r.rule}>
-                {writeSentence(r.says, units)} <span className="quiet">({r.rule})</span>
+                <Said sentence={r.says} units={units} /> <span className="quiet">({r.rule})</span>
               </li>
             ))}
           </ul>
