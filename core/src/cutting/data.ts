@@ -64,6 +64,7 @@ export function leadOf(tool: Tool): number {
  * Least depth that an edge cuts rather than rubs, on radius, mm: a keen one (honed high-speed steel) 0.02, else a third of its nose.
  * @param keen nothing where it is not known
  * @source least-depth, common practice: a third to a half
+ * @example leastDepthOf(false, 0.6) // 0.2
  */
 export const leastDepthOf = (keen: boolean | undefined, nose: number): number => (keen === true ? 0.02 : tidy(nose / 3));
 

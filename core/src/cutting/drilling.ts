@@ -28,5 +28,8 @@ export function peckDepths(depth: number, size: number, sticks: boolean): readon
   return [...stops, depth].map((value) => figure('length', 'distance', { value }, { step: 0.5 }));
 }
 
-/** Feed of a two-lipped drill, mm/rev. @source common practice: a fiftieth to a seventieth of the size, 0.25 by hand at the most */
+/**
+ * Feed of a two-lipped drill, mm/rev. @source common practice: a fiftieth to a seventieth of the size, 0.25 by hand at the most
+ * @example drillFeed(10) // 0.15
+ */
 export const drillFeed = (size: number): number => Math.min(0.25, 0.015 * size);

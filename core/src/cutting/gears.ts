@@ -92,7 +92,10 @@ export function dialMarks(marks: number, wheel: number, screw: number, tpi: numb
 
 const isWhole = (value: number) => alike(value, Math.round(value), ROUNDING);
 
-/** Threads to the inch of a pitch in mm. */
+/**
+ * Threads to the inch of a pitch in mm.
+ * @example tpiOf(1.27) // 20
+ */
 export const tpiOf = (pitch: number): number => MM_PER_INCH / pitch;
 
 /**
@@ -101,6 +104,7 @@ export const tpiOf = (pitch: number): number => MM_PER_INCH / pitch;
  * @param pitch and `leadscrew` in mm
  * @param oneSystem both inch or both metric
  * @source half-nut, common practice; exact arithmetic
+ * @example halfNuts(2, 6, true) // 'anywhere'
  */
 export const halfNuts = (pitch: number, leadscrew: number, oneSystem: boolean): 'anywhere' | 'by the dial' | 'keep closed' =>
   isWhole(leadscrew / pitch) ? 'anywhere' : oneSystem ? 'by the dial' : 'keep closed';

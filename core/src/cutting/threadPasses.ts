@@ -13,5 +13,8 @@ export function threadInfeeds(whole: number, passes: number, springs: number, di
   );
 }
 
-/** First pass of a thread, mm along the infeed: deep enough to cut, no deeper than the form at its crest carries. @source common practice: a fifth of the pitch, between 0.1 and 0.4 mm */
+/**
+ * First pass of a thread, mm along the infeed: deep enough to cut, no deeper than the form at its crest carries. @source common practice: a fifth of the pitch, between 0.1 and 0.4 mm
+ * @example firstPass(1.5) // 0.3
+ */
 export const firstPass = (pitch: number): number => Math.min(0.4, Math.max(0.1, 0.2 * pitch));

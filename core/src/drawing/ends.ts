@@ -1,15 +1,22 @@
 import type { End } from '../ref';
 import type { Feature, Part } from './types';
 
+/** @example otherEnd('right') // 'left' */
 export const otherEnd = (end: End): End => (end === 'right' ? 'left' : 'right');
 
-/** The painted letter of an end. */
+/**
+ * The painted letter of an end.
+ * @example letterOf('left') // 'B'
+ */
 export const letterOf = (end: End): 'A' | 'B' => (end === 'right' ? 'A' : 'B');
 
 /** z of the finished face of an end. */
 export const faceOf = (part: Pick<Part, 'length'>, end: End): number => (end === 'right' ? 0 : -part.length);
 
-/** The way along z from the free end of a setup to the headstock. */
+/**
+ * The way along z from the free end of a setup to the headstock.
+ * @example inward('right') // -1
+ */
 export const inward = (end: End): 1 | -1 => (end === 'right' ? -1 : 1);
 
 /** The edge of a row towards the free end of a setup, and the one towards the headstock; z of the part, mm. Holes are read from their own end, outside rows from A. */

@@ -26,11 +26,17 @@ export function coolingConstant(
   return (density * heat * (volume / area)) / 1000 / sheds;
 }
 
-/** Temperature after some seconds. */
+/**
+ * Temperature after some seconds.
+ * @example cooledTo(100, 20, 50, 0) // 100
+ */
 export const cooledTo = (from: number, room: number, constant: number, seconds: number): number =>
   room + (from - room) * Math.exp(-seconds / constant);
 
-/** Seconds from one temperature to another. @throws RangeError where the surroundings never bring it there */
+/**
+ * Seconds from one temperature to another. @throws RangeError where the surroundings never bring it there
+ * @example coolingTime(60, 40, 20, 100) // 100 * Math.LN2
+ */
 export function coolingTime(from: number, to: number, room: number, constant: number): number {
   const [now, wanted] = [from - room, to - room];
   if (Math.abs(now) <= Math.abs(wanted) && now * wanted >= 0) return 0;

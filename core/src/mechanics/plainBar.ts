@@ -19,6 +19,7 @@ export const secondMoment = (diameter: number, inside = 0): number => (Math.PI *
  * Deflection (mm, sideways) under a force (N) at `at` mm from the chuck, ends rigid. The error on diameter is twice this.
  * @throws RangeError where the load is not on the bar
  * @source closed forms of beam theory: F a^3 / 3 E I; F a^2 b^2 / 3 E I L; F a^3 b^2 (4 L - a) / 12 E I L^3
+ * @example deflectionAt({ diameter: 20, modulus: 210000, length: 100, held: 'chuck' }, 100, 100) // (64 * 100 * 100 ** 3) / (3 * 210000 * Math.PI * 20 ** 4)
  */
 export function deflectionAt({ diameter, inside = 0, modulus, length: L, held }: PlainBar, force: number, at: number): number {
   if (!(diameter > inside && inside >= 0 && L > 0 && at >= 0 && at <= L && modulus > 0))
@@ -30,7 +31,10 @@ export function deflectionAt({ diameter, inside = 0, modulus, length: L, held }:
   return (force * at ** 3 * b ** 2 * (4 * L - at)) / (12 * EI * L ** 3);
 }
 
-/** Where along the bar a load bends it most, mm from the chuck: the free end, the middle, or 0.586 L. @source derivative of the closed forms */
+/**
+ * Where along the bar a load bends it most, mm from the chuck: the free end, the middle, or 0.586 L. @source derivative of the closed forms
+ * @example weakestPlace({ diameter: 20, modulus: 210000, length: 100, held: 'centres' }) // 50
+ */
 export const weakestPlace = ({ length, held }: PlainBar): number => length * { chuck: 1, centres: 0.5, 'chuck and centre': 2 - Math.SQRT2 }[held];
 
 /**

@@ -74,14 +74,20 @@ export function writeSentence(sentence: Sentence, units: Units): string {
   return sentence.map((part) => (typeof part === 'string' ? part : writeWithUnit(part, units))).join('');
 }
 
-/** Minutes as m:ss, or h:mm above an hour with 'h'. */
+/**
+ * Minutes as m:ss, or h:mm above an hour with 'h'.
+ * @example writeMinutes(1.5) // '1:30'
+ */
 export function writeMinutes(minutes: number): string {
   const seconds = Math.round(minutes * 60);
   if (seconds >= 3600) return `${String(Math.floor(seconds / 3600))}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')} h`;
   return `${String(Math.floor(seconds / 60))}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
-/** What is left of a wait, seconds, as on a clock: h:mm:ss, or m:ss under an hour. */
+/**
+ * What is left of a wait, seconds, as on a clock: h:mm:ss, or m:ss under an hour.
+ * @example writeClock(75) // '1:15'
+ */
 export function writeClock(left: number): string {
   const seconds = Math.ceil(left);
   const two = (n: number) => String(n).padStart(2, '0');
@@ -89,7 +95,10 @@ export function writeClock(left: number): string {
   return h > 0 ? `${String(h)}:${two(m)}:${two(s)}` : `${String(m)}:${two(s)}`;
 }
 
-/** What a person would type to mean exactly this length, in these units; parses back to the same value. */
+/**
+ * What a person would type to mean exactly this length, in these units; parses back to the same value.
+ * @example writeExact(25.4, 'in') // '1'
+ */
 export function writeExact(mm: number, units: Units): string {
   const value = units === 'in' ? mm / MM_PER_INCH : mm;
   return String(Number(value.toFixed(6)));

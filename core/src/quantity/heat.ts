@@ -4,9 +4,13 @@ import type { Parsed, Units } from './length';
 /** What a bare number of degrees means: nothing in an inch job, where both are in use. */
 export type Degrees = 'C' | 'F' | 'ask';
 
+/** @example bareDegrees('in') // 'ask' */
 export const bareDegrees = (units: Units): Degrees => (units === 'mm' ? 'C' : 'ask');
 
-/** Degrees Fahrenheit of degrees Celsius. */
+/**
+ * Degrees Fahrenheit of degrees Celsius.
+ * @example fahrenheit(100) // 212
+ */
 export const fahrenheit = (celsius: number): number => (celsius * 9) / 5 + 32;
 const celsiusOf = (value: number, degrees: 'C' | 'F'): number => (degrees === 'F' ? ((value - 32) * 5) / 9 : value);
 
@@ -14,8 +18,8 @@ const degreesPattern = /^([+\-−]?)\s*(\d+(?:[.,]\d+)?)\s*(?:°|º|deg(?:rees)?
 
 /**
  * A temperature as typed, in degrees Celsius: '68 F', '20 °C', '260'. A bare number is Celsius, or Fahrenheit, or asked about.
- * @example parseTemperature('500 F') gives 260
- * @example parseTemperature('68', 'ask') asks: 68 °C or 68 °F?
+ * @example parseTemperature('500 F') // { ok: true, value: 260 }
+ * @example parseTemperature('68', 'ask').ok // false
  */
 export function parseTemperature(text: string, bare: Degrees = 'C'): Parsed<number> {
   const read = degreesAt(text.trim(), bare);
@@ -46,7 +50,7 @@ function degreesAt(text: string, bare: Degrees): Read | undefined {
 
 /**
  * A time as typed, in minutes: '30 min', '1 h', '1 h 30', '1:30', '90 minutes', 'an hour'.
- * @example parseTime('1 h 30') gives 90
+ * @example parseTime('1 h 30') // { ok: true, value: 90 }
  */
 export function parseTime(text: string): Parsed<number> {
   const minutes = minutesOf(text.trim().toLowerCase());

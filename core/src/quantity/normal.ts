@@ -1,4 +1,7 @@
-/** Probability that a normal variable lies below x. @source Abramowitz and Stegun 7.1.26, error under 1.5e-7, from memory */
+/**
+ * Probability that a normal variable lies below x. @source Abramowitz and Stegun 7.1.26, error under 1.5e-7, from memory
+ * @example Math.abs(normalBelow(0, 0, 1) - 0.5) < 1e-8 // true
+ */
 export function normalBelow(x: number, mean: number, deviation: number): number {
   if (!(deviation > 0)) return x < mean ? 0 : 1;
   const u = (x - mean) / deviation / Math.SQRT2;

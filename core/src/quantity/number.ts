@@ -23,7 +23,10 @@ export function readNumber(text: string): ReadNumber | undefined {
   return { value: new Fraction(`${top}/${bottom}`).add(whole).valueOf(), fraction: true, rest };
 }
 
-/** The nearest fraction of an inch with a denominator of at most 64, when it is within `within` inches: '13/16', '1 1/8'. */
+/**
+ * The nearest fraction of an inch with a denominator of at most 64, when it is within `within` inches: '13/16', '1 1/8'.
+ * @example nearestFraction(0.8125) // '13/16'
+ */
 export function nearestFraction(inches: number, within = 0.0005): string | undefined {
   const sixtyFourths = Math.round(inches * 64);
   if (sixtyFourths <= 0 || Math.abs(inches - sixtyFourths / 64) > within) return undefined;

@@ -5,7 +5,10 @@ import { centreNamed, drillNamed, readExternalThread, readInternalThread } from 
 /** Cells are never changed once made: each is read once; nothing for those that cannot be read. */
 const readBefore = new WeakMap<Cell, number | undefined>();
 
-/** A cell of the shop in mm; `otherwise` when it cannot be read or is absent. */
+/**
+ * A cell of the shop in mm; `otherwise` when it cannot be read or is absent.
+ * @example mmOf({ text: '1/2', units: 'in' }) // 12.7
+ */
 export function mmOf(cell: Cell | undefined, otherwise = 0): number {
   if (!cell) return otherwise;
   if (!readBefore.has(cell)) readBefore.set(cell, readCell(cell));

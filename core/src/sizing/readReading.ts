@@ -22,7 +22,7 @@ export function readReading(text: string, units: Units, wanted: Limits): Parsed<
 
 /**
  * A reading with the digits that were offered before it: a whole reading typed after them takes their place, so '19.' and '19.31' are 19.31.
- * @example wholeReading('19.', '19.19.31') gives '19.31'
+ * @example wholeReading('19.', '19.19.31') // '19.31'
  */
 export function wholeReading(lead: string, text: string): string {
   if (lead === '' || !text.startsWith(lead)) return text;

@@ -23,13 +23,22 @@ export function boltCircle(count: number, diameter: number, start = 0): readonly
   });
 }
 
-/** Straight distance between two of `count` equal divisions, `apart` steps from one another, mm. @source geometry: D sin(180 apart / count) */
+/**
+ * Straight distance between two of `count` equal divisions, `apart` steps from one another, mm. @source geometry: D sin(180 apart / count)
+ * @example chord(6, 100) // 50
+ */
 export const chord = (count: number, diameter: number, apart = 1): number => diameter * Math.sin(rad((180 * apart) / count));
 
-/** Distance of centres from a measurement over two pins and one between them, mm: their mean. @source bolt-circle, common practice */
+/**
+ * Distance of centres from a measurement over two pins and one between them, mm: their mean. @source bolt-circle, common practice
+ * @example centresFromPins(60, 40) // 50
+ */
 export const centresFromPins = (over: number, between: number): number => (over + between) / 2;
 
-/** Circle (mm) on which two holes lie that are `apart` of `count` steps from one another, from their distance. @source geometry */
+/**
+ * Circle (mm) on which two holes lie that are `apart` of `count` steps from one another, from their distance. @source geometry
+ * @example circleThrough(50, 6, 1) // 100
+ */
 export const circleThrough = (distance: number, count: number, apart: number): number => distance / Math.sin(rad((180 * apart) / count));
 
 export interface Flats {
@@ -62,7 +71,10 @@ export function flats(diameter: number, across: number, sides: number): Flats {
   };
 }
 
-/** The largest figure of `sides` sides that a round holds, mm across its flats; of six sides 0.866 d, of four 0.707 d. @source geometry */
+/**
+ * The largest figure of `sides` sides that a round holds, mm across its flats; of six sides 0.866 d, of four 0.707 d. @source geometry
+ * @example largestAcross(20, 6) // 10 * Math.sqrt(3)
+ */
 export const largestAcross = (diameter: number, sides: number): number => diameter * Math.cos(rad(180 / sides));
 
 export interface Indexing {

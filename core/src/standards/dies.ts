@@ -20,6 +20,7 @@ const shortChipped: readonly string[] = ['brass', 'grey-iron', 'bronze'];
 /**
  * Blank for a thread that a die cuts, mm: 0.1 pitch under in stock that flows, 0.05 in brass, bronze and iron; never under the least major diameter of the class.
  * @source die, common practice: 0.1 pitch under for steel
+ * @example dieBlank('M12').ok // true
  */
 export function dieBlank(designation: string, material = 'mild-steel'): LookedUp<DieBlank> {
   const thread = threadLimits(designation);

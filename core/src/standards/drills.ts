@@ -16,6 +16,7 @@ const inches = (set: DrillSet, name: string, inch: number): Drill => ({ name, se
 /**
  * A drill by its name: '#7', 'No. 7', 'letter F', '13/64' (steps of 1/64 to 2 in), '6.8', '6.8 mm' (as far as the metric index goes).
  * @source number and letter drill table, from memory
+ * @example drillNamed('letter H')?.diameter // 6.7564
  */
 export function drillNamed(text: string): Drill | undefined {
   const t = text.trim();

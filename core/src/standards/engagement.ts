@@ -32,7 +32,10 @@ export function threadsIn(length: number, { pitch, lead = 0, relief = 0, counter
   return { full, threads: full / pitch };
 }
 
-/** Diameters of full thread that a steel bolt wants in a nut of this stock. @source engagement, common practice */
+/**
+ * Diameters of full thread that a steel bolt wants in a nut of this stock. @source engagement, common practice
+ * @example engagementWanted('mild-steel') // 1
+ */
 export function engagementWanted(material: string): number {
   const { group, id } = materialOf(material);
   if (group === 'K' || id === 'brass' || id === 'bronze' || id === 'aluminium-bronze') return 1.5;

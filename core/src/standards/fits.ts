@@ -33,6 +33,7 @@ function readSize(text: string): { readonly nominal: number; readonly units: Uni
 /**
  * Limits of a size, mm: '25 h6', '50 H7', '10 js7', '1.000 +.000 -.002 in', '25 +/-0.05'. Classes over 0 to 500 mm.
  * @source ISO 286-1 and -2:2010, from memory; a class the tables do not hold says so
+ * @example sizeLimits('25 H7').ok // true
  */
 export function sizeLimits(text: string): LookedUp<SizeLimits> {
   const size = readSize(text);
@@ -69,6 +70,7 @@ function fitOf(hole: SizeLimits, shaft: SizeLimits): LookedUp<Fit> {
 /**
  * A fit, mm: '25 H7/g6', '25 H7 g6', '1.000 RC4' (inches). Clearance is hole less shaft, negative where they interfere.
  * @source ISO 286-1 and -2:2010, from memory; ANSI B4.1-1967 to 4.73 in (FN to 5.52), from memory, medium confidence
+ * @example fit('25 H7/g6').ok // true
  */
 export function fit(text: string): LookedUp<Fit> {
   const t = text.trim();

@@ -33,10 +33,14 @@ const find = (table: typeof linear, size: number, letter: string): number | unde
  * Permissible deviation (plus and minus, mm) of a linear size that has no tolerance of its own; nominal 0.5 to 4000 mm.
  * Undefined below 0.5 mm, where the standard wants the deviation written at the size.
  * @source ISO 2768-1:1989 table 1, from memory
+ * @example generalTolerance(25, 'm') // 0.2
  */
 export const generalTolerance = (nominal: number, letter: string): number | undefined => (nominal < 0.5 ? undefined : find(linear, nominal, letter));
 
-/** The same of a chamfer or an outside radius, mm. @source ISO 2768-1:1989 table 2, from memory */
+/**
+ * The same of a chamfer or an outside radius, mm. @source ISO 2768-1:1989 table 2, from memory
+ * @example generalEdgeTolerance(2, 'm') // 0.2
+ */
 export const generalEdgeTolerance = (size: number, letter: string): number | undefined => (size < 0.5 ? undefined : find(edges, size, letter));
 
 /** The same of an angle whose shorter leg has this length (mm), in degrees. @source ISO 2768-1:1989 table 3, from memory */

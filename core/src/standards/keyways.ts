@@ -10,7 +10,10 @@ export interface Keyway {
   readonly depthInHub: number;
 }
 
-/** The key that a shaft of this diameter takes, mm; over 6 to 110. @source DIN 6885-1, from memory */
+/**
+ * The key that a shaft of this diameter takes, mm; over 6 to 110. @source DIN 6885-1, from memory
+ * @example keywayFor(25).ok // true
+ */
 export function keywayFor(shaft: number): LookedUp<Keyway> {
   const row = keyways.find(([over, to]) => exceeds(shaft, over) && atMost(shaft, to));
   if (!row) return { ok: false, says: say`a key for a shaft of ${diameter(shaft)} is not in this table; it goes from 6 to 110 mm`, nearest: [] };

@@ -17,6 +17,7 @@ function rangeOf(nominal: number, ranges: readonly number[]): number {
  * Undefined when the class or the size is not in the table: sizes over 0 to 500 mm, classes as far as the tables go.
  * js and JS with an odd tolerance of IT7 to IT11 depend on the edition and are left out.
  * @source ISO 286-1 and -2:2010, from memory
+ * @example toleranceClass(25, 'h6')?.lower // -0.013
  */
 export function toleranceClass(nominal: number, text: string): Deviations | undefined {
   const parts = /^([A-Za-z]{1,2})(\d{1,2})$/.exec(text);

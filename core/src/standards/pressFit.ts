@@ -54,6 +54,7 @@ export function pressFit({ interference, diameter: d, outside, inside = 0, lengt
  * @param gap clearance wanted while it goes on, mm on diameter
  * @param alpha millionths a degree
  * @source linear expansion: (interference + gap) / (alpha d)
+ * @example degreesToAssemble(0.03, 0.03, 50, 12) // 100
  */
 export const degreesToAssemble = (interference: number, gap: number, diameter: number, alpha: number): number =>
   (interference + gap) / (alpha * 1e-6 * diameter);

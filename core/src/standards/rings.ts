@@ -15,6 +15,7 @@ export interface RingGroove {
 /**
  * Groove for a retaining ring on a shaft or in a bore of this diameter, mm. The tolerance of the groove diameter is not in this table.
  * @source DIN 471 and DIN 472, width H13, from memory; shoulder three groove depths, common practice
+ * @example ringGroove(25, 'shaft').ok // true
  */
 export function ringGroove(diameter: number, where: 'shaft' | 'bore'): LookedUp<RingGroove> {
   const table = where === 'shaft' ? shaftRings : boreRings;

@@ -104,7 +104,10 @@ export function doesItPass(designation: string, hole: number): LookedUp<Passes> 
   };
 }
 
-/** Depth (mm) to which a countersink of an angle is fed from the edge of a hole to a mouth. @throws RangeError @source geometry */
+/**
+ * Depth (mm) to which a countersink of an angle is fed from the edge of a hole to a mouth. @throws RangeError @source geometry
+ * @example countersinkDepth(10, 6, 90) // 2
+ */
 export function countersinkDepth(mouth: number, hole: number, angle: number): number {
   if (!(mouth >= hole && hole >= 0 && angle > 0 && angle < 180)) throw new RangeError(`mouth ${mouth}, hole ${hole} mm, angle ${angle} degrees`);
   return (mouth - hole) / 2 / Math.tan((angle * Math.PI) / 360);

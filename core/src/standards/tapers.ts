@@ -59,16 +59,28 @@ function shapeOf(slope: number): Pick<Taper, 'slope' | 'includedAngle' | 'settin
   return { slope, includedAngle: 2 * setting, setting, perFoot: 12 * slope, ratio: 1 / slope };
 }
 
-/** How far the tailstock is set over, mm, for a piece of this whole length between centres. @source L (D - d) / (2 l), geometry */
+/**
+ * How far the tailstock is set over, mm, for a piece of this whole length between centres. @source L (D - d) / (2 l), geometry
+ * @example setOver(200, 0.05) // 5
+ */
 export const setOver = (between: number, slope: number): number => (between * slope) / 2;
 
-/** Travel of the compound along a taper, mm. */
+/**
+ * Travel of the compound along a taper, mm.
+ * @example compoundTravel(30, 60) // 60
+ */
 export const compoundTravel = (length: number, setting: number): number => length / Math.cos(radians(setting));
 
-/** Height under one roll of a sine bar, mm, for an angle in degrees. */
+/**
+ * Height under one roll of a sine bar, mm, for an angle in degrees.
+ * @example sineBarHeight(100, 30) // 50
+ */
 export const sineBarHeight = (bar: number, angle: number): number => bar * Math.sin(radians(angle));
 
-/** How much further in a tapered fit still goes, mm, for what is left on diameter. @source taper-from-gauge, common practice */
+/**
+ * How much further in a tapered fit still goes, mm, for what is left on diameter. @source taper-from-gauge, common practice
+ * @example stillToGoIn(0.1, 0.05) // 2
+ */
 export const stillToGoIn = (left: number, slope: number): number => left / slope;
 
 /** A taper by its name, mm: 'Morse 2' or 'MT2', 'Jacobs 6', 'B&S 9', '7/24 40', 'Jarno 5', 'metric 80', 'ER 32' (the seat of a collet). @source ASME B5.10, ISO 296, ISO 297, DIN 6499, handbooks, from memory */

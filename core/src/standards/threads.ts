@@ -21,6 +21,7 @@ function readThread(text: string): ReadThread | undefined {
  * Limits of a thread in mm, external or internal by its class: 'M12x1.5-6g', 'M12-6H', '1/2-13 UNC-2A', '10-32 UNF-2B', '1/4-20 BSW', 'G 1/2 A', '2 BA'. A bound that the
  * standard leaves free is null; one that is not in the tables is null too, and `remark` says so.
  * @source ISO 965-1:2013, ASME B1.1-2003, BS 84, ISO 228-1, BS 93, from memory
+ * @example threadLimits('M12').ok // true
  */
 export function threadLimits(designation: string): LookedUp<Thread> {
   const read = readThread(designation.trim());

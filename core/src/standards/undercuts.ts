@@ -16,6 +16,7 @@ export interface ThreadUndercut {
 /**
  * Undercut before a shoulder for an external thread of this pitch (mm), form A or the short form B; pitches between rows take the next coarser row.
  * @source DIN 76-1 external, width g1 min, overall g2 max, run-out x1 (B: x2); from memory, medium confidence
+ * @example threadUndercut(1.75) === undefined // false
  */
 export function threadUndercut(pitch: number, form: 'A' | 'B' = 'A'): ThreadUndercut | undefined {
   const row = threadUndercuts.find(([p]) => atLeast(p, pitch, PLACE));

@@ -14,7 +14,10 @@ export interface WireForm {
 
 const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
-/** The wire that touches the flanks at the pitch line, mm. @source W = P / (2 cos a), elementary geometry */
+/**
+ * The wire that touches the flanks at the pitch line, mm. @source W = P / (2 cos a), elementary geometry
+ * @example bestWire(2, 30) // 2 / Math.sqrt(3)
+ */
 export const bestWire = (pitch: number, half: number): number => pitch / (2 * Math.cos(radians(half)));
 
 /**
@@ -95,6 +98,7 @@ export interface Wires {
  * Three wires on an outside thread: best wire, the range that will do, and the measurement at the limits of its class.
  * @param wire mm; the best one when left out
  * @source geometry of the profiles: contact on the straight of the flanks, the wire proud of the crest; 60 degrees with a root flat of P/4
+ * @example wires('M12').ok // true
  */
 export function wires(designation: string, wire?: number): LookedUp<Wires> {
   const thread = threadLimits(designation);

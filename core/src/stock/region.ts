@@ -86,12 +86,18 @@ function overEdges(ring: Float64Array, of: (z0: number, r0: number, z1: number, 
   return sum;
 }
 
-/** Area in the half plane, mm2. */
+/**
+ * Area in the half plane, mm2.
+ * @example area(rectangle(0, -10, 0, 5)) // 50
+ */
 export function area(region: Region): number {
   return region.reduce((sum, rings) => sum + rings.reduce((own, ring, i) => own + (i === 0 ? 1 : -1) * Math.abs(ringArea(ring)), 0), 0);
 }
 
-/** Volume of the solid of revolution, mm3. @source Pappus and Guldin */
+/**
+ * Volume of the solid of revolution, mm3. @source Pappus and Guldin
+ * @example volume(rectangle(0, -10, 0, 5)) // 250 * Math.PI
+ */
 export function volume(region: Region): number {
   const ofRing = (ring: Float64Array) => Math.abs(overEdges(ring, (z0, r0, z1, r1) => ((r0 + r1) * (z0 * r1 - z1 * r0)) / 6)) * 2 * Math.PI;
   return region.reduce((sum, rings) => sum + rings.reduce((own, ring, i) => own + (i === 0 ? 1 : -1) * ofRing(ring), 0), 0);
