@@ -8,7 +8,7 @@ import { demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
 import { adviseWith } from '../sizing';
 import { benchState } from './benchState';
-import { adviseBothEnds, atBothEnds, endRead, type Ends, endsOf, narrowed } from './bothEnds';
+import { adviseBothEnds, atBothEnds, endRead, type Ends, endsOf, narrowedLimits } from './bothEnds';
 
 const ends: Ends = { free: 3, held: 67 };
 const mm = (text: string) => ({ text, units: 'mm' as const });
@@ -31,11 +31,11 @@ describe('two sizes of one cut', () => {
   it('the free end is aimed so that the held one lies in its limits too', () => {
     const thicker = atBothEnds([read(16.34, 'free'), read(16.35, 'held')], ends, 11.5);
     expect(thicker).toMatchObject({ differ: 0.01, both: true });
-    expect(narrowed(wanted, 0.01)).toMatchObject({ max: 15.99, min: 15.982 });
+    expect(narrowedLimits(wanted, 0.01)).toMatchObject({ max: 15.99, min: 15.982 });
     const thinner = atBothEnds([read(16.34, 'free'), read(16.335, 'held')], ends, 11.5);
     expect(thinner.differ).toBe(-0.005);
-    expect(narrowed(wanted, -0.005)).toMatchObject({ max: 16, min: 15.987 });
-    expect(narrowed(wanted, -0.02)).toBeUndefined();
+    expect(narrowedLimits(wanted, -0.005)).toMatchObject({ max: 16, min: 15.987 });
+    expect(narrowedLimits(wanted, -0.02)).toBeUndefined();
     // after a cut what was learned of the ends stands until both are read again
     const after = atBothEnds([read(16.34, 'free'), read(16.35, 'held'), cut('0.1'), read(16.15, 'held')], ends, 11.5);
     expect(after).toMatchObject({ differ: 0.01, both: false });

@@ -83,7 +83,7 @@ export function atBothEnds(entries: readonly Entry[], ends: Ends, alpha: number)
 }
 
 /** Limits of the free end, so that the held one, larger by so much, lies in its own; none where no size does. */
-export function narrowed(wanted: Limits, differ: number): Limits | undefined {
+export function narrowedLimits(wanted: Limits, differ: number): Limits | undefined {
   const [max, min] = [wanted.max - Math.max(0, differ), wanted.min - Math.min(0, differ)];
   return max > min ? { ...wanted, max: tidy(max), min: tidy(min), nominal: tidy((max + min) / 2) } : undefined;
 }
@@ -93,13 +93,13 @@ export function adviseBothEnds(wanted: Limits, at: AtEnds, ends: Ends, known: Ad
   const lastCut = at.free.findLast((e) => e.kind === 'cut');
   // a honed edge rubs at the same setting
   const again = known.keen === true && !(lastCut !== undefined && isZero(lastCut.dial.text));
-  const now = adviseWith(narrowed(wanted, at.differ ?? 0) ?? wanted, at.free, known);
+  const now = adviseWith(narrowedLimits(wanted, at.differ ?? 0) ?? wanted, at.free, known);
   if (at.differ === undefined || !now.dial || now.dial.value === 0) return stood(seenAtBothEnds(now, wanted, at, ends, apart, again));
   const sizing = sizingWith(wanted, at.free, known);
   const [free, held] = [beliefOf(sizing), beliefOf(sizingWith(wanted, at.held, known))];
   const by = now.dial.value * sizing.takes;
   const after = sizeAfter(held, by).mean - sizeAfter(free, by).mean;
-  const limits = narrowed(wanted, after);
+  const limits = narrowedLimits(wanted, after);
   return stood(
     seenAtBothEnds(limits ? adviseWith(limits, at.free, known) : now, wanted, limits ? { ...at, differ: tidy(after) } : at, ends, apart, again),
   );

@@ -3,7 +3,7 @@ import { blankJob, type Entry, type Job, type Section } from '../document';
 import { issued, plan } from '../planner';
 import { demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { begun, changesOf, nameOf } from './changes';
+import { cuttingBegan, changesOf, nameOf } from './changes';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
 const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });
@@ -26,10 +26,10 @@ const said = (job: Job, log: readonly Entry[]) =>
 
 it('has begun with the first cut, reading or step done that stands', () => {
   const cut = done('e1', 'finish-turn@a');
-  expect(begun([])).toBe(false);
-  expect(begun([{ ...line, id: 'n', step: null, kind: 'note', says: 'look' }])).toBe(false);
-  expect(begun([cut])).toBe(true);
-  expect(begun([cut, { ...line, id: 'w', step: null, kind: 'withdrawn', entry: 'e1' }])).toBe(false);
+  expect(cuttingBegan([])).toBe(false);
+  expect(cuttingBegan([{ ...line, id: 'n', step: null, kind: 'note', says: 'look' }])).toBe(false);
+  expect(cuttingBegan([cut])).toBe(true);
+  expect(cuttingBegan([cut, { ...line, id: 'w', step: null, kind: 'withdrawn', entry: 'e1' }])).toBe(false);
 });
 
 it('says nothing while the drawing is what was given out', () => {

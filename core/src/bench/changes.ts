@@ -1,5 +1,5 @@
 import { type Detail, type Drawing, type Entry, type Job, liveEntries, type Section } from '../document';
-import { detailWords, facesNamed, type ListName, lists } from '../drawing';
+import { detailWords, facesNamed, type ListName, listNames } from '../drawing';
 import { say, type Sentence } from '../quantity';
 import { aspectOf, rowOf, thingOf } from '../ref';
 
@@ -18,7 +18,8 @@ export interface Change {
 }
 
 /** Something was cut or measured of this job: from then on a change of the drawing has a history. */
-export const begun = (log: readonly Entry[]): boolean => liveEntries(log).some((e) => e.kind === 'cut' || e.kind === 'done' || e.kind === 'reading');
+export const cuttingBegan = (log: readonly Entry[]): boolean =>
+  liveEntries(log).some((e) => e.kind === 'cut' || e.kind === 'done' || e.kind === 'reading');
 
 /** Every size, length, edge, detail and fit that differs from the drawing that was given out, with what it touches. */
 export function changesOf(job: Job, log: readonly Entry[]): readonly Change[] {
@@ -48,7 +49,7 @@ function textsOf(drawing: Drawing): ReadonlyMap<string, string> {
     const text = cell?.text.trim() ?? '';
     if (cell && text !== '') texts.set(of, cell.units === 'in' ? `${text} in` : text);
   };
-  for (const list of lists)
+  for (const list of listNames)
     for (const row of drawing[list]) {
       put(`${row.id}.diameter`, row.size);
       put(`${row.id}.length`, row.length);
@@ -75,7 +76,7 @@ const places: Readonly<Record<ListName, string>> = { outside: 'row', boreRight: 
 export function nameOf(of: string, ...drawings: readonly Drawing[]): Sentence {
   const [id, aspect = ''] = [thingOf(of), aspectOf(of)];
   for (const drawing of drawings.toReversed()) {
-    for (const list of lists) {
+    for (const list of listNames) {
       const at = drawing[list].findIndex((r) => r.id === id);
       if (at >= 0) return say`${places[list]} ${at + 1}, ${aspects[aspect] ?? aspect}`;
     }
@@ -94,14 +95,14 @@ function touched(of: string, was: Drawing, now: Drawing, log: readonly Entry[]):
   const says: Sentence[] = [];
   for (const mate of now.mates) if (thingOf(mate.of) === id) says.push(say`the fit to ${mate.piece === '' ? 'its piece' : mate.piece}`);
   if (aspect === 'length') {
-    const rows = lists.flatMap((list) => {
+    const rows = listNames.flatMap((list) => {
       const at = now[list].findIndex((r) => r.id === id);
       return at < 0 ? [] : now[list].slice(at + 1).filter((r) => r.from === undefined && r.size.text.trim() !== '');
     });
     if (rows.length > 0) says.push(say`the place of ${rows.length} ${rows.length > 1 ? 'rows' : 'row'} after it`);
     const face = facesNamed(now);
     const own = face(`${id}.far`);
-    const cutFrom = lists.flatMap((list) => now[list].filter((r) => r.id !== id && r.from !== undefined && face(r.from) === own));
+    const cutFrom = listNames.flatMap((list) => now[list].filter((r) => r.id !== id && r.from !== undefined && face(r.from) === own));
     if (cutFrom.length > 0) says.push(say`${cutFrom.length} ${cutFrom.length > 1 ? 'lengths' : 'length'} cut from its shoulder`);
   }
   const on = was.details.some((d) => d.id === id) ? id : undefined;

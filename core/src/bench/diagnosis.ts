@@ -104,7 +104,7 @@ export function causesOf(symptom: Symptom, step: Step, setup: Setup, shop: Shop,
   const cause = (remedy: string, says: Sentence, does: Sentence, weight = 1): Cause => ({ remedy, says, does, weight });
   const dull = cause('fresh edge', say`a dull edge pushes`, say`hone or index it`, 1 + 4 * at.worn);
   const slower = cause('slower', say`${spindleSpeed(at.speed)} meets the note of work or tool`, say`a third slower, feed as it is or a little more`);
-  const loose = cause('gibs and post', say`a loose gib, post or centre`, say`nip quill, carriage and gibs; less overhang of the tool`, 0.9);
+  const gibsOrPost = cause('gibs and post', say`a loose gib, post or centre`, say`nip quill, carriage and gibs; less overhang of the tool`, 0.9);
   const listed: Readonly<Record<Symptom, readonly Cause[]>> = {
     chatter: [
       cause(
@@ -113,7 +113,7 @@ export function causesOf(symptom: Symptom, step: Step, setup: Setup, shop: Shop,
         at.carried ? say`less stick-out, or a rest beside the cut` : say`less stick-out, or bring the centre up`,
         at.carried ? 0.6 : at.slender / 3,
       ),
-      loose,
+      gibsOrPost,
       cause(
         'narrower',
         say`a wide edge or a large nose takes a wide chip`,

@@ -1,7 +1,7 @@
 export { benchState, type BenchState } from './benchState';
 export { endRead, type Ends } from './bothEnds';
 export { furtherByFeel } from './byFeel';
-export { begun, type Change, changesOf, nameOf } from './changes';
+export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { type Collars, collarsOf, setOverBy } from './collars';
 export { type Cause, causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { WORN } from './edgeWear';

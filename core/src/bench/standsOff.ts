@@ -43,11 +43,11 @@ export function readStandOff(text: string, units: Units): Parsed<{ readonly mm: 
   const read = parseLength(bare, units);
   if (!read.ok) return read;
   const mm = /^[-−]/.test(text.trim()) ? -read.value : read.value;
-  return Math.abs(mm) > MOST
+  return Math.abs(mm) > MOST_STANDS_OFF
     ? { ok: false, problems: [{ at: text, says: say`“${text.trim()}” is farther than a gauge stands off` }] }
     : { ok: true, value: { mm, cell } };
 }
-const MOST = 200;
+const MOST_STANDS_OFF = 200;
 
 /** What to dial from how far the gauge stands off: what is left of the diameter is that times the taper. @source taper-from-gauge, common practice */
 export function adviseStandingOff(taper: StandsOff, limits: Limits, entries: readonly Entry[], known: AdviseWith): Advice {

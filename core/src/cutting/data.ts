@@ -7,7 +7,7 @@ import type { CutAsked, Grip } from './limits';
 import { edges } from './toolLife';
 
 /** What bounds a cut in its place; a compliance, a grip or a ratio, never a holding. */
-export interface Place {
+export interface CuttingPlace {
   readonly machine: Machine;
   readonly material: Material;
   /** rev/min, the least of what holding, balance and bar allow */
@@ -20,20 +20,20 @@ export interface Place {
 
 /** Share of the turning speed of the same tool material. @source spindle-speed, common practice */
 export const speedShares = { turn: 1, face: 1, part: 0.5, form: 0.5, drill: 0.8, centreDrill: 1, thread: 1, ream: 0.45, knurl: 0.25 } as const;
-export type Work = keyof typeof speedShares;
+export type CutKind = keyof typeof speedShares;
 
 /** A speed that one can stop from at a shoulder, rev/min. @source spindle-speed, common practice: 100 is usual */
 const THREADING = 100;
 
 /** The machine's own speed for a diameter in cut, never above what the holding allows. */
-export function speedFor(place: Place, tool: Tool, work: Work, diameter: number): Figure {
+export function speedFor(place: CuttingPlace, tool: Tool, work: CutKind, diameter: number): Figure {
   const v = place.material[tool.grade] * speedShares[work];
   const most = work === 'thread' ? Math.min(THREADING, place.mostSpeed) : place.mostSpeed;
   return figure('spindleSpeed', 'spindleSpeed', { v, d: diameter, most, speeds: speedsOf(place.machine) });
 }
 
 /** Feeds for roughing that machine and tool allow, up to the material's own; with the feeds by hand just that one. */
-export function roughFeeds(place: Place, tool: Tool): readonly number[] {
+export function roughFeeds(place: CuttingPlace, tool: Tool): readonly number[] {
   const asked = Math.min(place.material.feed, tool.chips?.feed[1] ?? Infinity);
   const { feeds } = place.machine;
   if (feeds.length === 0) return [asked];
@@ -42,7 +42,7 @@ export function roughFeeds(place: Place, tool: Tool): readonly number[] {
 }
 
 /** Feed for a wanted Ra (micrometres) with this nose. */
-export function finishFeed(place: Place, tool: Tool, Ra: number): Figure {
+export function finishFeed(place: CuttingPlace, tool: Tool, Ra: number): Figure {
   const r = Math.max(noseOf(tool), 0.05);
   if (place.machine.feeds.length === 0)
     return figure('feed', 'feedByHand', { asked: tidy(Math.round(1000 * Math.min(0.08, feedLimit(Ra, r))) / 1000) });
@@ -75,10 +75,10 @@ export const leastDepth = (tool: Tool): number => leastDepthOf(tool.grade === 'h
 export const leastFeed = (material: Material): number => (material.group === 'M' ? 0.08 : 0.02);
 
 /** Full depth of this machine in this material, short and stout, on radius. */
-const fullDepth = (place: Place): number => tidy(place.material.depth * Math.min(1, Math.max(0.05, place.machine.kilowatts / 1.5)));
+const fullDepth = (place: CuttingPlace): number => tidy(place.material.depth * Math.min(1, Math.max(0.05, place.machine.kilowatts / 1.5)));
 
 /** A roughing cut as a question: what limits it here. */
-export function roughAsked(place: Place, tool: Tool, diameter: number, speed: number, give?: CutAsked['give']): CutAsked {
+export function roughAsked(place: CuttingPlace, tool: Tool, diameter: number, speed: number, give?: CutAsked['give']): CutAsked {
   return {
     kc: place.material.kc,
     mc: place.material.mc,
@@ -98,10 +98,10 @@ export function roughAsked(place: Place, tool: Tool, diameter: number, speed: nu
 }
 
 /** Most depth of a facing cut: pressed against the jaws, a rule of thumb, 1 mm at the most. @source common practice */
-export const faceDepth = (place: Place): number =>
+export const faceDepth = (place: CuttingPlace): number =>
   Math.min(1, figure('length', 'depthLimit', { full: fullDepth(place), ratio: place.ratio, centre: place.centre ? 1 : 0 }).value);
 
-const forces = (place: Place, tool: Tool, depth: number, feed: number, diameter: number, speed: number): CutForces =>
+const forces = (place: CuttingPlace, tool: Tool, depth: number, feed: number, diameter: number, speed: number): CutForces =>
   cuttingForce(place.material.kc, place.material.mc, {
     depth,
     feed,
@@ -112,7 +112,7 @@ const forces = (place: Place, tool: Tool, depth: number, feed: number, diameter:
 
 /** Force and power at a depth and feed. */
 export function loadOf(
-  place: Place,
+  place: CuttingPlace,
   tool: Tool,
   depth: number,
   feed: number,
@@ -126,7 +126,7 @@ export function loadOf(
 
 /** What pushes work and tool apart along the radius. */
 export function passivePush(
-  place: Place,
+  place: CuttingPlace,
   tool: Tool,
   cut: { readonly depth: number; readonly feed: number; readonly diameter: number; readonly speed: number },
 ): Figure {
@@ -143,7 +143,13 @@ export const minutesInCut = (minutes: Figure | undefined): number => {
 };
 
 /** How long an edge lasts at a speed by Taylor's law, and how many such cuts that is. */
-export function edgeOf(place: Place, tool: Tool, diameter: number, speed: number, minutes: Figure): { readonly life: Figure; readonly cuts: Figure } {
+export function edgeOf(
+  place: CuttingPlace,
+  tool: Tool,
+  diameter: number,
+  speed: number,
+  minutes: Figure,
+): { readonly life: Figure; readonly cuts: Figure } {
   const { minutes: T, n } = edges[tool.grade];
   const life = figure('time', 'edgeLife', {
     v: Math.max(0.1, surfaceAt(diameter, speed)),

@@ -8,12 +8,12 @@ export {
   loadOf,
   minutesInCut,
   passivePush,
-  type Place,
+  type CuttingPlace,
   roughAsked,
   roughFeeds,
   speedFor,
   speedShares,
-  type Work,
+  type CutKind,
 } from './data';
 export { drillFeed, peckDepths } from './drilling';
 export { feedFor, finishOf } from './finish';

@@ -5,7 +5,7 @@ import { cuttingForce } from '../mechanics';
 import { formulas } from '../quantity';
 import { midShop, startingShop } from '../shop';
 import { materialOf } from '../standards';
-import { edgeOf, type Place, roughAsked, speedFor } from './data';
+import { edgeOf, type CuttingPlace, roughAsked, speedFor } from './data';
 import { drillFeed, peckDepths } from './drilling';
 import { bestFeed, type CutAsked, gripHolds, limitedAt, usesOf, windowOf } from './limits';
 import { threadInfeeds } from './threadPasses';
@@ -24,7 +24,7 @@ const plain: Tool = {
   nose: { text: '0.8', units: 'mm' },
   lead: { text: '95', units: 'mm' },
 };
-const place = (more: Partial<Place> = {}): Place => ({ machine, material: mild, mostSpeed: 2500, ratio: 3, centre: false, ...more });
+const place = (more: Partial<CuttingPlace> = {}): CuttingPlace => ({ machine, material: mild, mostSpeed: 2500, ratio: 3, centre: false, ...more });
 const asked = (more: Partial<CutAsked> = {}): CutAsked => ({ ...roughAsked(place(), plain, 25, 710), ...more });
 
 describe('common practice', () => {

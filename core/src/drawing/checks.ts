@@ -4,11 +4,11 @@ import type { Finding, Mend } from '../finding';
 import { diameter, exceeds, fallsShort, length, MM_PER_INCH, ROUNDING, say, type Sentence, tidy, writeExact } from '../quantity';
 import { thingOf } from '../ref';
 import { coneOf, rimOf } from './chain';
-import { lists, pathOf } from './faces';
+import { listNames, pathOf } from './faces';
 import { parseLengthCell } from './parseSize';
 import { threadOf } from './rows';
 import type { Feature, PartDetail } from './types';
-import { type Wall, wallsOf } from './walls';
+import { type ThinWall, wallsOf } from './walls';
 
 /** What the drawing itself can tell is wrong, once it is understood. */
 export function checkDrawing(
@@ -107,7 +107,7 @@ function checkRims(features: readonly Feature[], findings: Finding[]): void {
 }
 
 function checkWalls(features: readonly Feature[], details: readonly PartDetail[], findings: Finding[]): void {
-  const worst = new Map<string, Wall>();
+  const worst = new Map<string, ThinWall>();
   for (const wall of wallsOf(features, details)) {
     const before = worst.get(wall.hole);
     if (!before || wall.thick < before.thick) worst.set(wall.hole, wall);
@@ -167,7 +167,7 @@ function checkSeats(drawing: Drawing, features: readonly Feature[], findings: Fi
 
 /** A length that fits its neighbours 25.4 times better in the other unit. */
 function checkSlips(drawing: Drawing, findings: Finding[]): void {
-  const rows = lists.flatMap((list) => drawing[list].map((row) => ({ list, row, value: read(row) })));
+  const rows = listNames.flatMap((list) => drawing[list].map((row) => ({ list, row, value: read(row) })));
   for (const { list, row, value } of rows) {
     if (value === undefined) continue;
     const others = rows.flatMap((o) => (o.row.id === row.id || o.list !== list || o.value === undefined ? [] : [o.value]));

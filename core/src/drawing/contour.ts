@@ -1,7 +1,7 @@
 import { alike, atLeast, atMost, ROUNDING } from '../quantity';
 import type { Finding } from '../finding';
 import { centreNodes, chainOf } from './chain';
-import { treat } from './corners';
+import { traceCorners } from './corners';
 import type { Node } from './node';
 import type { Contour, Feature, Part, PartDetail } from './types';
 import { relieve } from './undercutNodes';
@@ -22,7 +22,7 @@ export function outline(features: readonly Feature[], details: readonly PartDeta
     ? [...left, ...reversed(right)]
     : [...(left.length > 0 ? left : [axis(-total, 'left')]), ...(right.length > 0 ? reversed(right) : [axis(0, 'right')])];
   const nodes = faceGrooves(merged([...inner, ...outside]), details, features, total);
-  return treat(relieve(nodes, findings), findings);
+  return traceCorners(relieve(nodes, findings), findings);
 }
 
 const axis = (z: number, of: string): Node => ({ z, r: 0, bulge: 0, of });

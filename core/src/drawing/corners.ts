@@ -11,7 +11,7 @@ interface Cut {
 }
 
 /** Cuts chamfers and radii at corners; one that does not fit is a finding and the corner stays sharp. */
-export function treat(nodes: readonly Node[], findings: Finding[]): Contour {
+export function traceCorners(nodes: readonly Node[], findings: Finding[]): Contour {
   const count = nodes.length;
   const sides = nodes.map((node, i) => towards(node, nodes[(i + 1) % count] ?? node));
   const cuts: (Cut | undefined)[] = nodes.map((node, i) => {

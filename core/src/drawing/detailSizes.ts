@@ -1,6 +1,6 @@
 import type { Detail, Drawing } from '../document';
 import { angle, diameter, exceeds, length, readLength, say, type Sentence, tidy, type Units } from '../quantity';
-import { boltCircle, centreNamed, chord, cords, flats, keywayFor, knurlBlank, oRingGroove, ringGroove } from '../standards';
+import { boltCircle, centreNamed, chord, oRingCords, flats, keywayFor, knurlBlank, oRingGroove, ringGroove } from '../standards';
 import { parseLengthCell, parseSize, withGeneralRule } from './parseSize';
 import type { Feature, Limits, PartDetail } from './types';
 
@@ -89,7 +89,7 @@ function grooveOf(detail: Detail, text: string, units: Units, across: number, in
     if (!read.ok)
       return refused(
         read.says,
-        cords.map((c) => `O-ring ${String(c)}`),
+        oRingCords.map((c) => `O-ring ${String(c)}`),
       );
     const bottom = (depth: number) => tidy(inside ? across + 2 * depth : across - 2 * depth);
     const limits = [bottom(read.depth[0]), bottom(read.depth[1])].toSorted((a, b) => a - b);

@@ -5,7 +5,7 @@ import { parseLengthCell, withGeneralRule } from './parseSize';
 import type { Distance, Limits } from './types';
 
 export type ListName = 'outside' | 'boreRight' | 'boreLeft';
-export const lists: readonly ListName[] = ['outside', 'boreRight', 'boreLeft'];
+export const listNames: readonly ListName[] = ['outside', 'boreRight', 'boreLeft'];
 /** Where a row is kept: 'drawing/outside/#s3'; of a piece already started 'startsAs/outside/#s3'. */
 export const pathOf = (list: ListName, id: string, of: 'drawing' | 'startsAs' = 'drawing'): string => `${of}/${list}/#${id}`;
 
@@ -34,7 +34,7 @@ export function facesOf(drawing: Drawing, findings: Finding[]): Faces {
   const name = facesNamed(drawing);
   const through = new Set<string>();
   const links: Link[] = [];
-  for (const list of lists) {
+  for (const list of listNames) {
     const rows = drawing[list];
     rows.forEach((row, i) => {
       const text = row.length.text.trim();
@@ -65,7 +65,7 @@ export function facesOf(drawing: Drawing, findings: Finding[]): Faces {
     faces.set(near, z).set(far, z);
     for (const link of settle(faces, links)) used.add(link);
   }
-  for (const link of [...links, ...(overall ? [overall] : [])]) if (!used.has(link)) twice(drawing, link, faces, used, findings);
+  for (const link of [...links, ...(overall ? [overall] : [])]) if (!used.has(link)) tellClosingLength(drawing, link, faces, used, findings);
   return { faces: Object.fromEntries(faces), distances: linksOf(used), through, placed: placedOf(drawing, name, faces, through, findings) };
 }
 
@@ -77,7 +77,7 @@ export function facesNamed(drawing: Pick<Drawing, ListName>): (ref: string) => s
     ['right', 'right'],
     ['left', 'left'],
   ]);
-  for (const list of lists) {
+  for (const list of listNames) {
     const rows = drawing[list];
     rows.forEach((row, i) => {
       const before = rows[i - 1];
@@ -158,14 +158,14 @@ function settle(faces: Map<string, number>, links: readonly Link[]): Set<Link> {
 }
 
 /** A length that closes a ring of others: said twice, or not adding up. */
-function twice(drawing: Drawing, link: Link, faces: ReadonlyMap<string, number>, used: Set<Link>, findings: Finding[]): void {
+function tellClosingLength(drawing: Drawing, link: Link, faces: ReadonlyMap<string, number>, used: Set<Link>, findings: Finding[]): void {
   const [a, b] = [faces.get(link.a), faces.get(link.b)];
   if (a === undefined || b === undefined) return;
   const { id, limits } = link.distance;
   const actual = Math.abs(b - a);
   const off = limits.nominal - actual;
   const about = id === 'overall' ? 'overall' : `${id}.length`;
-  const list = lists.find((l) => drawing[l].some((r) => r.id === id)) ?? 'outside';
+  const list = listNames.find((l) => drawing[l].some((r) => r.id === id)) ?? 'outside';
   const at = id === 'overall' ? 'drawing/overall' : `${pathOf(list, id)}/length`;
   const units = id === 'overall' ? (drawing.overall?.units ?? 'mm') : (drawing[list].find((r) => r.id === id)?.length.units ?? 'mm');
   const drop: Mend =
@@ -214,7 +214,7 @@ function placedOf(
   findings: Finding[],
 ): Faces['placed'] {
   const placed = new Map<string, { near: number; far: number }>();
-  for (const list of lists) {
+  for (const list of listNames) {
     const [rows, other] = [drawing[list], list === 'boreLeft' ? drawing.boreRight : drawing.boreLeft];
     rows.forEach((row, i) => {
       const near = faces.get(name(`${row.id}.near`) ?? '');

@@ -3,7 +3,7 @@ export { contourOf } from './contour';
 export { words as detailWords } from './details';
 export { faceOf, innerOf, inward, letterOf, longOf, mouthOf, otherEnd, rowAt, sunkOf } from './ends';
 export { envelopeOf, isShaped, settingOf, widestOf } from './envelope';
-export { facesNamed, type ListName, lists, pathOf } from './faces';
+export { facesNamed, type ListName, listNames, pathOf } from './faces';
 export { parseWant, type Want } from './mates';
 export { type Likely, likelyNominals, sampleDoubt, unworn } from './nominals';
 export { parseBottom, parseEdge } from './parseEdge';

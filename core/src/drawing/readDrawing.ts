@@ -6,7 +6,7 @@ import { characteristicsOf } from './characteristics';
 import { checkDrawing } from './checks';
 import { outline } from './contour';
 import { readDetails } from './details';
-import { facesOf, type ListName, lists, pathOf } from './faces';
+import { facesOf, type ListName, listNames, pathOf } from './faces';
 import { applyMates } from './mates';
 import { readRelations } from './relations';
 import { readRow } from './rows';
@@ -22,7 +22,7 @@ export function readDrawing(typed: Drawing): Part {
   const findings: Finding[] = [];
   const drawing = withoutBlanks(typed);
   const { faces, distances, placed, through } = facesOf(drawing, findings);
-  const rows = lists.flatMap((list) =>
+  const rows = listNames.flatMap((list) =>
     drawing[list].flatMap((row, i): Feature[] => {
       const place = placed.get(row.id);
       const other = list === 'boreRight' ? drawing.boreLeft : list === 'boreLeft' ? drawing.boreRight : [];
@@ -69,7 +69,7 @@ export function readDrawing(typed: Drawing): Part {
 /** A row in which nothing is typed yet is not there yet: it waits without a word. */
 function withoutBlanks(drawing: Drawing): Drawing {
   const blank = (row: Section) => [row.size, row.length, row.near, row.far, row.usable, row.finish].every((cell) => (cell?.text ?? '').trim() === '');
-  if (!lists.some((list) => drawing[list].some(blank))) return drawing;
+  if (!listNames.some((list) => drawing[list].some(blank))) return drawing;
   const kept = (list: ListName) => drawing[list].filter((row) => !blank(row));
   return { ...drawing, outside: kept('outside'), boreRight: kept('boreRight'), boreLeft: kept('boreLeft') };
 }
@@ -77,7 +77,7 @@ function withoutBlanks(drawing: Drawing): Drawing {
 /** The fix of an edge that does not fit leaves it sharp. */
 function leftSharp(drawing: Drawing, finding: Finding): Finding {
   const [id, end = ''] = [thingOf(finding.about), aspectOf(finding.about)];
-  const list = lists.find((l) => drawing[l].some((r) => r.id === id && (end === 'near' ? r.near : r.far) !== undefined));
+  const list = listNames.find((l) => drawing[l].some((r) => r.id === id && (end === 'near' ? r.near : r.far) !== undefined));
   if (!list) return finding;
   return {
     ...finding,

@@ -6,7 +6,7 @@ import { arcOf } from './solid';
 import type { Feature, PartDetail } from './types';
 
 /** Metal between a hole and what lies around it at one place; mm on radius. */
-export interface Wall {
+export interface ThinWall {
   readonly z: number;
   readonly hole: string;
   readonly around: string;
@@ -23,7 +23,7 @@ interface Reach {
 }
 
 /** The wall at every corner of either side, a hair to both sides of it, and along arcs. Threads count at their roots. */
-export function wallsOf(features: readonly Feature[], details: readonly PartDetail[]): readonly Wall[] {
+export function wallsOf(features: readonly Feature[], details: readonly PartDetail[]): readonly ThinWall[] {
   const outer = reaches(features, details, 'outside');
   const inner = [...reaches(features, details, 'right'), ...reaches(features, details, 'left')];
   if (inner.length === 0) return [];
@@ -33,7 +33,7 @@ export function wallsOf(features: readonly Feature[], details: readonly PartDeta
   });
   const places = new Set<number>();
   for (const s of [...outer, ...inner]) for (const z of [s.from, s.to, (s.from + s.to) / 2]) places.add(z - PLACE).add(z + PLACE);
-  const walls: Wall[] = [];
+  const walls: ThinWall[] = [];
   for (const z of places) {
     const hole = extreme(inner, z, 1);
     const around = hole && extreme(outer, z, -1);

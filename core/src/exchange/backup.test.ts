@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { blankJob, type Entry, type Job, parseBackupText, type Shop, type StoredJob, type StoredShop } from '../document';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
-import { type Kept, restoring, united, writeBackup } from './backup';
+import { type Kept, layRestore, uniteShops, writeBackup } from './backup';
 
 const saved = '2026-11-02T08:00:00.000Z';
 const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 2, id, revision: 1, saved, by: 'here', job });
@@ -22,17 +22,17 @@ const said = (of: { readonly says: readonly Parameters<typeof writeSentence>[0][
 
 it('goes out and comes in whole', () => {
   const here = [kept('pin', ['a', 'b']), kept('ring', [])];
-  const into = restoring(read(writeBackup(saved, here, storedShop(shop))), [], { ...shop, tools: [], lessons: [] }, newId);
+  const into = layRestore(read(writeBackup(saved, here, storedShop(shop))), [], { ...shop, tools: [], lessons: [] }, newId);
   expect(into.jobs.map((j) => j.id)).toEqual(['pin', 'ring']);
   expect(into.entries.map((e) => `${e.job}/${e.entry.id}`)).toEqual(['pin/a', 'pin/b']);
   const [came] = into.shops;
-  expect(came && united({ ...shop, tools: [] }, came).both.tools).toEqual(shop.tools);
+  expect(came && uniteShops({ ...shop, tools: [] }, came).both.tools).toEqual(shop.tools);
   expect(said(into)[0]).toBe('pin: comes in, with 2 entries of the Bench');
 });
 
 it('taken in where it came from it changes nothing', () => {
   const here = [kept('pin', ['a', 'b'])];
-  const again = restoring(read(writeBackup(saved, here, storedShop(shop))), here, shop, newId);
+  const again = layRestore(read(writeBackup(saved, here, storedShop(shop))), here, shop, newId);
   expect(again).toMatchObject({ jobs: [], entries: [] });
   expect(again.shops).toEqual([]);
   expect(said(again)).toEqual(['everything in it is here already']);
@@ -43,7 +43,7 @@ it('entries of both are united; the same entry is not there twice', () => {
     fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 30 })), fc.uniqueArray(fc.integer({ min: 0, max: 30 })), (mine, theirs) => {
       const ids = (of: readonly number[]) => of.map((i) => `e${String(i)}`);
       const here = [kept('pin', ids(mine))];
-      const into = restoring(read(writeBackup(saved, [kept('pin', ids(theirs))], storedShop(shop))), here, shop, newId);
+      const into = layRestore(read(writeBackup(saved, [kept('pin', ids(theirs))], storedShop(shop))), here, shop, newId);
       expect(into.jobs).toEqual([]);
       const all = [...ids(mine), ...into.entries.map((e) => e.entry.id)];
       expect(new Set(all)).toEqual(new Set([...ids(mine), ...ids(theirs)]));
@@ -58,10 +58,10 @@ it('a job that differs stays as it is here, the other comes in beside it with it
   const [tool] = shop.tools;
   if (!tool) throw new Error('no tool');
   const theirs: Shop = { ...shop, tools: [{ ...tool, name: 'sharpened again' }, ...shop.tools.slice(1), { ...tool, id: 'new-tool' }] };
-  const into = restoring(read(writeBackup(saved, [kept('pin', ['a', 'z'], other)], storedShop(theirs))), [kept('pin', ['a'])], shop, () => 'copy');
+  const into = layRestore(read(writeBackup(saved, [kept('pin', ['a', 'z'], other)], storedShop(theirs))), [kept('pin', ['a'])], shop, () => 'copy');
   expect(into.jobs).toEqual([{ id: 'copy', job: { ...other, name: 'pin (from the backup)' } }]);
   expect(into.entries.map((e) => `${e.job}/${e.entry.id}`)).toEqual(['pin/z', 'copy/a', 'copy/z']);
-  const both = into.shops.reduce((so, other) => united(so, other).both, shop);
+  const both = into.shops.reduce((so, other) => uniteShops(so, other).both, shop);
   expect(both.tools.find((t) => t.id === tool.id)).toEqual(tool);
   expect(both.tools.map((t) => t.id)).toContain('new-tool');
   expect(said(into).join('; ')).toMatch(/differs from the one here, which stays.*1 item comes in; the shop: sharpened again differ and stay/);

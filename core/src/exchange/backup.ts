@@ -38,7 +38,7 @@ export interface Restore {
 }
 
 /** Lays a backup beside what is here. @param newId makes an id for a copy */
-export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string): Restore {
+export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string): Restore {
   // grows by what comes in: a backup may hold two jobs of one id
   const known = new Map(here.map((k) => [k.stored.id, k]));
   const jobs: Restore['jobs'][number][] = [];
@@ -66,9 +66,9 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
     const twin = [...known.values()].find(copied);
     if (twin) {
       const there = new Set(twin.log.map((e) => e.id));
-      const lacks = file.log.filter((e) => !there.has(e.id));
-      entries.push(...lacks.map((entry) => ({ job: twin.stored.id, entry })));
-      if (lacks.length + more.length > 0) says.push(say`${name}: ${entriesOf(Math.max(lacks.length, more.length))} of the Bench come in`);
+      const missing = file.log.filter((e) => !there.has(e.id));
+      entries.push(...missing.map((entry) => ({ job: twin.stored.id, entry })));
+      if (missing.length + more.length > 0) says.push(say`${name}: ${entriesOf(Math.max(missing.length, more.length))} of the Bench come in`);
       continue;
     }
     const id = newId();
@@ -80,7 +80,7 @@ export function restoring(backup: Backup, here: readonly Kept[], shop: Shop, new
       say`${name}: differs from the one here, which stays; the backup’s comes in as a copy${more.length > 0 ? `, ${entriesOf(more.length)} in both` : ''}`,
     );
   }
-  const merged = backup.shops.map((file) => ({ shop: file.shop, ...united(shop, file.shop) }));
+  const merged = backup.shops.map((file) => ({ shop: file.shop, ...uniteShops(shop, file.shop) }));
   const came = merged.reduce((sum, m) => sum + m.came, 0);
   const stayed = merged.flatMap((m) => m.stayed);
   if (came > 0) says.push(say`the shop: ${came} ${came === 1 ? 'item comes' : 'items come'} in`);
@@ -103,7 +103,7 @@ const plainly = (job: StoredJob['job']): StoredJob['job'] => ({ ...job, name: jo
 const entriesOf = (n: number): string => `${String(n)} ${n === 1 ? 'entry' : 'entries'}`;
 
 /** A shop with the items of another that it lacks; its own stand. How many came, and which of the other differ. */
-export function united(own: Shop, other: Shop): { readonly both: Shop; readonly came: number; readonly stayed: readonly string[] } {
+export function uniteShops(own: Shop, other: Shop): { readonly both: Shop; readonly came: number; readonly stayed: readonly string[] } {
   let came = 0;
   const stayed: string[] = [];
   const withLacking = <T extends { readonly id: string }>(mine: readonly T[], theirs: readonly T[]): T[] => {

@@ -1,4 +1,4 @@
-export { type Kept, type Restore, restoring, united, writeBackup } from './backup';
+export { type Kept, type Restore, layRestore, uniteShops, writeBackup } from './backup';
 export { type DxfFile, writeDxf } from './dxf';
 export type { Reading } from './dxfSegments';
 export { writeJobFile, writeShopFile } from './jobFile';

@@ -18,7 +18,7 @@ type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 const inOrder: readonly Column[] = ['size', 'length', 'near', 'far', 'usable', 'finish', 'note'];
 
 /** Most rows that are taken at once. */
-const MOST = 200;
+const MOST_ROWS = 200;
 
 /**
  * Rows copied from a spreadsheet (tabs) or a CSV, with or without a head line; undefined for a text that is one cell only. An apostrophe
@@ -46,7 +46,7 @@ export function pastedRows(text: string, units: Units, idOf: () => string, list:
   const listColumn = isHead ? first.findIndex((w) => /^list$/i.test(w)) : -1;
   const unitColumns = isHead ? first.map((w) => /unit/i.test(w)) : [];
   return rows
-    .slice(isHead ? 1 : 0, MOST + (isHead ? 1 : 0))
+    .slice(isHead ? 1 : 0, MOST_ROWS + (isHead ? 1 : 0))
     .filter((r) => r.some((c) => c !== '') && (listColumn < 0 || r[listColumn] === listWords[list]))
     .map((r) => {
       const said = r.find((c, i) => unitColumns[i] === true && /^(mm|in)$/.test(c));

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Drawing } from '../document';
-import { type ListName, lists } from '../drawing';
+import { type ListName, listNames } from '../drawing';
 
 const HEAD = ['list', 'row', 'size', 'size unit', 'length', 'length unit', 'edge near', 'edge far', 'full thread', 'finish', 'note'] as const;
 
@@ -28,6 +28,6 @@ export function writeRows(drawing: Drawing): string {
         s.note,
       ].map((v) => (typeof v === 'string' ? plain(v) : (v ?? ''))),
     );
-  const data = lists.flatMap(of);
+  const data = listNames.flatMap(of);
   return `${Papa.unparse({ fields: [...HEAD], data })}\r\n`;
 }

@@ -20,7 +20,7 @@ const wordsOf = (item: ShopItem, field: Parameters<typeof fieldText>[1]): string
 };
 
 /** Most lines that are taken at once. */
-const MOST = 500;
+const MOST_LINES = 500;
 
 export interface TakenIn {
   readonly items: readonly ShopItem[];
@@ -48,7 +48,8 @@ export function readShopTable(text: string, list: ShopList, shop: Shop, units: U
       ok: false,
       problems: [{ at: list, says: say`no column “name”: the first line of the table must name its columns, as the table taken out does` }],
     };
-  if (lines.length > MOST) return { ok: false, problems: [{ at: list, says: say`${lines.length} lines are more than are taken at once, ${MOST}` }] };
+  if (lines.length > MOST_LINES)
+    return { ok: false, problems: [{ at: list, says: say`${lines.length} lines are more than are taken at once, ${MOST_LINES}` }] };
   const idAt = heads.indexOf('id');
   const problems: Sentence[] = [];
   const items = lines.map((cells, n): ShopItem => {

@@ -1,5 +1,5 @@
 import { length, roundTo, say, writeExact, writeWithUnit } from '../quantity';
-import { cords, oRingGroove, ringGroove, shoulderUndercut } from '../standards';
+import { oRingCords, oRingGroove, ringGroove, shoulderUndercut } from '../standards';
 import { aLength, calculator, oneOf, someWords } from './fields';
 import { grooveOf } from './figures';
 import { fig } from './formulas';
@@ -48,7 +48,7 @@ const oRings = calculator({
   fields: {
     cord: oneOf(
       'Cord',
-      cords.map((c) => [String(c), writeWithUnit(length(c, 0.01), 'mm')] as const),
+      oRingCords.map((c) => [String(c), writeWithUnit(length(c, 0.01), 'mm')] as const),
     ),
     moves: oneOf('The seal', [
       ['still', 'stands still'],

@@ -1,7 +1,7 @@
 export { calculatorNamed, calculators } from './calculators';
 export { startOf } from './fields';
 export { formulaOf } from './formulas';
-export { type Place as HandbookPlace, placeFor } from './places';
+export { type HandbookPlace, placeFor } from './places';
 export type { Point, Said, Shape, Sketch, Surface } from './sketch';
 export {
   type Answer,

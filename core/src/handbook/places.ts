@@ -2,13 +2,13 @@ import { parseLength } from '../quantity';
 import { drillNamed, fit, namedTaper, sizeLimits, threadLimits } from '../standards';
 
 /** An entry with what stands in its first cell. */
-export interface Place {
+export interface HandbookPlace {
   readonly calculator: string;
   readonly d: string;
 }
 
 /** The entry of the Handbook that a typed text belongs to: a thread, a fit, a tap drill, a drill, a taper, a size. Undefined where it is none. */
-export function placeFor(text: string): Place | undefined {
+export function placeFor(text: string): HandbookPlace | undefined {
   const t = text.trim();
   if (t === '' || t.length > 60) return undefined;
   const tap = /^(.*\S)\s+tap$/i.exec(t)?.[1];

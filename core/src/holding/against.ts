@@ -3,7 +3,7 @@ import type { Holding } from '../document';
 import type { Finding, FindingCode } from '../finding';
 import { type Beam, complianceAt } from '../mechanics';
 import { diameter, exceeds, fallsShort, figure, force, length, PLACE, ratio, say, spindleSpeed } from '../quantity';
-import { forms, grips, isChuck, mmOf, practice } from '../shop';
+import { takesForm, grips, isChuck, mmOf, practice } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
 import { runoutOf, type RunoutPart } from './runout';
@@ -66,7 +66,7 @@ export function doesNotClose(held: Held, holding: Holding): Finding | undefined 
       why: say`it takes ${length(mmOf(holding.outside?.from))} to ${length(mmOf(holding.outside?.to))}`,
       mends: [],
     };
-  return forms(holding, held.form)
+  return takesForm(holding, held.form)
     ? undefined
     : {
         code: 'holding-form',

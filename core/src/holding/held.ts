@@ -1,6 +1,6 @@
 import type { Bar, Holding, Machine } from '../document';
 import type { Figure } from '../quantity';
-import type { Wall } from './squeeze';
+import type { GrippedWall } from './squeeze';
 
 /** A relation of the drawing that this setup has to keep to what was made in another one, its limit a total indicator reading, mm. */
 export interface ToKeep {
@@ -33,7 +33,7 @@ export interface Held {
   readonly length: number;
   readonly largest: number;
   /** the thinnest wall under the jaws, where it is hollow */
-  readonly wall: Wall | undefined;
+  readonly wall: GrippedWall | undefined;
   /** N/mm2 */
   readonly modulus: number;
   readonly machine: Machine;

@@ -7,14 +7,14 @@ import { figure, type Figure } from '../quantity';
 const touches = new Set<Holding['kind']>(['threeJaw', 'fourJaw']);
 
 /** The thinnest wall that is gripped, radii, and how much of it the jaws cover, mm. */
-export interface Wall {
+export interface GrippedWall {
   readonly outer: number;
   readonly inner: number;
   readonly long: number;
 }
 
 /** How far jaws squeeze hollow work out of round, on radius, even lightly tightened; undefined for what nobody sees. @param modulus N/mm2 */
-export function squeezeOf(holding: Holding, wall: Wall, modulus: number): Figure | undefined {
+export function squeezeOf(holding: Holding, wall: GrippedWall, modulus: number): Figure | undefined {
   if (!touches.has(holding.kind) || !holding.jaw || holding.newtons === undefined || wall.inner <= 0) return undefined;
   const [t, R] = [wall.outer - wall.inner, (wall.outer + wall.inner) / 2];
   if (t > practice.thickWall * R || !(wall.long > 0) || !(t > 0)) return undefined;

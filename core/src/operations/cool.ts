@@ -4,7 +4,7 @@ import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
 import { diameter, figure, growth, length, say, temperature } from '../quantity';
 import { sectionsOf } from '../stock';
-import { reason, way } from './facts';
+import { reason, wayChosen } from './facts';
 import { addStep, type Operation, operation } from './outcome';
 
 /** A wait before the fine sizes: as warm as roughing leaves it, until a tenth of the finest tolerance is all that warmth can pretend. */
@@ -33,7 +33,7 @@ export const coolDown = (finest: Feature): Operation =>
     const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
     const size = finest.nearDiameter.nominal;
     const wanted = practice.room + Math.max(0.5, (practice.warmthPretends * tolerance * 1e6) / (size * material.alpha));
-    const flood = way(facts, 'cooling') === 'flood';
+    const flood = wayChosen(facts, 'cooling') === 'flood';
     const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
     const hands = flood ? 2 : 1;
     const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: practice.room, handling: hands });

@@ -1,9 +1,9 @@
-import { speedFor, type Work } from '../cutting';
+import { speedFor, type CutKind } from '../cutting';
 import type { Tool } from '../document';
 import { type Figure, figure, type Sentence } from '../quantity';
 import { mmOf } from '../shop';
 import { type Region } from '../stock';
-import { byHand, data, type reason } from './facts';
+import { byHand, chosenData, type reason } from './facts';
 import { addStep, type Draft, needTool, stepId } from './outcome';
 import type { Verb } from './verbs.table';
 
@@ -18,7 +18,7 @@ export function cutWindow(
     why: ReturnType<typeof reason>;
     also?: readonly ReturnType<typeof reason>[];
     kind: Tool['kind'];
-    work: Work;
+    work: CutKind;
     words: Sentence;
     at: number;
     minutes: number;
@@ -31,7 +31,7 @@ export function cutWindow(
   const { facts, at } = draft;
   const id = stepId(at, parts.verb, parts.about);
   const tool = needTool(draft, id, parts.kind, parts.words, parts.made);
-  const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, parts.work, Math.max(1, parts.at)));
+  const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, parts.work, Math.max(1, parts.at)));
   const feed = figure('feed', 'feedByHand', { asked: 0.05 });
   addStep(draft, {
     verb: parts.verb,

@@ -5,7 +5,7 @@ import type { End } from '../ref';
 import { gaugeFor, practice } from '../shop';
 import { turned } from '../stock';
 import { feedFigure } from './allowance';
-import { data, reason } from './facts';
+import { chosenData, reason } from './facts';
 import { addStep, needTool, type Operation, operation, stepId } from './outcome';
 
 /** Facing: one or more cuts until the face lies at z. */
@@ -15,10 +15,10 @@ export const faceEnd = (z: number, off: number, diameterNow: number, words: 'fir
     const end: End = at.end;
     const id = stepId(at, 'face', end);
     const tool = needTool(draft, id, 'face', say`facing tool`) ?? needTool(draft, id, 'turn', say`turning tool`);
-    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'face', diameterNow));
-    const feed: Figure | undefined = tool && data(facts, id, 'feed', feedFigure(facts, Math.max(...roughFeeds(at.place, tool))));
-    const passes = data(facts, id, 'passes', figure('count', 'passes', { total: off, most: faceDepth(at.place) }));
-    const depth = data(facts, id, 'depth', figure('length', 'depth', { total: off, passes: passes.value }));
+    const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'face', diameterNow));
+    const feed: Figure | undefined = tool && chosenData(facts, id, 'feed', feedFigure(facts, Math.max(...roughFeeds(at.place, tool))));
+    const passes = chosenData(facts, id, 'passes', figure('count', 'passes', { total: off, most: faceDepth(at.place) }));
+    const depth = chosenData(facts, id, 'depth', figure('length', 'depth', { total: off, passes: passes.value }));
     const minutes =
       speed &&
       feed &&

@@ -31,11 +31,11 @@ export interface ToGet {
 }
 
 /** A value of a data choice for this step over the computed figure. */
-export function data(facts: Facts, id: string, name: 'speed' | 'feed' | 'depth' | 'passes', computed: Figure): Figure {
+export function chosenData(facts: Facts, id: string, name: 'speed' | 'feed' | 'depth' | 'passes', computed: Figure): Figure {
   return orChosen(computed, facts.chosen.data.get(id)?.[name]);
 }
 
-export const way = (facts: Pick<Facts, 'shop' | 'chosen'>, key: string): string => wayOf(key, facts.shop.ways, facts.chosen.ways);
+export const wayChosen = (facts: Pick<Facts, 'shop' | 'chosen'>, key: string): string => wayOf(key, facts.shop.ways, facts.chosen.ways);
 
 export const byHand = (handling: number): Figure => figure('time', 'minutesByHand', { handling });
 

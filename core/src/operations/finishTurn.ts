@@ -8,7 +8,7 @@ import { turnedToShoulder } from '../stock';
 import { fittedOne } from './beside';
 import { freshEdge, rubs } from './cutChecks';
 import { emery } from './emery';
-import { data, type Facts, reason } from './facts';
+import { chosenData, type Facts, reason } from './facts';
 import { dialReasons, landsKept, readingReasons, stringsKept } from './finishReasons';
 import { chosenGauge } from './gaugeChoice';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
@@ -89,11 +89,11 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       addStep(draft, { ...base, figures: { to: aim } });
       return;
     }
-    const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', limits.nominal + 2 * allowance));
-    const feed = data(facts, id, 'feed', finishFeed(at.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
+    const speed = chosenData(facts, id, 'speed', speedFor(at.place, tool, 'turn', limits.nominal + 2 * allowance));
+    const feed = chosenData(facts, id, 'feed', finishFeed(at.place, tool, feature.finish ?? (two ? 1.6 : 3.2)));
     rubs(draft, id, feed.value, tool);
-    const passes = data(facts, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
-    const depth = data(facts, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
+    const passes = chosenData(facts, id, 'passes', figure('count', 'passes', { total: allowance, most: two ? allowance / 2 : allowance }));
+    const depth = chosenData(facts, id, 'depth', figure('length', 'depth', { total: allowance, passes: passes.value }, { step: 0.01 }));
     const minutes = figure('time', 'minutes', {
       passes: passes.value,
       length: long,

@@ -2,7 +2,7 @@ export { awaySteps, fittedOne } from './beside';
 export { coolDown } from './cool';
 export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdges, shapeRow, undercut } from './edges';
 export { faceEnd } from './facing';
-export { byHand, type Facts, reason, type ToGet, way } from './facts';
+export { byHand, type Facts, reason, type ToGet, wayChosen } from './facts';
 export { finishTurn } from './finishTurn';
 export { centreDrill, drawnCentre, makeHole } from './holes';
 export { cutNeck } from './neck';

@@ -3,7 +3,7 @@ import type { Feature } from '../drawing';
 import { alike, diameter, figure, length, say, tidy } from '../quantity';
 import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
-import { byHand, data, reason } from './facts';
+import { byHand, chosenData, reason } from './facts';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
 import { cornerKept } from './spare';
 
@@ -26,7 +26,7 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
       });
     }
     const around = Math.max(...rows.filter((f) => alike(f.near, row.far) || alike(f.far, row.near)).map((f) => f.nearDiameter.nominal));
-    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', around));
+    const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'part', around));
     const plunges = figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
     const limits = row.nearDiameter;
     addStep(draft, {

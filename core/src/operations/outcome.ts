@@ -1,4 +1,4 @@
-import type { Place } from '../cutting';
+import type { CuttingPlace } from '../cutting';
 import type { Tool } from '../document';
 import type { Finding, Reason } from '../finding';
 import type { Support } from '../holding';
@@ -9,7 +9,7 @@ import { mmOf, toolOf } from '../shop';
 import { lessSwept, outsideOf, type Region } from '../stock';
 import { substitutes } from '../tooling';
 import { cautionsOf } from './cautions.table';
-import { type Facts, reason, type ToGet, way } from './facts';
+import { type Facts, reason, type ToGet, wayChosen } from './facts';
 import { RISK } from './risks.table';
 import type { Pass, Step } from './step';
 import type { Verb } from './verbs.table';
@@ -18,7 +18,7 @@ import type { Verb } from './verbs.table';
 export interface Hold {
   readonly id: string;
   readonly end: End;
-  readonly place: Place;
+  readonly place: CuttingPlace;
   /** what its most speed comes from, in words */
   readonly speedBy: Sentence;
   readonly holding: string;
@@ -244,7 +244,7 @@ function speedsAtMost(most: number, facts: Facts): readonly number[] {
 }
 
 /** Puts a tool on the list of things to get, with what does meanwhile. */
-export function lacks(draft: Draft, kind: Tool['kind'], words: Sentence, id: string): void {
+export function putOnList(draft: Draft, kind: Tool['kind'], words: Sentence, id: string): void {
   const instead = substitutes[kind];
   draft.gets.push({
     what: words,
@@ -258,9 +258,9 @@ export function lacks(draft: Draft, kind: Tool['kind'], words: Sentence, id: str
 export function needTool(draft: Draft, id: string, kind: Tool['kind'], words: Sentence, passes?: (tool: Tool) => boolean): Tool | undefined {
   const { facts } = draft;
   const asked = facts.chosen.use.get(id)?.find((item) => facts.shop.tools.some((t) => t.id === item && t.kind === kind));
-  const tool = toolOf(facts.shop, kind, asked, passes, way(facts, 'edge') === 'carbide' ? 'carbide' : 'hss');
+  const tool = toolOf(facts.shop, kind, asked, passes, wayChosen(facts, 'edge') === 'carbide' ? 'carbide' : 'hss');
   if (tool) return tool;
-  lacks(draft, kind, words, id);
+  putOnList(draft, kind, words, id);
   warn(draft, { code: 'no-tool', about: id, severity: 'caution', says: say`the shop has no ${words}`, why: say`this step waits for it`, mends: [] });
   return undefined;
 }

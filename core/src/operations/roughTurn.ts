@@ -6,7 +6,7 @@ import { atMost, diameter, fallsShort, figure, length, say } from '../quantity';
 import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
 import { bindingReason, overLimit } from './cutChecks';
-import { data, reason } from './facts';
+import { chosenData, reason } from './facts';
 import { stringsKept } from './finishReasons';
 import { addStep, needTool, type Operation, operation, standsAt, stepId } from './outcome';
 import { weakestIn } from './spring';
@@ -44,15 +44,15 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
       addStep(draft, { ...parts, figures: { to: target } });
       return;
     }
-    const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', from));
+    const speed = chosenData(facts, id, 'speed', speedFor(at.place, tool, 'turn', from));
     const weakest = weakestIn(facts, at, mouthOf(feature, at.end), innerOf(feature, at.end));
     const give = weakest && { compliance: weakest.compliance, at: weakest.x, allowed: allowance / 2, of: 'work' as const };
     const asked = roughAsked(at.place, tool, from, speed.value, give);
     const best = bestFeed(asked, roughFeeds(at.place, tool), total);
-    const feed = data(facts, id, 'feed', feedFigure(facts, best.feed));
+    const feed = chosenData(facts, id, 'feed', feedFigure(facts, best.feed));
     const limited = feed.value === best.feed ? best : limitedAt(asked, feed.value);
-    const passes = data(facts, id, 'passes', figure('count', 'passes', { total, most: limited.most }));
-    const depth = data(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+    const passes = chosenData(facts, id, 'passes', figure('count', 'passes', { total, most: limited.most }));
+    const depth = chosenData(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
     const load = loadOf(at.place, tool, depth.value, feed.value, from, speed.value);
     const uses = usesOf(asked, feed.value, depth.value);
     overLimit(draft, id, depth.value, limited);

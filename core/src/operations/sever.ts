@@ -6,7 +6,7 @@ import type { End } from '../ref';
 import { mmOf, practice } from '../shop';
 import { type Region, turned } from '../stock';
 import { giveOfBlade } from '../tooling';
-import { byHand, data, type Facts, reason, way } from './facts';
+import { byHand, chosenData, type Facts, reason, wayChosen } from './facts';
 import { addStep, type Draft, needTool, type Operation, operation, stepId, warn } from './outcome';
 
 /** A choice of how to sever stands for whichever end is worked last. */
@@ -24,7 +24,7 @@ export interface Severing {
 /** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
 export function severingOf(facts: Pick<Facts, 'chosen' | 'shop'>, radius: number): Severing {
   const chosen = SEVERED.map((end) => facts.chosen.method.get(end)?.method).find((m) => m !== undefined);
-  const asked = (chosen ?? way(facts, 'severing')) === 'saw' ? 'saw' : 'part';
+  const asked = (chosen ?? wayChosen(facts, 'severing')) === 'saw' ? 'saw' : 'part';
   const blade = facts.shop.tools.find((t) => t.kind === 'part');
   const saw = facts.shop.tools.find((t) => t.kind === 'saw');
   const width = mmOf(blade?.width, 3);
@@ -62,7 +62,7 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
       });
     }
     if (severing.method === 'saw') {
-      if (severing.tooDeep && way(facts, 'severing') !== 'saw')
+      if (severing.tooDeep && wayChosen(facts, 'severing') !== 'saw')
         warn(draft, {
           code: 'sawn-instead',
           about: id,
@@ -88,8 +88,8 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
       return;
     }
     const tool = needTool(draft, id, 'part', say`parting blade`);
-    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', 2 * radius));
-    const feed = tool && data(facts, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
+    const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'part', 2 * radius));
+    const feed = tool && chosenData(facts, id, 'feed', figure('feed', 'feedByHand', { asked: 0.05 }));
     const edge =
       feed &&
       figure('force', 'forceOfEdge', { kc: facts.material.kc, mc: facts.material.mc, b: severing.width, h: feed.value, factor: SIDES }, { step: 1 });
@@ -103,7 +103,7 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
         reason(
           'part-near',
           at.place.centre
-            ? way(facts, 'centre') === 'never'
+            ? wayChosen(facts, 'centre') === 'never'
               ? say`close to the jaws, the centre withdrawn first: a pinched piece climbs on the blade`
               : say`close to the jaws; withdraw the centre while the core is a quarter of the diameter`
             : say`close to the jaws, half the turning speed`,

@@ -2,13 +2,13 @@ import { practice } from '../shop';
 import { type Feature, type Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { length, parseLength, say, tidy } from '../quantity';
-import { type Facts, reason, way } from './facts';
+import { type Facts, reason, wayChosen } from './facts';
 
 /* What turning leaves for what follows it: plating, emery, the wheel. */
 
 /** A row whose size is finished with emery in this shop. */
 export const emeried = (facts: Facts, row: Feature): boolean =>
-  way(facts, 'emery') === 'leave' &&
+  wayChosen(facts, 'emery') === 'leave' &&
   !ground(facts, row) &&
   row.side === 'outside' &&
   row.form === 'cylinder' &&

@@ -26,7 +26,7 @@ export interface Alternative {
 }
 
 /** Most ways that are laid beside the one in hand. */
-const MOST = 3;
+const MOST_ALTERNATIVES = 3;
 
 /**
  * Whole routes that differ in the first end, how the piece is carried and held, supported, severed or threaded; cheapest first, each made like any plan but not yet
@@ -59,7 +59,7 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
     .toSorted((a, b) => a.costs.length - a.gains.length - (b.costs.length - b.gains.length) || a.more.value - b.more.value);
   // the best of each kind before a second of any, so that they differ in kind
   const firsts = ranked.filter((a, i) => ranked.findIndex((b) => b.kind === a.kind) === i);
-  const chosen = new Set([...firsts, ...ranked.filter((a) => !firsts.includes(a))].slice(0, MOST));
+  const chosen = new Set([...firsts, ...ranked.filter((a) => !firsts.includes(a))].slice(0, MOST_ALTERNATIVES));
   return ranked.filter((a) => chosen.has(a));
 }
 

@@ -2,7 +2,7 @@ import { type Bar, type Choice, chosenIn, type Job, type Machine, type Shop } fr
 import { letterOf, readDrawing } from '../drawing';
 import type { Finding, FindingCode } from '../finding';
 import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
-import { type Facts, type ToGet, way } from '../operations';
+import { type Facts, type ToGet, wayChosen } from '../operations';
 import { proof } from '../proof';
 import { exceeds, PLACE, say, type Sentence } from '../quantity';
 import { rowOf } from '../ref';
@@ -14,28 +14,28 @@ import { barCuts } from './barCuts';
 import { lengthChecks, shopChecks, speedChecks, wornTips } from './checks';
 import { conflictFinding, conflictingChoices } from './conflict';
 import { costOfSetups } from './cost';
-import { elsewhere } from './elsewhere';
+import { checkAskedEnds } from './askedEnds';
 import { changedSinceIssue } from './issue';
 import { withLengths } from './ledger';
 import type { Plan } from './plan';
 import type { Route } from './route';
 import { runoutsOf } from './runouts';
 import { scheduleOf, totalsOf } from './schedule';
-import { type Found, search } from './search';
+import { type CheapestWay, search } from './search';
 
 /**
  * Plans a job better and better: yields at `drawing`, `holding` and `route`, and the same plan again while the search rests. The same question gives the same answer.
  * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
  */
 export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
-  const last = yield* making(job, shop);
+  const last = yield* plansOf(job, shop);
   if (job.issue || job.choices.length === 0 || last.findings.every((f) => f.severity !== 'stop')) return last;
   yield last;
-  const conflict = conflictingChoices(job, shop, (j, s) => drained(making(j, s)));
+  const conflict = conflictingChoices(job, shop, (j, s) => drained(plansOf(j, s)));
   return conflict.length === 0 ? last : { ...last, findings: [...last.findings, ...conflictFinding(conflict, shop)] };
 }
 
-function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
+function* plansOf(job: Job, shop: Shop): Generator<Plan, Plan> {
   const issue = job.issue;
   const asIssued = issue ? issuedOf(job, issue) : job;
   // a tool without a size is told on the Shop page; nothing is planned with it
@@ -79,7 +79,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
     return { ...empty, reached: 'holding', findings };
   }
   const looking: Plan = { ...empty, reached: 'holding', holdings, findings: [...findings] };
-  const found = yield* resting(search(facts, layouts), looking);
+  const found = yield* whileSearching(search(facts, layouts), looking);
   if (!found) return { ...empty, reached: 'holding', holdings, findings };
   const { layout, setups } = found;
   const sheet = layout.sheetOf(setups[0]?.held.holding ?? '');
@@ -96,7 +96,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
   const route = routeOf(facts, found, { id: bar.id, cut: sheet.cut, from });
   findings.push(...lengthChecks(route, part), ...speedChecks(route, machine, kit));
   findings.push(...wornTips(asIssued, route, kit));
-  findings.push(...orphans(asIssued, route, kit), ...elsewhere(facts, route));
+  findings.push(...orphans(asIssued, route, kit), ...checkAskedEnds(facts, route));
   const toGet: readonly ToGet[] = [
     ...(toOrder
       ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
@@ -111,7 +111,7 @@ function* making(job: Job, shop: Shop): Generator<Plan, Plan> {
 }
 
 /** Goes on with a search and stands at the same plan in between. */
-function* resting<T>(search: Generator<undefined, T>, plan: Plan): Generator<Plan, T> {
+function* whileSearching<T>(search: Generator<undefined, T>, plan: Plan): Generator<Plan, T> {
   for (;;) {
     const step = search.next();
     if (step.done === true) return step.value;
@@ -196,7 +196,7 @@ export const plan = (job: Job, shop: Shop): Plan => drained(planning(job, shop))
 /** A plan as far as its route, not yet proved. */
 export function routed(job: Job, shop: Shop): Plan {
   let last: Plan | undefined;
-  for (const made of making(job, shop)) {
+  for (const made of plansOf(job, shop)) {
     last = made;
     if (made.reached === 'route') return made;
   }
@@ -254,7 +254,7 @@ function nothingInShop(code: FindingCode, about: string, says: Sentence, shop: S
   };
 }
 
-function routeOf(facts: Facts, { layout, setups: made }: Found, bar: Route['bar']): Route {
+function routeOf(facts: Facts, { layout, setups: made }: CheapestWay, bar: Route['bar']): Route {
   const { job, part, shop, machine } = facts;
   const setups = withLengths(
     made.map((m) => m.setup),
@@ -262,7 +262,7 @@ function routeOf(facts: Facts, { layout, setups: made }: Found, bar: Route['bar'
     machine,
     shop,
   );
-  const schedule = scheduleOf(job, setups, way(facts, 'batch') === 'piece' ? 'piece' : 'operation');
+  const schedule = scheduleOf(job, setups, wayChosen(facts, 'batch') === 'piece' ? 'piece' : 'operation');
   return {
     bar,
     runouts: runoutsOf(part, setups, shop),

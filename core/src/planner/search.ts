@@ -11,7 +11,7 @@ interface MadeSetup extends MadeSetting {
   readonly cost: number;
 }
 
-export interface Found {
+export interface CheapestWay {
   readonly layout: Layout;
   readonly setups: readonly MadeSetup[];
   readonly cost: number;
@@ -33,12 +33,12 @@ interface Way {
   readonly setups: MadeSetup[];
   begins?: Begins;
   /** by how much what was made may be dearer than the cheapest, minutes */
-  loose: number;
+  unproven: number;
 }
 
 const whole = (w: Way): boolean => w.setups.length === w.layout.stages.length;
 
-/** No way through this layout costs less, but for what is loose in what was made. */
+/** No way through this layout costs less, but for what is unproven in what was made. */
 const least = (w: Way): number => w.weights.reduce((sum, own, i) => sum + (w.setups[i]?.cost ?? own + (w.steps[i] ?? 0)), 0);
 
 /**
@@ -47,12 +47,12 @@ const least = (w: Way): number => w.weights.reduce((sum, own, i) => sum + (w.set
  * clipped: its cost is below that of any real holding. What a setup costs does not depend on how an earlier one was held, except through worn edges, which are counted
  * into the bound. Rests between setups, so that it can be gone on with or dropped.
  */
-export function* search(facts: Facts, layouts: readonly Layout[]): Generator<undefined, Found | undefined> {
+export function* search(facts: Facts, layouts: readonly Layout[]): Generator<undefined, CheapestWay | undefined> {
   // with nothing to choose between there is nothing to bound
   const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(facts, s).length > 1));
   const ways = layouts.map((layout): Way => {
     const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map(weight)));
-    return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], loose: 0 };
+    return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], unproven: 0 };
   });
   for (;;) {
     yield undefined;
@@ -65,10 +65,10 @@ export function* search(facts: Facts, layouts: readonly Layout[]): Generator<und
   }
 }
 
-function foundIn(way: Way, ways: readonly Way[]): Found {
+function foundIn(way: Way, ways: readonly Way[]): CheapestWay {
   const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.facts.part);
   const setups = way.setups.map((m) => ({ ...m, setup: withRemovals(m.setup, m.sweeps) }));
-  return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.loose)) };
+  return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.unproven)) };
 }
 
 /** The ways of holding that are open for a setup: a person's choice, else those that nothing forbids, else the least bad. */
@@ -99,9 +99,9 @@ function addSetup(way: Way, had: number): void {
   }
   if (!best) return;
   setups.push(best);
-  way.loose += best.setup.unproven ?? 0;
+  way.unproven += best.setup.unproven ?? 0;
   // a fresh edge may be wanted only because of how an earlier setup was held
-  if (i > 0) way.loose += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  if (i > 0) way.unproven += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
   way.begins = best.ends;
 }
 

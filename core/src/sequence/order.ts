@@ -111,7 +111,7 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
   const given = blocks.map((_, i) => i);
   const tools = blocks.map(firstTool);
   const ends = blocks.map(lastTool);
-  const still = (done: ReadonlySet<number>, tool: string | undefined): number => {
+  const changesToCome = (done: ReadonlySet<number>, tool: string | undefined): number => {
     const wanted = new Set<string>();
     for (let i = 0; i < n; i++) {
       const t = tools[i];
@@ -124,7 +124,7 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
   const fallback = greedy(blocks, edges);
   const best0 = atMost(costOfOrder(given, blocks, edges), costOfOrder(fallback, blocks, edges)) && respects(given, edges) ? given : fallback;
   const ceiling = costOfOrder(best0, blocks, edges);
-  const open: Node[] = [{ done: '', order: [], tool: undefined, cost: 0, least: still(new Set(), undefined) }];
+  const open: Node[] = [{ done: '', order: [], tool: undefined, cost: 0, least: changesToCome(new Set(), undefined) }];
   const bound = open[0]?.least ?? 0;
   if (atMost(ceiling, bound)) return { order: best0, cost: ceiling, bound: ceiling, proven: true };
   const seen = new Map<string, number>();
@@ -156,7 +156,7 @@ export function bestOrder(blocks: readonly Block[], edges: Edges): BestOrder {
       const key = `${[...now].sort((a, b) => a - b).join(',')}|${tool ?? ''}`;
       if (atMost(seen.get(key) ?? Infinity, cost)) continue;
       seen.set(key, cost);
-      push(open, { done: key, order: [...at.order, i], tool, cost, least: cost + still(now, tool) });
+      push(open, { done: key, order: [...at.order, i], tool, cost, least: cost + changesToCome(now, tool) });
     }
   }
   return { order: best0, cost: ceiling, bound: ceiling, proven: true };

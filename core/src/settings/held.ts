@@ -11,7 +11,7 @@ import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';
 
 /** What both setups have in common. */
-function common(facts: Facts, gripped: number) {
+function heldAlike(facts: Facts, gripped: number) {
   const { part, material, machine, shop } = facts;
   const largest = largestDiameter(part);
   const smallest = Math.min(largest, ...part.features.filter((f) => f.side === 'outside').map((f) => f.nearDiameter.nominal));
@@ -61,7 +61,7 @@ const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => 
 export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
   const metal = facts.started ? facts.started.piece.length : mmOf(facts.bar.length);
   return {
-    ...common(facts, diameter),
+    ...heldAlike(facts, diameter),
     setup: `${first}-1`,
     diameter,
     form: facts.bar.form,
@@ -90,7 +90,7 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
   const through = throughBore(part, first);
   const wall = sheet.severs ? thinnestOf(regionOf(part.contour), gripping.z, gripping.z + inward(end) * gripping.room) : undefined;
   return {
-    ...common(facts, gripping.diameter),
+    ...heldAlike(facts, gripping.diameter),
     setup: `${end}-1`,
     diameter: gripping.diameter,
     form: 'round',
@@ -116,7 +116,7 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
 export function heldSawn(facts: Facts, end: End, sheetWith: (holding: string) => BarSheet): Held {
   const across = mmOf(facts.bar.across);
   return {
-    ...common(facts, across),
+    ...heldAlike(facts, across),
     setup: `${end}-1`,
     diameter: across,
     form: facts.bar.form,

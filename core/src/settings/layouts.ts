@@ -2,7 +2,7 @@ import type { Holding } from '../document';
 import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
-import { type Facts, severingOf, way } from '../operations';
+import { type Facts, severingOf, wayChosen } from '../operations';
 import { exceeds, length, PLACE, say, type Sentence } from '../quantity';
 import type { End } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
@@ -84,7 +84,7 @@ function cannotBeHad(facts: Facts, first: End, asked: string): Finding {
 }
 
 /** Why a way of carrying cannot be had. */
-interface Not {
+interface Refused {
   readonly why: Sentence;
 }
 
@@ -104,7 +104,7 @@ function beginning(facts: Facts, first: End): Beginning {
   const across = mmOf(bar.across);
   const severing = severingOf(facts, across / 2);
   const typed = chosen.hold.get(`${first}-1`);
-  const whole = way(facts, 'bar') === 'whole';
+  const whole = wayChosen(facts, 'bar') === 'whole';
   const sheetWith = (holding: Holding | undefined) =>
     (started ? startedSheet(started) : barSheet)(
       { job, part, bar, holding, blade: severing.width, machine, whole, first },
@@ -199,7 +199,7 @@ const onlyShaped = ({ part, chosen }: Facts, end: End, gripping: Gripping, avoid
 });
 
 /** Both ends faced and centred in a chuck, then turned between centres and end for end. */
-function betweenCentres(facts: Facts, first: End): Layout | Not {
+function betweenCentres(facts: Facts, first: End): Layout | Refused {
   const { part, bar, shop, job, machine, chosen } = facts;
   const far = otherEnd(first);
   const across = mmOf(bar.across);
@@ -244,7 +244,7 @@ function betweenCentres(facts: Facts, first: End): Layout | Not {
 }
 
 /** A bored plate, wider than long: clamped, faced and bored, turned over, then held through its bore. */
-function onPlate(facts: Facts, first: End): Layout | Not {
+function onPlate(facts: Facts, first: End): Layout | Refused {
   const { part, bar, shop, job, machine } = facts;
   const far = otherEnd(first);
   const reach = reachOf(part.features, far);

@@ -1,7 +1,7 @@
 import type { Choice } from '../document';
 import { otherEnd, threadOf } from '../drawing';
 import type { Finding } from '../finding';
-import { type Facts, severingOf, way } from '../operations';
+import { type Facts, severingOf, wayChosen } from '../operations';
 import { say } from '../quantity';
 import { type End, endOf } from '../ref';
 import { mmOf } from '../shop';
@@ -15,14 +15,14 @@ interface Open {
 }
 
 /** Most combinations of methods that are weighed whole. */
-const MOST = 24;
+const MOST_COMBINATIONS = 24;
 
 /** The facts once for every combination of the methods that are left open. */
 export function variantsOf(facts: Facts): { readonly variants: readonly Facts[]; readonly findings: readonly Finding[] } {
   const open = openIn(facts);
   const all = open.reduce((n, o) => n * o.methods.length, 1);
   let kept = open;
-  while (kept.reduce((n, o) => n * o.methods.length, 1) > MOST) kept = kept.slice(0, -1);
+  while (kept.reduce((n, o) => n * o.methods.length, 1) > MOST_COMBINATIONS) kept = kept.slice(0, -1);
   const combined = kept.reduce<readonly (readonly Choice[])[]>(
     (so, { of, methods }) => so.flatMap((before) => methods.map((method) => [...before, methodOf(of, method)])),
     [[]],
@@ -50,9 +50,9 @@ function openIn(facts: Facts): readonly Open[] {
   const free = (of: string) => !chosen.method.has(of);
   const rows = part.features.filter((f) => f.side === 'outside' && free(f.id));
   const threads =
-    way(facts, 'thread') !== 'least' ? [] : rows.filter((f) => f.form === 'thread' && toolForThread(shop, 'die', threadOf(f)) !== undefined);
-  const tapers = way(facts, 'taper') !== 'least' ? [] : rows.filter((f) => f.form === 'taper');
-  const severs = way(facts, 'severing') === 'least' && free('left') && free('right') && !facts.started;
+    wayChosen(facts, 'thread') !== 'least' ? [] : rows.filter((f) => f.form === 'thread' && toolForThread(shop, 'die', threadOf(f)) !== undefined);
+  const tapers = wayChosen(facts, 'taper') !== 'least' ? [] : rows.filter((f) => f.form === 'taper');
+  const severs = wayChosen(facts, 'severing') === 'least' && free('left') && free('right') && !facts.started;
   const parts = severs && !severingOf(withMethods(facts, [methodOf('left', 'part')]), mmOf(bar.across) / 2).tooDeep;
   return [
     ...(parts ? [{ of: 'left', methods: ['part', 'saw'] }] : []),

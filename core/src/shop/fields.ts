@@ -64,7 +64,7 @@ export function withField<T extends ShopItem>(item: T, field: ShopField, text: s
 /** Most characters of a text: a name, a note, what an insert is called. */
 const room = (field: ShopField): number => (field.key === 'note' ? 4000 : field.key === 'insert' ? 20 : field.key === 'size' ? 200 : 120);
 /** Most of a number in a list: no lathe turns or feeds so fast, no chip is so deep. */
-const MOST = 1e6;
+const MOST_OF_A_NUMBER = 1e6;
 const MOST_OF_A_CHIP = 1000;
 
 function valueOf(field: ShopField, typed: string, units: Units, before: unknown): Parsed<unknown> {
@@ -92,18 +92,18 @@ function valueOf(field: ShopField, typed: string, units: Units, before: unknown)
       const list = listOf(typed);
       if (list.some((v) => !(v > 0) || (field.is === 'wholes' && !Number.isInteger(v))))
         return fail(say`numbers more than zero with spaces between, in ${field.unit ?? 'teeth'}`);
-      if (list.some((v) => v > MOST)) return fail(say`each at most ${MOST}, in ${field.unit ?? 'teeth'}`);
+      if (list.some((v) => v > MOST_OF_A_NUMBER)) return fail(say`each at most ${MOST_OF_A_NUMBER}, in ${field.unit ?? 'teeth'}`);
       return ok([...new Set(list)].toSorted((a, b) => a - b));
     }
     case 'speeds': {
       const range = /^\s*([\d.,]+)\s*(?:-|–|to)\s*([\d.,]+)\s*$/.exec(typed);
       if (range) {
         const [from, to] = [numberOf(range[1] ?? ''), numberOf(range[2] ?? '')];
-        if (to > MOST) return fail(say`at most ${MOST} rev/min`);
+        if (to > MOST_OF_A_NUMBER) return fail(say`at most ${MOST_OF_A_NUMBER} rev/min`);
         return from > 0 && to > from ? ok({ from, to }) : fail(say`a stepless drive goes from a slower to a faster speed: 20 - 2000`);
       }
       const list = listOf(typed);
-      if (list.some((v) => v > MOST)) return fail(say`each at most ${MOST} rev/min`);
+      if (list.some((v) => v > MOST_OF_A_NUMBER)) return fail(say`each at most ${MOST_OF_A_NUMBER} rev/min`);
       return list.length > 0 && list.every((v) => v > 0)
         ? ok([...new Set(list)].toSorted((a, b) => a - b))
         : fail(say`speeds with spaces between, 45 70 100, or a range, 20 - 2000`);

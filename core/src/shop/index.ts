@@ -2,7 +2,7 @@ export { confirmed, fieldText, withField } from './fields';
 export {
   boreGaugeFor,
   doubtOf,
-  forms,
+  takesForm,
   gaugeFor,
   grips,
   holdingOf,

@@ -93,7 +93,7 @@ export function grips(holding: Holding, diameter: number): boolean {
 }
 
 /** Holds a bar of this form: collets and bushes round ones, three jaws what has three like sides, four jaws anything. @source common practice */
-export function forms(holding: Holding, form: Bar['form']): boolean {
+export function takesForm(holding: Holding, form: Bar['form']): boolean {
   if (form === 'round' || form === 'tube' || holding.kind === 'fourJaw') return true;
   return form === 'hex' && holding.jaw?.count === 3 && (holding.kind === 'threeJaw' || holding.kind === 'softJaws');
 }

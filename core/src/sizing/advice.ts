@@ -4,7 +4,7 @@ import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { alike, figure, type Figure, growth, length, ROUNDING, say, temperature } from '../quantity';
 import { beforehand, firstTouch } from './beforehand';
-import { beliefOf, IS_WARM, SET, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
+import { beliefOf, IS_WARM, SETTING_DEVIATION, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
 import { aimFor } from './chance';
 import { type Cut, cutTo, foretold, quantityOf } from './cutTo';
 import { type Belief, type Forecast, sizeNow } from './estimate';
@@ -13,7 +13,7 @@ import { stood } from './stands';
 import type { Advice } from './types';
 
 /** Most that one cut towards size takes, on radius, mm. @source common practice */
-const MOST = 1;
+const DEEPEST_CUT = 1;
 /**
  * What to do next towards a size: all lengths mm on diameter. A dial reset to the last cold reading takes off what it says
  * within the doubt of gauge, dial and spring; two like cuts spring alike.
@@ -31,7 +31,7 @@ function advised(sizing: Sizing): Unstood {
   const belief = beliefOf(sizing);
   const now = sizeNow(belief);
   // the last of two like cuts: its spring is that of the one before
-  const usual = Math.hypot(sizing.bias, sizing.repeat, SET * sizing.division * sizing.takes, UNEVEN);
+  const usual = Math.hypot(sizing.bias, sizing.repeat, SETTING_DEVIATION * sizing.division * sizing.takes, UNEVEN);
   const aim = figure(quantityOf(sizing), 'toSize', { size: towardsOf(sizing) * aimFor(wanted, usual) }, { step: 0.001 });
   if (last?.kind !== 'reading') return measureFirst(sizing, aim, belief);
 
@@ -145,7 +145,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
   const radius = left / sidesOf(sizing);
   const whole = cutTo(sizing, belief, now, left, 1);
   const splits = radius / 2 >= 0.9 * least && chances(whole.after, wanted).chanceIn < practice.atOnce;
-  const most = sizing.most ?? MOST;
+  const most = sizing.most ?? DEEPEST_CUT;
   const cuts = radius > 2 * most ? Math.ceil(radius / most) : splits ? 2 : 1;
   const next = cuts === 1 ? whole : cutTo(sizing, belief, now, left, cuts);
   const touches = next.dial.value < 0 && next.expects.formula === 'forecastTouching';

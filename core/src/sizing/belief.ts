@@ -68,7 +68,7 @@ export const towardsLimits = ({ wanted, kind }: Pick<Sizing, 'wanted' | 'kind'>)
   towardsOf({ ...(kind && { kind }) }) === 1 ? wanted : { ...wanted, nominal: -wanted.nominal, max: -wanted.min, min: -wanted.max };
 
 /** How well a dial is set and followed, in divisions. @source common practice */
-export const SET = 0.04;
+export const SETTING_DEVIATION = 0.04;
 /** How truly a hand takes the backlash out where it turns back and comes to a setting again, as a share of it. @source judgement: backed off a turn, it is nearly all of it */
 const TAKEN_OUT = 0.01;
 /** What screw, take-up and a slide that sticks leave unsure however finely the dial is divided, and the least of both together; one deviation, mm on diameter. @source judgement: 4 to 6 um at two deviations */
@@ -95,7 +95,7 @@ function priorsOf(sizing: Sizing): Priors {
     factor: FACTOR,
     bias: sizing.bias,
     repeat: Math.max(sizing.repeat, 1e-4),
-    setting: Math.max((FLOOR * sidesOf(sizing)) / 2, Math.hypot(SET * sizing.division * sizing.takes, (SCREW * sidesOf(sizing)) / 2)),
+    setting: Math.max((FLOOR * sidesOf(sizing)) / 2, Math.hypot(SETTING_DEVIATION * sizing.division * sizing.takes, (SCREW * sidesOf(sizing)) / 2)),
     reversal: TAKEN_OUT * (sizing.backlash ?? 0) * sizing.takes,
     uneven: UNEVEN,
     drift: DRIFT,

@@ -79,7 +79,7 @@ export function prior(priors: Priors, likely: number): Belief {
       ],
     };
   });
-  return { priors, grid: levelled(grid) };
+  return { priors, grid: levelWeights(grid) };
 }
 
 /** A reading further off what was foretold than this, in deviations: something happened that nobody wrote down. @source judgement */
@@ -117,7 +117,7 @@ const reads = ({ priors, grid }: Belief, doubt: number): Forecast =>
     })),
   );
 
-const levelled = (grid: readonly Filtered[]): readonly Filtered[] => {
+const levelWeights = (grid: readonly Filtered[]): readonly Filtered[] => {
   const sum = grid.reduce((s, f) => s + f.weight, 0);
   return grid.map((f) => ({ ...f, weight: sum > 0 ? f.weight / sum : 1 / grid.length }));
 };
@@ -141,7 +141,7 @@ export function afterReading({ priors, grid }: Belief, size: number, doubt: numb
       spread: f.spread.map((row, r) => row.map((v, c) => v - ((seen[r] ?? 0) / spread) * (seen[c] ?? 0))),
     };
   });
-  return { priors, grid: levelled(next) };
+  return { priors, grid: levelWeights(next) };
 }
 
 export const afterCut = ({ priors, grid }: Belief, by: number): Belief => ({ priors, grid: grid.map((f) => cutIn(priors, f, by)) });

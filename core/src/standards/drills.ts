@@ -69,7 +69,7 @@ export interface NearDrill extends Drill {
   readonly off: number;
 }
 
-const MOST = 8;
+const MOST_DRILLS = 8;
 
 /** The drills of these sets that lie nearest to a size in mm, nearest first; at most eight. */
 export function nearestDrills(mm: number, sets: readonly DrillSet[] = ['number', 'letter', 'fraction', 'metric']): readonly NearDrill[] {
@@ -78,10 +78,10 @@ export function nearestDrills(mm: number, sets: readonly DrillSet[] = ['number',
       // each set is sorted: its nearest lie about the place where the size would stand
       const drills = drillIndex(set);
       const at = firstNotUnder(drills, mm);
-      return drills.slice(Math.max(0, at - MOST), at + MOST);
+      return drills.slice(Math.max(0, at - MOST_DRILLS), at + MOST_DRILLS);
     })
     .toSorted((a, b) => Math.abs(a.diameter - mm) - Math.abs(b.diameter - mm) || a.name.localeCompare(b.name))
-    .slice(0, MOST)
+    .slice(0, MOST_DRILLS)
     .map((drill) => ({ ...drill, off: tidy(drill.diameter - mm) }));
 }
 

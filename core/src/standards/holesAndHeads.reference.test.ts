@@ -1,7 +1,7 @@
 import { boltCircle, centresFromPins, chord, circleThrough, flats, indexing, largestAcross } from './circles';
 import { drillNamed } from './drills';
 import { pinsProve } from './plugPins';
-import { cords, oRingGroove, ringGroove } from './rings';
+import { oRingCords, oRingGroove, ringGroove } from './rings';
 import { boreRings, shaftRings } from './rings.table';
 import { countersinkDepth, doesItPass, screwHoles } from './screws';
 
@@ -101,7 +101,7 @@ describe('retaining rings', () => {
 });
 
 describe('O-rings', () => {
-  it.each(cords)('a cord of %d mm: squeezed 10 to 30 %%, more when still, and never fills its groove (common practice)', (cord) => {
+  it.each(oRingCords)('a cord of %d mm: squeezed 10 to 30 %%, more when still, and never fills its groove (common practice)', (cord) => {
     const [still, moving] = [oRingGroove(cord, false), oRingGroove(cord, true)];
     if (!still.ok || !moving.ok) throw new Error('no groove');
     expect(still.squeeze).toBeGreaterThan(moving.squeeze);

@@ -7,7 +7,7 @@ import type { Bounds, Thread } from './thread';
 import { threadLimits } from './threads';
 import { wires } from './wires';
 
-export interface Found {
+export interface TableLine {
   readonly says: Sentence;
   readonly source: string;
 }
@@ -19,7 +19,7 @@ const FINE = 0.001;
  * the text is none of these. 'M12x1.5', '10-32 tap', '25 H7/g6', '25 h6', '#7', '13/16', 'Morse 2'.
  * @param units what a bare length is in
  */
-export function lookUp(text: string, units: Units): readonly Found[] {
+export function lookUp(text: string, units: Units): readonly TableLine[] {
   const t = text.trim();
   if (!/\d|letter/i.test(t) || t.length > 60) return [];
   const tap = /^(.*\S)\s+tap$/i.exec(t)?.[1];
@@ -27,7 +27,7 @@ export function lookUp(text: string, units: Units): readonly Found[] {
   return [...ofThread(t), ...ofFit(t), ...ofSize(t), ...ofTaper(t), ...ofLength(t, units)];
 }
 
-function ofFit(text: string): readonly Found[] {
+function ofFit(text: string): readonly TableLine[] {
   const read = fit(text);
   if (!read.ok) return [];
   const { hole, shaft, clearance, kind } = read;
@@ -43,12 +43,12 @@ function ofFit(text: string): readonly Found[] {
   ];
 }
 
-function ofSize(text: string): readonly Found[] {
+function ofSize(text: string): readonly TableLine[] {
   const read = sizeLimits(text);
   return read.ok ? [{ says: say`${range(read)}`, source: /[a-z]\d+$/i.test(text) ? 'ISO 286-2, from memory' : 'arithmetic' }] : [];
 }
 
-function ofThread(text: string): readonly Found[] {
+function ofThread(text: string): readonly TableLine[] {
   const read = threadLimits(text);
   if (!read.ok) return [];
   const source = {
@@ -60,7 +60,7 @@ function ofThread(text: string): readonly Found[] {
     trapezoidal: 'ISO 2904',
     acme: 'ASME B1.5',
   }[read.family];
-  const found: Found[] = [{ says: say`${read.designation}: ${limitsOf(read)}`, source: `${source}, from memory` }];
+  const found: TableLine[] = [{ says: say`${read.designation}: ${limitsOf(read)}`, source: `${source}, from memory` }];
   if (read.remark) found.push({ says: read.remark, source });
   const measured = wires(text);
   if (measured.ok && measured.over.max !== null && measured.over.min !== null)
@@ -83,7 +83,7 @@ function limitsOf({ major, pitchDiameter, minor, basic }: Thread): Sentence {
     .flatMap((s, i) => (i === 0 ? s : [', ', ...s]));
 }
 
-function tapping(text: string): readonly Found[] {
+function tapping(text: string): readonly TableLine[] {
   const read = tapDrills(text, { drills: (['number', 'letter', 'fraction', 'metric'] as const).flatMap(drillIndex) });
   if (!read.ok) return [];
   const [usual, ...others] = read.drills.toSorted((a, b) => Number(b.standard) - Number(a.standard)).slice(0, 4);
@@ -98,7 +98,7 @@ function tapping(text: string): readonly Found[] {
     : [];
 }
 
-function ofTaper(text: string): readonly Found[] {
+function ofTaper(text: string): readonly TableLine[] {
   const read = namedTaper(text);
   if (!read.ok) return [];
   return [
@@ -109,7 +109,7 @@ function ofTaper(text: string): readonly Found[] {
   ];
 }
 
-function ofLength(text: string, units: Units): readonly Found[] {
+function ofLength(text: string, units: Units): readonly TableLine[] {
   const drill = drillNamed(text);
   const read = parseLength(text, units);
   const mm = drill && drill.set !== 'metric' ? drill.diameter : read.ok ? read.value : undefined;
@@ -119,7 +119,7 @@ function ofLength(text: string, units: Units): readonly Found[] {
     .filter((d) => Math.abs(d.off) < 0.15)
     .slice(0, 3);
   const both = (['mm', 'in'] as const).map((u) => writeWithUnit(length(mm, FINE), u)).join(', ');
-  const found: Found[] = [{ says: [fraction === undefined ? both : `${both}, ${fraction} in`], source: 'arithmetic' }];
+  const found: TableLine[] = [{ says: [fraction === undefined ? both : `${both}, ${fraction} in`], source: 'arithmetic' }];
   const off = (d: (typeof near)[number]): Sentence => (d.off === 0 ? [] : say` (${length(Math.abs(d.off), FINE)} ${d.off > 0 ? 'over' : 'under'})`);
   if (near.length > 0)
     found.push({ says: say`drills: ${near.flatMap((d, i) => [i === 0 ? d.name : `, ${d.name}`, ...off(d)])}`, source: 'drill tables, from memory' });

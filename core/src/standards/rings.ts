@@ -51,7 +51,7 @@ const glands = [
 ] as const;
 
 /** The five cords of the usual series, mm. */
-export const cords: readonly number[] = glands.map(([cord]) => inch(cord));
+export const oRingCords: readonly number[] = glands.map(([cord]) => inch(cord));
 
 export interface ORingGroove {
   readonly cord: number;
@@ -73,7 +73,7 @@ export function oRingGroove(cord: number, moves: boolean): LookedUp<ORingGroove>
     return {
       ok: false,
       says: say`a cord of ${length(cord)} is not in this table; it has 1.78, 2.62, 3.53, 5.33 and 6.99 mm`,
-      nearest: cords.map(String),
+      nearest: oRingCords.map(String),
     };
   const own = inch(row[0]);
   const [from, to] = moves ? row[2] : row[1];

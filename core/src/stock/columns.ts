@@ -185,7 +185,7 @@ export function byColumns(operation: 'difference' | 'intersection', a: Region, b
   let left: Region | undefined = a;
   const both: Float64Array[][] = [];
   for (const rings of b) {
-    const made: Region | undefined = each(operation, operation === 'difference' ? left : a, rings);
+    const made: Region | undefined = combineEach(operation, operation === 'difference' ? left : a, rings);
     if (!made) return undefined;
     left = made;
     if (operation === 'intersection') both.push(...(made as Float64Array[][]));
@@ -193,7 +193,7 @@ export function byColumns(operation: 'difference' | 'intersection', a: Region, b
   return operation === 'difference' ? left : both;
 }
 
-function each(operation: 'difference' | 'intersection', a: Region, rings: readonly Float64Array[]): Region | undefined {
+function combineEach(operation: 'difference' | 'intersection', a: Region, rings: readonly Float64Array[]): Region | undefined {
   const [ring, hole] = rings;
   const cut = ring && !hole ? columnOf(ring) : 'other';
   if (cut === 'other') return undefined;

@@ -17,7 +17,7 @@ export function combine(operation: Operation, a: Region, b: Region): Region {
   const known = before?.get(key);
   if (known) return known;
   const made = clipped(operation, a, b);
-  if (before && before.size < MOST) before.set(key, made);
+  if (before && before.size < MOST_KEPT) before.set(key, made);
   else results.set(a, new Map([[key, made]]));
   return made;
 }
@@ -25,7 +25,7 @@ export function combine(operation: Operation, a: Region, b: Region): Region {
 /** What was cut off a region before: the same cut of the same stock is not clipped again, whichever plan asks for it. */
 const results = new WeakMap<Region, Map<string, Region>>();
 /** Results kept for one region. */
-const MOST = 100;
+const MOST_KEPT = 100;
 
 const writtenBefore = new WeakMap<Region, string>();
 /** A region as text: two of the same numbers are the same. */

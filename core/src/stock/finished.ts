@@ -13,14 +13,14 @@ export function finishedEdges(stock: Region, { contour, features }: Pick<Part, '
   });
   const onOne = (edge: RingEdge) =>
     wanted.some((w) => [0, 0.5, 1].every((t) => distance(edge[0] + t * (edge[2] - edge[0]), edge[1] + t * (edge[3] - edge[1]), w) <= NEAR));
-  const forms = features.flatMap((f) => {
+  const threadBands = features.flatMap((f) => {
     const thread = threadOf(f);
     if (!thread) return [];
     const [low, high] = [Math.min(thread.crest, thread.root) / 2 - NEAR, Math.max(thread.crest, thread.root) / 2 + NEAR];
     return [{ left: Math.min(f.near, f.far) - NEAR, right: Math.max(f.near, f.far) + NEAR, low, high }];
   });
   const inForm = ([z0, r0, z1, r1]: RingEdge) =>
-    forms.some((f) => Math.min(z0, z1) > f.left && Math.max(z0, z1) < f.right && Math.min(r0, r1) > f.low && Math.max(r0, r1) < f.high);
+    threadBands.some((f) => Math.min(z0, z1) > f.left && Math.max(z0, z1) < f.right && Math.min(r0, r1) > f.low && Math.max(r0, r1) < f.high);
   return edgesOf(stock).filter((edge) => (edge[1] > 0 || edge[3] > 0) && (inForm(edge) || onOne(edge)));
 }
 

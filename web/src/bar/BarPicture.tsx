@@ -4,7 +4,7 @@ import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { still } from '../shell/useSteady';
+import { memoSteady } from '../shell/useSteady';
 import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
@@ -15,7 +15,7 @@ import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outli
 import { usePanZoom } from './usePanZoom';
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
-export const BarPicture = still(function BarPicture(props: BarPictureProps) {
+export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1280);
   const [tall, setTall] = useState<number>();

@@ -1,4 +1,4 @@
-import { type Kept, type Restore, united, writeBackup } from '@obra/core/exchange';
+import { type Kept, type Restore, uniteShops, writeBackup } from '@obra/core/exchange';
 import { addEntries, keepUnread, loadLog, loadUnread } from './entries';
 import { now } from './ids';
 import { allJobs, createJob, loadJob } from './jobs';
@@ -31,5 +31,5 @@ export async function restore(of: Restore): Promise<void> {
     );
   for (const { job, raws } of of.unread) await keepUnread(job, raws);
   for (const { id, job } of of.jobs) if (!(await loadJob(id))) await createJob(job, [], id);
-  if (of.shops.length > 0) await saveShop((now) => of.shops.reduce((so, other) => united(so, other).both, now));
+  if (of.shops.length > 0) await saveShop((now) => of.shops.reduce((so, other) => uniteShops(so, other).both, now));
 }

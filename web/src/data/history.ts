@@ -10,12 +10,12 @@ export interface History<T> {
 export const noHistory: History<never> = { past: [], future: [], typing: undefined };
 
 /** Steps that are kept at the most. */
-const MOST = 500;
+const MOST_STEPS = 500;
 
 /** With what stands now as a step to come back to, unless the same cell is still being typed in; what was undone is gone. */
 export function remembered<T>(history: History<T>, now: T, typing?: string): History<T> {
   if (typing !== undefined && typing === history.typing) return history;
-  return { past: [...history.past, now].slice(-MOST), future: [], typing };
+  return { past: [...history.past, now].slice(-MOST_STEPS), future: [], typing };
 }
 
 /** One step back or forth: what is to stand now, and the history then; undefined where there is none. */

@@ -25,4 +25,4 @@ export function useSteady<T extends object>(acts: T): T {
 }
 
 /** A component that is drawn again only when what it is given differs in content. */
-export const still = <P extends object>(component: ComponentType<P>) => memo(component, equal);
+export const memoSteady = <P extends object>(component: ComponentType<P>) => memo(component, equal);

@@ -118,9 +118,9 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
         {advice.instead?.dial && (
           <div className="quiet">
             or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)},{' '}
-            {under2(advice, wanted) > 0.0005 ? (
+            {mayLandPast(advice, wanted) > 0.0005 ? (
               <>
-                could land {writeWithUnit({ is: 'length', value: under2(advice, wanted), step: 0.001 }, units)} {grows ? 'over' : 'under'}
+                could land {writeWithUnit({ is: 'length', value: mayLandPast(advice, wanted), step: 0.001 }, units)} {grows ? 'over' : 'under'}
               </>
             ) : (
               'its spring is not known yet'
@@ -133,7 +133,7 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
 }
 
 /** How far past the limits the one-cut alternative may land, mm on diameter, 95 %. */
-const under2 = ({ instead, kind }: Advice, wanted: Limits): number => {
+const mayLandPast = ({ instead, kind }: Advice, wanted: Limits): number => {
   if (!instead) return 0;
   const { value, deviation = 0 } = instead.expects;
   return kind === 'bore' || kind === 'depth' ? value + 2 * deviation - wanted.max : wanted.min - (value - 2 * deviation);

@@ -1,10 +1,10 @@
 import { type Figure, type Units, write } from '@obra/core/quantity';
 import type { ReactNode } from 'react';
-import { still } from '../shell/useSteady';
+import { memoSteady } from '../shell/useSteady';
 import { FigureNumber } from './FigureNumber';
 
 /** One of the few numbers that matter now. */
-export const Big = still(function Big({
+export const Big = memoSteady(function Big({
   figure,
   units,
   children,

@@ -1,14 +1,14 @@
 import { type Edit, type Finding, findingKey, gravestFirst } from '@obra/core/finding';
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
-import { still } from '../shell/useSteady';
+import { memoSteady } from '../shell/useSteady';
 import { Mark } from './Mark';
 import { Said } from './Said';
 
 export type Apply = (edits: readonly Edit[], to: 'job' | 'shop') => void;
 
 /** Checks with their fixes, the gravest first. */
-export const Checks = still(function Checks({
+export const Checks = memoSteady(function Checks({
   findings,
   units,
   apply,

@@ -4,7 +4,7 @@ import { type Feature, innerOf, inward, mouthOf } from '../../drawing';
 import { diameter, figure, length, say } from '../../quantity';
 import type { End } from '../../ref';
 import { chamfered, combine, type Region } from '../../stock';
-import { byHand, data, reason } from '../facts';
+import { byHand, chosenData, reason } from '../facts';
 import { addStep, type Draft, needTool, type Operation, operation, stepId } from '../outcome';
 
 /** Chamfers the edge of a row that faces the free end. */
@@ -54,7 +54,7 @@ function chamfer(
   const about = `${feature.id}.${edge}`;
   const id = stepId(at, 'chamfer', about);
   const tool = needTool(draft, id, 'form', say`chamfering tool 45°`);
-  const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'form', feature.nearDiameter.nominal));
+  const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'form', feature.nearDiameter.nominal));
   addStep(draft, {
     verb: 'chamfer',
     about,

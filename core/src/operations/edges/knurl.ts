@@ -4,7 +4,7 @@ import { speedFor } from '../../cutting';
 import { type Feature, longOf, type PartDetail } from '../../drawing';
 import { alike, diameter, figure, length, say, tidy } from '../../quantity';
 import { combine, rectangle } from '../../stock';
-import { byHand, data, type Facts, reason } from '../facts';
+import { byHand, chosenData, type Facts, reason } from '../facts';
 import { addStep, type Draft, needTool, stepId } from '../outcome';
 
 /** How far under its finished size a row is turned that is knurled from end to end, mm on diameter. @source knurl-blank, common practice */
@@ -44,7 +44,7 @@ export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
       ...(coversRow(detail, row) ? [] : [reason('groove-marks', say`it stops within its row: a fine groove or a pen line marks where`, detail.id)]),
     ],
     figures: {
-      speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, 'knurl', 2 * surface)),
+      speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'knurl', 2 * surface)),
       force: figure(
         'force',
         'knurlForce',

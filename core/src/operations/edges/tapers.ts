@@ -3,7 +3,7 @@ import type { Reason } from '../../finding';
 import { angle, diameter, exceeds, length, ROUNDING, say, type Sentence } from '../../quantity';
 import { holdingOf, mmOf, practice } from '../../shop';
 import { compoundTravel, setOver } from '../../standards';
-import { type Facts, reason, way } from '../facts';
+import { type Facts, reason, wayChosen } from '../facts';
 import type { At } from '../outcome';
 
 export type TaperMethod = 'compound' | 'set-over' | 'form';
@@ -41,7 +41,7 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
       long > practice.plungedMost ? say`${length(long)} is too wide to plunge: over ${length(practice.plungedMost)} a form tool chatters` : undefined,
   };
   const asked = facts.chosen.method.get(row.id)?.method as TaperMethod | undefined;
-  const setsOver = travel > compound || way(facts, 'taper') === 'set-over';
+  const setsOver = travel > compound || wayChosen(facts, 'taper') === 'set-over';
   const usual: TaperMethod = setsOver && cannot['set-over'] === undefined ? 'set-over' : 'compound';
   const wanted = asked === 'compound' || asked === 'set-over' || asked === 'form' ? asked : undefined;
   const method = wanted !== undefined && cannot[wanted] === undefined ? wanted : usual;

@@ -3,7 +3,7 @@ import { type Feature, innerOf, inward } from '../../drawing';
 import { diameter, figure, length, say, tidy } from '../../quantity';
 import { mmOf, practice } from '../../shop';
 import { threadUndercut } from '../../standards';
-import { byHand, data, reason } from '../facts';
+import { byHand, chosenData, reason } from '../facts';
 import { addStep, needTool, type Operation, operation, stepId } from '../outcome';
 import { spareIn } from '../spare';
 
@@ -17,7 +17,7 @@ export const undercut = (feature: Feature, pitch: number): Operation =>
     const tool =
       needTool(draft, id, 'groove', say`grooving tool up to ${length(relief.width)}`, (t) => mmOf(t.width) <= relief.width) ??
       needTool(draft, id, 'part', say`parting blade`);
-    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'part', feature.nearDiameter.nominal));
+    const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'part', feature.nearDiameter.nominal));
     const inner = innerOf(feature, at.end);
     const under = tidy(feature.nearDiameter.nominal - relief.under);
     addStep(draft, {

@@ -6,7 +6,7 @@ import { boreGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { noseCorner, type Region } from '../../stock';
 import { type BarOut, giveOfBar, stoutestBar } from '../../tooling';
 import { barTooSlender, bindingReason, overLimit } from '../cutChecks';
-import { byHand, data, type Facts, reason } from '../facts';
+import { byHand, chosenData, type Facts, reason } from '../facts';
 import { addStep, type At, type Draft, needTool, stepId } from '../outcome';
 import { spareIn } from '../spare';
 import { workLimits } from '../workLimits';
@@ -88,7 +88,7 @@ export function bore(draft: Draft, row: Feature, from: number): void {
     figures: cut
       ? cut.figures
       : {
-          speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
+          speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
           feed: figure('feed', 'feedByHand', { asked: 0.08 }),
           ...((row.form === 'cylinder' || row.form === 'thread') && {
             to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
@@ -127,20 +127,20 @@ function boring(
   const { facts, at } = draft;
   const total = Math.max(0.05, tidy(radius - from / 2));
   const bar: BarOut | undefined = giveOfBar(tool, out);
-  const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'turn', 2 * radius));
+  const speed = chosenData(facts, id, 'speed', speedFor(at.place, tool, 'turn', 2 * radius));
   const finish = finishFeed(at.place, tool, row.finish ?? (fine ? 1.6 : 3.2));
-  const feed = data(facts, id, 'feed', finish);
+  const feed = chosenData(facts, id, 'feed', finish);
   const give = bar && { compliance: bar.compliance, at: out, allowed: practice.boreLeft / 2, of: 'bar' as const };
   const asked = roughAsked(at.place, tool, 2 * radius, speed.value, give);
   const limited = bestFeed(asked, [feed.value], total);
   const { most } = limited;
-  const passes = data(
+  const passes = chosenData(
     facts,
     id,
     'passes',
     figure('count', 'passes', { total, most: fine ? Math.min(most, Math.max(total / 2, leastDepth(tool))) : most }),
   );
-  const depth = data(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
+  const depth = chosenData(facts, id, 'depth', figure('length', 'depth', { total, passes: passes.value }, { step: 0.01 }));
   overLimit(draft, id, depth.value, limited);
   const load = loadOf(at.place, tool, depth.value, feed.value, 2 * radius, speed.value);
   const passive = passivePush(at.place, tool, { depth: depth.value, feed: feed.value, diameter: 2 * radius, speed: speed.value });

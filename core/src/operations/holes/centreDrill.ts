@@ -4,7 +4,7 @@ import { diameter, figure, length, say, tidy } from '../../quantity';
 import { mmOf, practice, sizeOf } from '../../shop';
 import { centreCut, centreFor } from '../../standards';
 import { centred } from '../../stock';
-import { data, reason } from '../facts';
+import { chosenData, reason } from '../facts';
 import { addStep, needTool, type Operation, operation, stepId, warn } from '../outcome';
 
 /** Centre drills an end for a support or before a drill. */
@@ -19,7 +19,7 @@ export const centreDrill = (face: number, widest: number, why: 'support' | 'dril
     const wanted = why === 'drill' ? Math.min(usual.mouth, hole?.nearDiameter.nominal ?? usual.mouth) : usual.mouth;
     const size = tool ? sizeOf(tool, usual.pilot) : usual.pilot;
     const centre = centreCut(size, wanted, mmOf(tool?.shank) || undefined);
-    const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'centreDrill', size));
+    const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'centreDrill', size));
     if (why === 'support' && tool && (centre.mouth < 0.7 * usual.mouth || size > 0.45 * widest))
       warn(draft, {
         code: 'centre-size',

@@ -6,8 +6,8 @@ import { atLeast, atMost, diameter, type Figure, figure, length, say, tidy, writ
 import type { End } from '../../ref';
 import { insideGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { drilled } from '../../stock';
-import { data, type Facts, reason, way } from '../facts';
-import { addStep, type Draft, lacks, stepId, warn } from '../outcome';
+import { chosenData, type Facts, reason, wayChosen } from '../facts';
+import { addStep, type Draft, putOnList, stepId, warn } from '../outcome';
 
 /** Drills a blind hole from its end: a pilot where the hole is wide, then the size. */
 export function drillHole(draft: Draft, hole: Feature): void {
@@ -23,7 +23,7 @@ export function drillHole(draft: Draft, hole: Feature): void {
   const tool = asked ?? drills.filter((t) => near(t) <= within).toSorted((a, b) => near(a) - near(b))[0];
   if (!tool) {
     const nearest = drills.toSorted((a, b) => near(a) - near(b)).slice(0, 2);
-    lacks(draft, 'drill', say`drill ${length(size)}`, id);
+    putOnList(draft, 'drill', say`drill ${length(size)}`, id);
     warn(draft, {
       code: 'no-drill',
       about: id,
@@ -63,7 +63,7 @@ export function drillHole(draft: Draft, hole: Feature): void {
     return;
   }
   const pilot =
-    size > 12 && way(facts, 'drilling') === 'pilot'
+    size > 12 && wayChosen(facts, 'drilling') === 'pilot'
       ? drills.filter((t) => sizeOf(t) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0]
       : undefined;
   if (pilot) oneDrill(draft, hole, pilot, 'pilot', depth, half);
@@ -78,8 +78,8 @@ export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' 
   const { facts, at } = draft;
   const id = stepId(at, verb, hole.id);
   const size = verb === 'pilot' ? sizeOf(tool) : hole.nearDiameter.nominal;
-  const speed = data(facts, id, 'speed', speedFor(at.place, tool, 'drill', size));
-  const feed = data(facts, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
+  const speed = chosenData(facts, id, 'speed', speedFor(at.place, tool, 'drill', size));
+  const feed = chosenData(facts, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
   // every depth is set from the face that is zero; a hole that begins within another is deeper than it is long
   const sunk = sunkOf(facts.part, hole, at.end);
   const deep = tidy(sunk + depth);

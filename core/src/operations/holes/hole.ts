@@ -4,8 +4,8 @@ import { faceOf, type Feature, inward, threadOf } from '../../drawing';
 import { alreadyMade } from '../../holding';
 import { atLeast, atMost, diameter, exceeds, figure, length, PLACE, say, tidy } from '../../quantity';
 import { practice, sizeOf } from '../../shop';
-import { byHand, data, type Facts, reason, way } from '../facts';
-import { addStep, type Draft, lacks, needTool, type Operation, operation, stepId, warn } from '../outcome';
+import { byHand, chosenData, type Facts, reason, wayChosen } from '../facts';
+import { addStep, type Draft, putOnList, needTool, type Operation, operation, stepId, warn } from '../outcome';
 import { spareIn } from '../spare';
 import { singlePointed, writeThread } from '../threads';
 import { bore } from './boring';
@@ -46,11 +46,11 @@ export const makeHole = (): Operation =>
         nearDiameter: { nominal: sizeOf(core), max: sizeOf(core), min: sizeOf(core), from: 'general' },
       };
       checkDepth(draft, asDrilled, core, id, depth, point);
-      const pilot = sizeOf(core) > 12 && way(facts, 'drilling') === 'pilot' ? drillAtMost(facts, 0.6 * sizeOf(core)) : undefined;
+      const pilot = sizeOf(core) > 12 && wayChosen(facts, 'drilling') === 'pilot' ? drillAtMost(facts, 0.6 * sizeOf(core)) : undefined;
       if (pilot) oneDrill(draft, asDrilled, pilot, 'pilot', depth, half);
       oneDrill(draft, asDrilled, core, 'drill', depth, half);
     } else {
-      lacks(draft, 'drill', say`drill up to ${length(coreOf(narrowest))}`, id);
+      putOnList(draft, 'drill', say`drill up to ${length(coreOf(narrowest))}`, id);
       warn(draft, {
         code: 'no-drill',
         about: id,
@@ -130,7 +130,7 @@ function mouth(draft: Draft, row: Feature): void {
     says: edge.kind === 'radius' ? say`mouth, radius ${length(along)}` : say`mouth to ${diameter(2 * (r + up))}`,
     because: [reason('relief-first', say`so that what goes in starts clean`, row.id)],
     figures: {
-      speed: tool && data(facts, id, 'speed', speedFor(at.place, tool, 'form', 2 * (r + up))),
+      speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'form', 2 * (r + up))),
       feed: figure('feed', 'feedByHand', { asked: 0.05 }),
       minutes: byHand(practice.minutesMouth),
     },

@@ -4,8 +4,8 @@ import type { Reason } from '../../finding';
 import { figure, length, say } from '../../quantity';
 import type { DrawnThread } from '../../standards';
 import { toolForThread } from '../../tooling';
-import { byHand, reason, way } from '../facts';
-import { addStep, type Draft, lacks, stepId } from '../outcome';
+import { byHand, reason, wayChosen } from '../facts';
+import { addStep, type Draft, putOnList, stepId } from '../outcome';
 import { groovesOf } from '../threads';
 
 /** Taps a row that was drilled, or bored, to `core` on diameter, mm. */
@@ -13,7 +13,7 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
   const { facts, at } = draft;
   const id = stepId(at, 'tap', row.id);
   const tap = toolForThread(facts.shop, 'tap', thread);
-  if (!tap) lacks(draft, 'tap', say`tap ${thread.designation}`, id);
+  if (!tap) putOnList(draft, 'tap', say`tap ${thread.designation}`, id);
   addStep(draft, {
     verb: 'tap',
     about: row.id,
@@ -23,7 +23,7 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
     because: [
       reason(
         'tap',
-        say`started true under a centre, ${way(facts, 'tap') === 'power' ? 'under power, the stop set short of the bottom' : 'by hand'}; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`,
+        say`started true under a centre, ${wayChosen(facts, 'tap') === 'power' ? 'under power, the stop set short of the bottom' : 'by hand'}; ${tap ? 'taper, then plug' : 'no such tap in the shop: buy one, or single point it'}`,
         row.id,
       ),
       ...blindTap(row, thread),
@@ -42,7 +42,7 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
         },
         { step: 0.1 },
       ),
-      minutes: byHand(way(facts, 'tap') === 'power' ? practice.minutesTapPower : practice.minutesTap),
+      minutes: byHand(wayChosen(facts, 'tap') === 'power' ? practice.minutesTapPower : practice.minutesTap),
     },
     sweeps: groovesOf(thread, row.near, at.end, row.usable ?? longOf(row)),
   });

@@ -8,8 +8,8 @@ import { type DrawnThread, flankHalf } from '../../standards';
 import { type Region, threaded } from '../../stock';
 import { cuts, insideBars, toolForThread } from '../../tooling';
 import { barTooSlender } from '../cutChecks';
-import { byHand, data, type Facts, reason, way } from '../facts';
-import { addStep, type At, type Draft, lacks, needTool, type Operation, operation, stepId, warn } from '../outcome';
+import { byHand, chosenData, type Facts, reason, wayChosen } from '../facts';
+import { addStep, type At, type Draft, putOnList, needTool, type Operation, operation, stepId, warn } from '../outcome';
 
 /* Threads by single point, outside and inside, and by die. */
 
@@ -20,7 +20,7 @@ export function dieFor(facts: Facts, feature: Feature): boolean {
 
 /** A thread by single point, by die, or begun by single point so that the die starts true. */
 function threadMethod(facts: Facts, feature: Feature): 'single-point' | 'die' | 'begun' {
-  const asked = facts.chosen.method.get(feature.id)?.method ?? way(facts, 'thread');
+  const asked = facts.chosen.method.get(feature.id)?.method ?? wayChosen(facts, 'thread');
   return asked === 'die' || asked === 'begun' ? asked : 'single-point';
 }
 
@@ -87,7 +87,7 @@ export function writeThread(draft: Draft, feature: Feature): void {
     return;
   }
   if (wantsDie && !begun) {
-    lacks(draft, 'die', say`die ${feature.thread ?? ''}`, writeStep({ verb: 'thread', of: feature.id }));
+    putOnList(draft, 'die', say`die ${feature.thread ?? ''}`, writeStep({ verb: 'thread', of: feature.id }));
     warn(draft, {
       code: 'no-die',
       about: `${feature.id}.thread`,
@@ -103,12 +103,12 @@ export function writeThread(draft: Draft, feature: Feature): void {
   const whole = Math.round((500 * Math.abs(thread.crest - thread.root)) / pitch) / 1000;
   const k = begun ? whole * practice.begunShare : whole;
   const along = flank - 0.5;
-  const straight = way(facts, 'infeed') === 'straight';
+  const straight = wayChosen(facts, 'infeed') === 'straight';
   const infeed = straight
     ? figure('length', 'infeed', { k, P: pitch }, { step: 0.01 })
     : figure('length', 'infeedCompound', { k, P: pitch, degrees: along }, { step: 0.01 });
-  const speed = tool && data(facts, id, 'speed', speedFor(at.place, tool, 'thread', nominal));
-  const passes = data(facts, id, 'passes', figure('count', 'threadPasses', { infeed: infeed.value, first: firstPass(pitch) }));
+  const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'thread', nominal));
+  const passes = chosenData(facts, id, 'passes', figure('count', 'threadPasses', { infeed: infeed.value, first: firstPass(pitch) }));
   addStep(draft, {
     verb: 'thread',
     ...(begun && { method }),

@@ -2,7 +2,7 @@ import { benchState, settled, stagesOf } from '@obra/core/bench';
 import { inspect } from '@obra/core/inspection';
 import { writeMinutes } from '@obra/core/quantity';
 import { NavLink } from 'react-router';
-import { still } from '../../shell/useSteady';
+import { memoSteady } from '../../shell/useSteady';
 import { holdingName } from '../../fields';
 import type { JobView } from './view';
 
@@ -16,7 +16,7 @@ export function Stages({ id, stage, view }: { readonly id: string; readonly stag
   return <Marks id={id} stage={stage} open={openOf(view)} />;
 }
 
-const Marks = still(function Marks({
+const Marks = memoSteady(function Marks({
   id,
   stage,
   open,

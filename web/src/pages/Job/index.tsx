@@ -1,5 +1,5 @@
 import './job.css';
-import { begun, changesOf, stagesOf } from '@obra/core/bench';
+import { cuttingBegan, changesOf, stagesOf } from '@obra/core/bench';
 import { readDrawing } from '@obra/core/drawing';
 import { findingKey } from '@obra/core/finding';
 import { startedPiece } from '@obra/core/holding';
@@ -13,7 +13,7 @@ import { useKeys } from '../../shell/keys';
 import { Notice } from '../../shell/Notice';
 import { ShopRefused } from '../../shell/ShopRefused';
 import { useUnits } from '../../shell/units';
-import { still, useSteady } from '../../shell/useSteady';
+import { memoSteady, useSteady } from '../../shell/useSteady';
 import { useTitle } from '../../shell/useTitle';
 import { BarPicture } from '../../bar';
 import { useLog } from '../../data/log';
@@ -71,7 +71,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   const { edit } = useSteady({
     edit: (...given: Parameters<JobView['open']['edit']>) => {
       // what was given out is let go: changes not yet in the record go into it first; a storage that refuses says so when the job is saved
-      if (given[0].some((e) => e.op === 'remove' && e.at === 'issue') && begun(log))
+      if (given[0].some((e) => e.op === 'remove' && e.at === 'issue') && cuttingBegan(log))
         void noteChanges(
           { add },
           changesOf(held.job, log).filter((c) => !c.noted),
@@ -220,7 +220,7 @@ interface JobHeadProps {
 }
 
 /** What the job is, in the one head line, and its menu. */
-const JobHead = still(function JobHead(at: JobHeadProps) {
+const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
   const { units } = at;
   return (
     <Head>

@@ -1,5 +1,5 @@
 import { parseBackupText } from '@obra/core/document';
-import { type Restore, restoring } from '@obra/core/exchange';
+import { type Restore, layRestore } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -50,7 +50,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
       return;
     }
     const { shop } = await loadShop();
-    setPreview({ name: chosen.name, of: restoring(parsed.value, await everything(), shop, newId) });
+    setPreview({ name: chosen.name, of: layRestore(parsed.value, await everything(), shop, newId) });
   };
   const take = async () => {
     if (!preview) return;

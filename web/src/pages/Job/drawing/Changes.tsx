@@ -1,4 +1,4 @@
-import { begun, type Change, changesOf, nameOf } from '@obra/core/bench';
+import { cuttingBegan, type Change, changesOf, nameOf } from '@obra/core/bench';
 import { liveEntries } from '@obra/core/document';
 import { writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
@@ -13,7 +13,7 @@ export async function noteChanges(view: Pick<JobView, 'add'>, changes: readonly 
 /** Once cutting has begun: what of the drawing is no longer what was given out, what that touches, and why; and what was changed before. */
 export function Changes({ view }: { readonly view: JobView }) {
   const { job, log, units } = view;
-  const changes = begun(log) ? changesOf(job, log) : [];
+  const changes = cuttingBegan(log) ? changesOf(job, log) : [];
   const open = changes.filter((c) => !c.noted);
   const kept = liveEntries(log).flatMap((e) => (e.kind === 'changed' ? [e] : []));
   if (open.length === 0 && kept.length === 0) return null;

@@ -8,7 +8,7 @@ import { materialOf } from '@obra/core/standards';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../shell/keys';
-import { still, useSteady } from '../../../shell/useSteady';
+import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import { Big, Checks } from '../../../slate';
 import { fillOf } from '../../../data/cellOfJob';
@@ -157,7 +157,7 @@ interface SlateProps {
 }
 
 /** The few numbers of the drawing, and its checks. */
-const Slate = still(function Slate({ part, material, findings, units, apply }: SlateProps) {
+const Slate = memoSteady(function Slate({ part, material, findings, units, apply }: SlateProps) {
   const rows = part.features.filter((f) => f.side === 'outside');
   const widest = rows.toSorted((x, y) => widestOf(y).nominal - widestOf(x).nominal)[0];
   return (

@@ -3,7 +3,7 @@ import type { Edit } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { materials } from '@obra/core/standards';
 import { Form } from 'react-bootstrap';
-import { still } from '../../../shell/useSteady';
+import { memoSteady } from '../../../shell/useSteady';
 import type { JobView } from '../view';
 
 interface JobLineProps {
@@ -19,7 +19,7 @@ interface JobLineProps {
 }
 
 /** What the job is called, who it is for, of what, how many; the rule for sizes without a tolerance and the overall length. */
-export const JobLine = still(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
+export const JobLine = memoSteady(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
   return (
     <div className="d-flex gap-2 mb-2 flex-wrap">
       <Text label="Name" value={name} wide={190} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />

@@ -1,11 +1,11 @@
 import type { Cell } from '@obra/core/document';
-import { type Characteristic, facesNamed, type ListName, lists, pathOf, stackOf } from '@obra/core/drawing';
+import { type Characteristic, facesNamed, type ListName, listNames, pathOf, stackOf } from '@obra/core/drawing';
 import { placeFor } from '@obra/core/handbook';
 import { writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { type CellOfJob, writeCell } from '../../../data/cellOfJob';
-import { still } from '../../../shell/useSteady';
+import { memoSteady } from '../../../shell/useSteady';
 import type { JobView } from '../view';
 import { type Place, PlaceSelect } from './Cell';
 import { facesToStart } from './cells';
@@ -19,7 +19,7 @@ const cares: readonly (readonly [Characteristic['care'], string])[] = [
 /** The row that the cursor is in: where its length starts, how much care its sizes want, where to look its size up. */
 export function RowCard({ view }: { readonly view: JobView }) {
   const { job, part, open, units, chosen } = view;
-  const list = lists.find((l) => job.drawing[l].some((r) => r.id === chosen));
+  const list = listNames.find((l) => job.drawing[l].some((r) => r.id === chosen));
   const rows = list ? job.drawing[list] : [];
   const at = rows.findIndex((r) => r.id === chosen);
   const row = rows[at];
@@ -55,7 +55,7 @@ interface CardProps {
   readonly edit: JobView['open']['edit'];
 }
 
-const Card = still(function Card({ job, list, at, id, from, size, sizes, starts, stack, edit }: CardProps) {
+const Card = memoSteady(function Card({ job, list, at, id, from, size, sizes, starts, stack, edit }: CardProps) {
   const own: readonly Place[] = [{ ref: '', says: 'its own edge' }, ...starts];
   const path = pathOf(list, id);
   return (

@@ -5,7 +5,7 @@ import { pastedRows } from '@obra/core/exchange';
 import { applyEdits, type Edit, type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
-import { still, useSteady } from '../../../shell/useSteady';
+import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';
@@ -154,7 +154,7 @@ interface LinesProps {
   readonly acts: RowActs;
 }
 
-const Lines = still(function Lines({ rows, features, checks, rule, units, list, started, threads, marked, acts }: LinesProps) {
+const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, list, started, threads, marked, acts }: LinesProps) {
   const outside = list === 'outside';
   const read = new Map(features.map((f) => [f.id, f]));
   const gravest = new Map<string, Finding>();

@@ -1,6 +1,6 @@
 import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
 import { Button, Dropdown } from 'react-bootstrap';
-import { still } from '../../../shell/useSteady';
+import { memoSteady } from '../../../shell/useSteady';
 
 export const onTheLathe: readonly DetailKind[] = ['groove', 'ringGroove', 'faceGroove', 'knurl', 'centre', 'countersink', 'mark'];
 const besideIt: readonly DetailKind[] = ['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle'];
@@ -30,7 +30,7 @@ interface ToolsProps {
 }
 
 /** What can be put into the drawing, under its rows. */
-export const Tools = still(function Tools({ cuttable, empty, atRow, shown, starts, canUndo, canRedo, acts }: ToolsProps) {
+export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, starts, canUndo, canRedo, acts }: ToolsProps) {
   return (
     <div className="d-flex gap-2 mb-3 flex-wrap">
       <Button variant="outline-dark" onClick={() => acts.add('outside')}>

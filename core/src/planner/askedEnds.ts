@@ -6,7 +6,7 @@ import { endOf, rowOf } from '../ref';
 import type { Route } from './route';
 
 /** Rows that were asked for at an end that does not reach them. */
-export function elsewhere({ chosen, part }: Facts, route: Route): readonly Finding[] {
+export function checkAskedEnds({ chosen, part }: Facts, route: Route): readonly Finding[] {
   const madeAt = new Map(route.setups.flatMap((s) => s.steps.map((step) => [rowOf(step.id), s.end ?? undefined] as const)));
   return [...chosen.in].flatMap(([row, choice]): Finding[] => {
     const asked = endOf(choice.setup);
