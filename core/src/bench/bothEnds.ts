@@ -20,7 +20,7 @@ export function endsOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | undef
   if (step.verb !== 'finish-turn' || !row || !setup?.end || !step.because.some((r) => r.rule === 'both-ends')) return undefined;
   const long = Math.abs(row.near - row.far);
   const { max, min, nominal } = row.nearDiameter;
-  if (long <= practice.slenderRow * nominal && 2 * (step.figures['spring']?.value ?? 0) <= practice.givesMuch * (max - min)) return undefined;
+  if (long <= practice.bothEndsFrom * nominal && 2 * (step.figures['spring']?.value ?? 0) <= practice.givesMuch * (max - min)) return undefined;
   return placesOf(row, part, setup.end);
 }
 

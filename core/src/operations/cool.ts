@@ -2,7 +2,7 @@ import { practice } from '../shop';
 import { minutesInCut } from '../cutting';
 import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
-import { diameter, figure, growth, length, say, temperature } from '../quantity';
+import { diameter, figure, growth, length, say, temperature, REFERENCE } from '../quantity';
 import { sectionsOf } from '../stock';
 import { reason, wayChosen } from './facts';
 import { addStep, type Operation, operation } from './outcome';
@@ -20,23 +20,16 @@ export const coolDown = (finest: Feature): Operation =>
     const warm = figure(
       'temperature',
       'warmth',
-      {
-        room: practice.room,
-        joules,
-        share: practice.heatStays,
-        mass: (volume * material.density) / 1e9,
-        heat: material.heat,
-        most: practice.warmest,
-      },
+      { room: REFERENCE, joules, share: practice.heatStays, mass: (volume * material.density) / 1e9, heat: material.heat, most: practice.warmest },
       { step: 1 },
     );
     const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
     const size = finest.nearDiameter.nominal;
-    const wanted = practice.room + Math.max(0.5, (practice.warmthPretends * tolerance * 1e6) / (size * material.alpha));
+    const wanted = REFERENCE + Math.max(0.5, (practice.warmthPretends * tolerance * 1e6) / (size * material.alpha));
     const flood = wayChosen(facts, 'cooling') === 'flood';
     const constant = coolingConstant({ volume, area, density: material.density, heat: material.heat }, flood ? SHEDS.flood : SHEDS.dull) / 60;
     const hands = flood ? 2 : 1;
-    const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: practice.room, handling: hands });
+    const minutes = figure('time', 'coolFor', { constant, warm: warm.value, wanted, room: REFERENCE, handling: hands });
     addStep(draft, {
       verb: 'cool',
       about: at.end,
@@ -44,7 +37,7 @@ export const coolDown = (finest: Feature): Operation =>
       because: [
         reason(
           'hot-reads-big',
-          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length(growth(size, material.alpha, warm.value - practice.room), 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
+          say`roughing may leave it at ${warm}; ${diameter(size)} then reads ${length(growth(size, material.alpha, warm.value - REFERENCE), 0.001)} over, the tolerance is ${length(tolerance, 0.001)}`,
           at.end,
         ),
       ],

@@ -58,8 +58,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['thickWall', 0.4, 0.6],
   ['lightGrip', 0.3, 0.35],
   ['crowds', 1.15, 1.3],
-  // ISO 1: sizes are for 20 degrees C; carbon tool steel hardens at 760 to 820, a tough temper is 230 to 290 (handbooks, from memory); 10 to 20 % of the work stays in the piece
-  ['room', 20, 20],
+  // carbon tool steel hardens at 760 to 820, a tough temper is 230 to 290 (handbooks, from memory); 10 to 20 % of the work stays in the piece
   ['hardensAt', 760, 820],
   ['tempersAt', 230, 290],
   ['heatStays', 0.1, 0.2],

@@ -43,7 +43,6 @@ export const practices = {
   crowds: of(1.2, 'factor', 'both flanks crowd the chip when the tool goes straight in; from memory', 'infeed'),
   tapBoughtTo: of(16, 'mm', 'largest thread that a tap is got for: over that a tap for one piece costs more than it is worth', 'tap', 'judgement'),
   heatStays: of(0.2, 'share', 'of the work of cutting stays in the piece; textbooks, from memory: 0.1 to 0.2', 'hot-reads-big', 'from memory'),
-  room: of(20, 'C', 'the temperature that sizes are for; ISO 1', 'hot-reads-big', 'from memory'),
   warmest: of(60, 'C', 'no warmer than one can still hold for a moment', 'hot-reads-big'),
   warmthPretends: of(0.1, 'share', 'of a tolerance that warmth may still pretend', 'hot-reads-big'),
   reamerLead: of(1.5, 'mm', 'lead of a machine reamer: 45 degrees and a short taper', 'drill-bore-ream'),
@@ -120,7 +119,6 @@ export const practices = {
   threadNose: of(0.06, 'mm', 'so fine a chip a threading tool still cuts: it has no nose to speak of', 'infeed-by-nose'),
   pauseFrom: of(30, 'min', 'a longer gap in the log is a pause', 'lesson', 'judgement'),
   inset: of(3, 'mm', 'from the ends of a row the gauge stands', 'both-ends'),
-  slenderRow: of(4, 'diameters', 'longer rows are read at both ends', 'both-ends', 'judgement'),
   givesMuch: of(0.7, 'share', 'of its tolerance that a row gives way to be two sizes', 'both-ends', 'judgement'),
   // sizing
   surprise: of(5, 'deviations', 'off what was expected before it is asked about', 'surprise'),

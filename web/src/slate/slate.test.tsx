@@ -33,13 +33,14 @@ describe('a number shown', () => {
 
 describe('a sentence', () => {
   it('lets what was computed in it open its formula; the rest is words', () => {
-    const sentence = say`cut ${length(2)} deep: power allows ${figure('length', 'distance', { value: 3.5 })}`;
+    const sentence = say`cut ${length(2)} deep: power allows ${figure('length', 'distance', { value: 3.5 })}, not spring`;
     render(
       <p>
         <Said sentence={sentence} units="mm" />
       </p>,
     );
-    expect(screen.getByRole('paragraph')).toHaveTextContent('cut 2 mm deep: power allows 3.5 mm');
+    expect(screen.getByRole('paragraph')).toHaveTextContent('cut 2 mm deep: power allows 3.5 mm, not spring');
+    expect(screen.getByRole('button').parentElement).toHaveTextContent(/^3\.5 mm,$/);
     expect(screen.getAllByRole('button').map((b) => b.textContent)).toEqual(['3.5 mm']);
   });
 });
