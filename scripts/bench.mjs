@@ -1,4 +1,5 @@
-// Prints what the app costs in time and size; measures, never judges.
+// Prints what the app costs in time and size, all of it or the rooms named; measures, never judges.
+// npm run bench [-- planner page]
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { build } from './build.mjs';
@@ -14,8 +15,10 @@ const run = (args, cwd) => {
   const { status } = spawnSync(process.execPath, args, { cwd, stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
 };
-run([vite, 'build', '--ssr', 'src/bench.ts', '--outDir', 'dist', '--logLevel', 'warn'], e2e);
-run([join(e2e, 'dist', 'bench.js')], root);
+run([vite, 'build', '--ssr', 'src/bench/index.ts', '--outDir', 'dist', '--logLevel', 'warn'], e2e);
+const rooms = process.argv.slice(2);
+run([join(e2e, 'dist', 'index.js'), ...rooms], root);
+if (rooms.length > 0) process.exit(0);
 // the long judged batches, whole: the tests try a quarter of them
 const judges = 'planner/(generated|search)|sizing/(estimate|trials)|bench/bothEnds';
 const args = ['--selectProjects', 'core', '--testPathPatterns', judges, '--maxWorkers', '2', '--verbose'];

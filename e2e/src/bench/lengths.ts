@@ -1,5 +1,5 @@
 import { midShop, readoutShop, startingShop } from '@obra/core/shop';
-import { drawnJob, drawnWithHoles, wrongLengths } from '../../core/src/planner/setLengths.fixture';
+import { drawnJob, drawnWithHoles, wrongLengths } from '../../../core/src/planner/setLengths.fixture';
 import fc from 'fast-check';
 
 /** Of so many drawn parts with holes, in three shops: how many are told a length outside what it may be, or not where the metal ends. */

@@ -1,6 +1,6 @@
 import { blankJob, type Entry, type Job } from '@obra/core/document';
 import type { Page } from 'puppeteer-core';
-import { browse } from './harness';
+import { browse } from '../harness';
 
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(0)} ms`;
 const cell = (text: string) => ({ text, units: 'mm' as const });

@@ -1,5 +1,5 @@
 import { type Event, sizeAdvice } from '@obra/core/sizing';
-import { followed, outside, type Seen, transposed } from '../../core/src/sizing/trials.fixture';
+import { followed, outside, type Seen, transposed } from '../../../core/src/sizing/trials.fixture';
 
 /** Lathes that the estimator was not made on, with a hand that slips now and then: what its intervals hold, and what it asks about. */
 export function outsideLathes(lathes: number): void {

@@ -1,0 +1,51 @@
+/* npm run bench [-- room ...]: what the app costs in time and size, room by room. Aims stand beside; nothing fails here. */
+import { serve } from '../harness';
+import { cutting } from './cutting';
+import { drawing } from './drawing';
+import { holding } from './holding';
+import { manyJobs } from './jobs';
+import { lengthsSet } from './lengths';
+import { outsideLathes } from './outside';
+import { coldStart, handbook, typing } from './page';
+import { judge, plans, routes } from './planner';
+import { sizing } from './sizing';
+import { standards } from './standards';
+
+async function page(): Promise<void> {
+  const server = await serve({ demo: true });
+  await coldStart(server.url);
+  await handbook(server.url);
+  await typing(server.url);
+  await manyJobs(server.url);
+  await server.stop();
+}
+
+const rooms: Readonly<Record<string, () => void | Promise<void>>> = {
+  drawing,
+  standards,
+  holding,
+  cutting,
+  planner: async () => {
+    await plans();
+    routes();
+    judge(Number(process.env['JUDGED'] ?? 500));
+  },
+  page,
+  sizing: () => {
+    sizing(2000);
+    outsideLathes(1000);
+    lengthsSet(500);
+  },
+};
+
+const asked = process.argv.slice(2);
+const unknown = asked.filter((room) => !rooms[room]);
+if (unknown.length > 0) {
+  console.error(`no room ${unknown.join(', ')}: ${Object.keys(rooms).join(', ')}`);
+  process.exit(1);
+}
+for (const [name, measure] of Object.entries(rooms)) {
+  if (asked.length > 0 && !asked.includes(name)) continue;
+  console.log(`\n${name}`);
+  await measure();
+}

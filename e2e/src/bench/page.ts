@@ -1,0 +1,98 @@
+import { browse } from '../harness';
+import { ms, report } from './report';
+
+/** Cold start to the first usable screen, and what is sent for it. */
+export async function coldStart(url: string): Promise<void> {
+  const starts: number[] = [];
+  let bytes = 0;
+  for (let i = 0; i < 9; i++) {
+    const browser = await browse();
+    const page = await browser.newPage();
+    const session = await page.createCDPSession();
+    await session.send('Network.enable');
+    bytes = 0;
+    session.on('Network.loadingFinished', (event) => {
+      bytes += event.encodedDataLength;
+    });
+    const from = performance.now();
+    await page.goto(url, { waitUntil: 'domcontentloaded' });
+    await page.waitForSelector('.samples button');
+    starts.push(performance.now() - from);
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    await browser.close();
+  }
+  report('cold start to first screen', starts);
+  console.log(`transferred at first screen: ${(bytes / 1000).toFixed(0)} kB as sent, headers and fonts included`);
+}
+
+/** The Handbook after the app is loaded. */
+export async function handbook(url: string): Promise<void> {
+  const browser = await browse();
+  const page = await browser.newPage();
+  const opens: number[] = [];
+  for (let i = 0; i < 9; i++) {
+    await page.goto(`${url}/jobs`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('nav a[href="/handbook"]');
+    opens.push(
+      await page.evaluate(
+        () =>
+          new Promise<number>((resolve) => {
+            const from = performance.now();
+            const watch = new MutationObserver(() => {
+              if (document.querySelector('.columns li')) resolve(performance.now() - from);
+            });
+            watch.observe(document.body, { childList: true, subtree: true });
+            document.querySelector<HTMLAnchorElement>('nav a[href="/handbook"]')?.click();
+          }),
+      ),
+    );
+  }
+  await browser.close();
+  report('the Handbook opens', opens, 200);
+}
+
+/** Typing into a row of a part of 40 rows: work of the main thread from the keystroke to the end of its render, and until the next frame is painted. */
+export async function typing(url: string): Promise<void> {
+  const typist = await browse();
+  const desk = await typist.newPage();
+  await desk.goto(`${url}/jobs`, { waitUntil: 'networkidle0' });
+  await desk.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.innerText.trim() === 'new job')?.click());
+  await desk.waitForSelector('main.sheet');
+  await desk.keyboard.press('r');
+  await desk.waitForSelector('[data-cell$=".size"]');
+  await desk.focus('[data-cell$=".size"]');
+  const rows = Array.from({ length: 40 }, (_, i) => `${String(20 + ((i * 7) % 23))} h7\t${String(8 + ((i * 5) % 9))}`).join('\n');
+  await desk.evaluate((text: string) => {
+    const data = new DataTransfer();
+    data.setData('text', text);
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+  }, rows);
+  await desk.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 40);
+  await desk.evaluate(() => {
+    const w = window as unknown as { work: number[]; painted: number[] };
+    [w.work, w.painted] = [[], []];
+    let start = 0;
+    window.addEventListener('input', () => (start = performance.now()), true);
+    window.addEventListener('input', () => {
+      const from = start;
+      queueMicrotask(() => queueMicrotask(() => w.work.push(performance.now() - from)));
+      requestAnimationFrame(() => setTimeout(() => w.painted.push(performance.now() - from)));
+    });
+  });
+  await desk.focus('[data-cell$=".length"]');
+  for (let i = 0; i < 90; i++) {
+    await desk.keyboard.press(i % 2 === 0 ? '1' : 'Backspace');
+    await new Promise((resolve) => setTimeout(resolve, 45));
+  }
+  const { work, painted } = await desk.evaluate(() => {
+    const w = window as unknown as { work: number[]; painted: number[] };
+    return { work: w.work, painted: w.painted };
+  });
+  const of = (list: readonly number[], share: number) => [...list].sort((a, b) => a - b)[Math.floor(list.length * share)];
+  // the first ones are compiled while they run
+  const warm = (list: readonly number[]) => list.slice(20);
+  console.log(
+    `keystroke in a part of 40 rows: work median ${ms(of(warm(work), 0.5))}, p95 ${ms(of(warm(work), 0.95))} (aim 8 ms); painted median ${ms(of(warm(painted), 0.5))}, p95 ${ms(of(warm(painted), 0.95))}`,
+  );
+  await typist.close();
+}
