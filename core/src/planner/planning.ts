@@ -1,17 +1,16 @@
-import { type Bar, type Choice, chosenIn, type Job, type Machine, type Shop } from '../document';
+import { chosenIn, type Job, type Shop } from '../document';
 import { letterOf, readDrawing } from '../drawing';
-import type { Finding, FindingCode } from '../finding';
-import { asBar, chooseBar, type HoldingChoice, startedPiece } from '../holding';
+import type { Finding } from '../finding';
+import { asBar, chooseBar, startedPiece } from '../holding';
 import { type Facts, type ToGet, wayChosen } from '../operations';
 import { proof } from '../proof';
-import { exceeds, PLACE, say, type Sentence } from '../quantity';
-import { rowOf } from '../ref';
-import { type BarSheet, type Layout, layoutsOf } from '../settings';
-import { holdingOf, isChuck, machineOf, mmOf, plannable, problemsOf, type ShopItem, type ShopList, startingShop } from '../shop';
-import { materialOf, materials } from '../standards';
+import { say, type Sentence } from '../quantity';
+import { type Layout, layoutsOf } from '../settings';
+import { holdingOf, machineOf, plannable, problemsOf, type ShopItem, type ShopList } from '../shop';
+import { materialOf } from '../standards';
 import { regionOf, sameRegion } from '../stock';
 import { barCuts } from './barCuts';
-import { lengthChecks, shopChecks, speedChecks, wornTips } from './checks';
+import { barChecks, lengthChecks, nothingInShop, orphans, shopChecks, speedChecks, unknownMaterial, withMends, wornTips } from './checks';
 import { conflictFinding, conflictingChoices } from './conflict';
 import { costOfSetups } from './cost';
 import { checkAskedEnds } from './askedEnds';
@@ -130,53 +129,6 @@ function together(list: readonly ToGet[]): readonly ToGet[] {
   return [...byName.values()];
 }
 
-/** A bar that does not go through the spindle, or is shorter than what is wanted of it. */
-function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Finding[] {
-  const findings: Finding[] = [];
-  const bore = mmOf(machine.through);
-  if (sheet.behind && bore > 0 && exceeds(mmOf(bar.across), bore, PLACE))
-    findings.push({
-      code: 'bar-through',
-      about: 'bar',
-      severity: 'stop',
-      says: say`${bar.name} does not go through the spindle, which passes ${{ is: 'diameter', value: bore }}`,
-      why: say`left whole it has nowhere to go`,
-      mends: [
-        {
-          says: say`saw a blank off`,
-          to: 'job',
-          edits: [{ op: 'put', at: 'choices/#way-bar', value: { kind: 'way', id: 'way-bar', way: 'bar', value: 'saw' } }],
-        },
-      ],
-    });
-  if (exceeds(sheet.cut.value, mmOf(bar.length), PLACE))
-    findings.push({
-      code: 'bar-too-short',
-      about: 'bar',
-      severity: 'stop',
-      says: say`${bar.name} is ${{ is: 'length', value: mmOf(bar.length) }} long; ${{ is: 'length', value: sheet.cut.value }} are wanted`,
-      why: say`a blank cut short cannot be made long`,
-      mends: [],
-    });
-  return findings;
-}
-
-/** A material that is not in the table is planned as mild steel, and said so. */
-function unknownMaterial(job: Job): readonly Finding[] {
-  const { material } = job.drawing;
-  if (materials.some((m) => m.id === material)) return [];
-  return [
-    {
-      code: 'material-unknown',
-      about: 'holding',
-      severity: 'caution',
-      says: say`the material “${material}” is not in the table`,
-      why: say`speeds, forces and growth are taken as those of mild steel`,
-      mends: [{ says: say`take mild steel`, to: 'job', edits: [{ op: 'put', at: 'drawing/material', value: 'mild-steel' }] }],
-    },
-  ];
-}
-
 /** What is wrong with an item of the shop that this plan takes, told where it is taken. */
 const inUse = (item: ShopItem, list: ShopList, about: string): readonly Finding[] =>
   problemsOf(item, list)
@@ -210,50 +162,6 @@ function drained(steps: Generator<Plan, Plan>): Plan {
   }
 }
 
-/** A stick-out that wants a centre is mended by taking the like holding with one. */
-function withMends(held: HoldingChoice, options: readonly HoldingChoice[]): readonly Finding[] {
-  const better = options.find((o) => o.holding === held.holding && o.support.length > 0 && held.support.length === 0);
-  const other = options.find((o) => o.findings.every((f) => f.severity !== 'stop'));
-  return held.findings.map((finding) => {
-    const to = finding.code === 'stick-out' && finding.severity === 'caution' ? better : finding.code === 'holding-range' ? other : undefined;
-    if (!to || to === held) return finding;
-    const value: Choice = {
-      kind: 'hold',
-      id: `hold-${to.setup}`,
-      setup: to.setup,
-      holding: to.holding,
-      support: to.support.map(({ item }) => ({ item })),
-    };
-    return {
-      ...finding,
-      mends: [
-        {
-          says: to.support.length > 0 ? say`bring the tailstock centre` : say`take ${to.holding}`,
-          to: 'job',
-          edits: [{ op: 'put', at: `choices/#${value.id}`, value }],
-        },
-      ],
-    };
-  });
-}
-
-function nothingInShop(code: FindingCode, about: string, says: Sentence, shop: Shop): Finding {
-  const start = startingShop();
-  const [item] = code === 'no-machine' ? start.machines : start.holdings.filter(isChuck);
-  const list = code === 'no-machine' ? 'machines' : 'holdings';
-  return {
-    code,
-    about,
-    severity: 'stop',
-    says,
-    why: say`nothing can be turned without it`,
-    mends:
-      item && !shop[list].some((i) => i.id === item.id)
-        ? [{ says: say`assume a ${item.name}`, to: 'shop', edits: [{ op: 'put', at: `${list}/#${item.id}`, value: item }] }]
-        : [],
-  };
-}
-
 function routeOf(facts: Facts, { layout, setups: made }: CheapestWay, bar: Route['bar']): Route {
   const { job, part, shop, machine } = facts;
   const setups = withLengths(
@@ -282,41 +190,3 @@ const differsIn = ({ first, name }: Layout): Sentence =>
     : name === 'plate'
       ? say`clamped on the faceplate, face ${letterOf(first)} first, then held through its bore`
       : say`end ${letterOf(first)} first, then turned round`;
-
-/** What a choice of method may be about that is no row: how it is severed, which end is first, how it is carried. */
-const wholeRoute = new Set(['left', 'right', 'first', 'carrying']);
-
-/** Choices whose target is gone: told, with a fix, never dropped unseen. */
-function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {
-  const setups = new Set(route.setups.map((s) => s.id));
-  const steps = new Set(route.setups.flatMap((s) => s.steps.map((step) => step.id)));
-  const rows = new Set([...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id));
-  const items = new Set([...shop.bars, ...shop.holdings, ...shop.tools, ...shop.gauges].map((item) => item.id));
-  const there = (item: string) => (items.has(item) ? undefined : `${item} of the shop`);
-  const gone = (c: Choice): string | undefined => {
-    if (c.kind === 'bar') return there(c.bar);
-    if (c.kind === 'hold') return setups.has(c.setup) ? there(c.holding) : `setup ${c.setup}`;
-    if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
-    if (c.kind === 'in') return rows.has(rowOf(c.step)) ? undefined : c.step;
-    if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
-    if (c.kind === 'method') return rows.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
-    if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));
-    if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
-    return undefined;
-  };
-  return job.choices.flatMap((choice): Finding[] => {
-    const target = gone(choice);
-    return target === undefined
-      ? []
-      : [
-          {
-            code: 'choice-orphaned',
-            about: choice.id,
-            severity: 'note',
-            says: say`a choice was made for ${target}, which is not there now`,
-            why: say`it is kept in case that comes back`,
-            mends: [{ says: say`let it go`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
-          },
-        ];
-  });
-}

@@ -1,6 +1,5 @@
 import { practice } from '../shop';
 import { leastDepthOf } from '../cutting';
-import type { Limits } from '../drawing';
 import type { Reason } from '../finding';
 import { alike, figure, type Figure, growth, length, ROUNDING, say, temperature } from '../quantity';
 import { beforehand, firstTouch } from './beforehand';
@@ -9,6 +8,7 @@ import { aimFor } from './chance';
 import { type Cut, cutTo, foretold, quantityOf } from './cutTo';
 import { type Belief, type Forecast, sizeNow } from './estimate';
 import { oddReading } from './odd';
+import { chances, coldFigure, driftOf } from './readings';
 import { stood } from './stands';
 import type { Advice } from './types';
 
@@ -282,31 +282,4 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Unstood {
   }
   const expects = figure(quantityOf(sizing), 'toSize', { size: aim.value }, { step: 0.001, deviation: 1 });
   return { next: 'measure', kind, aim, expects, chanceIn: 0, chanceShort: 1, chancePast: 0, because: [firstTouch[kind], ...beforehand(sizing)] };
-}
-
-function coldFigure(size: number, celsius: number, sizing: Sizing, deviation: number): Figure {
-  return figure(quantityOf(sizing), 'coldSize', { reading: size, alpha: sizing.alpha, celsius }, { step: 0.001, deviation });
-}
-
-/** What the last cut took off against what was dialled. */
-function driftOf(sizing: Sizing): Reason | undefined {
-  // read again, the last reading counts
-  const at = sizing.events.findLastIndex((e) => e.kind === 'cut');
-  const [before, cut, after] = [sizing.events[at - 1], sizing.events[at], sizing.events.slice(at + 1).at(-1)];
-  if (before?.kind !== 'reading' || cut?.kind !== 'cut' || after?.kind !== 'reading') return undefined;
-  const took =
-    towardsOf(sizing) * (coldFigure(before.size, before.celsius, sizing, 0).value - coldFigure(after.size, after.celsius, sizing, 0).value);
-  const off = took - cut.dial * sizing.takes;
-  if (Math.abs(off) < 0.0005) return undefined;
-  return {
-    rule: 'big-then-small',
-    says: off < 0 ? say`${length(-off, 0.001)} less came off than dialled` : say`${length(off, 0.001)} more came off than dialled`,
-    binds: [],
-  };
-}
-
-function chances(of: Forecast, wanted: Limits): Pick<Advice, 'chanceIn' | 'chanceShort' | 'chancePast'> {
-  const past = of.below(wanted.min);
-  const short = 1 - of.below(wanted.max);
-  return { chancePast: past, chanceShort: short, chanceIn: Math.max(0, 1 - past - short) };
 }
