@@ -1,5 +1,5 @@
 // Breaks the core on purpose, one small change at a time, and tells which breaks no test noticed.
-// npm run mutate -- [--count 20] [--seed 1] [--only sizing/odd.ts] [--rooms sequence,holding]
+// npm run mutate -- [--count 20] [--seed 1] [--only sizing/odd.ts] [--rooms sequence,holding] [--list yes]
 // A copy of the tree is changed, never the tree itself. Long: a mutant costs the tests that import its file.
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
@@ -20,6 +20,9 @@ const FLIPS = new Map([
   [ts.SyntaxKind.GreaterThanToken, '<='],
   [ts.SyntaxKind.GreaterThanEqualsToken, '<'],
 ]);
+
+/** The numbers of the trade stand in one table, which every room reads. */
+const PRACTICE = join('core', 'src', 'shop', 'practice.table.ts');
 
 function mutantsOf(file, text) {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.ES2022, true);
@@ -47,6 +50,12 @@ function mutantsOf(file, text) {
       };
       each(node.initializer);
     }
+    // a number of the table: of(0.2, 'mm', ...)
+    if (file === PRACTICE && ts.isCallExpression(node) && node.expression.getText(source) === 'of') {
+      const [value] = node.arguments;
+      if (value && ts.isNumericLiteral(value) && Number(value.text) !== 0)
+        add(value, String(Number(value.text) * 1.5), `${node.parent.name?.getText(source)}: ${value.text} times 1.5`);
+    }
     // an order rule that is not there
     if (
       ts.isReturnStatement(node) &&
@@ -72,6 +81,7 @@ function mutantsOf(file, text) {
 const files = rooms
   .flatMap((room) => readdirSync(join(root, 'core', 'src', room), { recursive: true }).map((name) => join('core', 'src', room, String(name))))
   .filter((name) => name.endsWith('.ts') && !/\.(test|fixture)\.ts$|index\.ts$|types\.ts$/.test(name))
+  .concat(given.has('rooms') ? [] : [PRACTICE])
   .filter((name) => !given.has('only') || name.endsWith(given.get('only')))
   .sort();
 const all = files.flatMap((file) => mutantsOf(file, readFileSync(join(root, file), 'utf8')));
@@ -89,6 +99,11 @@ const drawn = all
   .sort((a, b) => a.at - b.at)
   .slice(0, count)
   .map(({ mutant }) => mutant);
+
+if (given.has('list')) {
+  for (const { file, line, what } of drawn) console.log(`${file}:${String(line)} ${what}`);
+  process.exit(0);
+}
 
 const copy = mkdtempSync(join(tmpdir(), 'mutate-'));
 process.on('exit', () => rmSync(copy, { recursive: true, force: true }));
@@ -118,12 +133,13 @@ const testsOf = (file) => {
     );
   return related.get(file);
 };
-/** The tests of its own folder first, then the others in turn: what nobody notices costs them all. */
+/** The tests of its own folder first, then the kept answers, then the others: what nobody notices costs them all. */
 function noticed(file) {
   const tests = testsOf(file);
   const room = join(copy, file, '..');
   const near = tests.filter((test) => test.startsWith(room));
-  for (const group of [near, tests.filter((test) => !near.includes(test))])
+  const kept = tests.filter((test) => !near.includes(test) && /planner.routes\.test|advice\.kept/.test(test));
+  for (const group of [near, kept, tests.filter((test) => !near.includes(test) && !kept.includes(test))])
     if (group.length > 0 && jest('--bail', '--maxWorkers', '2', '--runTestsByPath', ...group).status !== 0) return true;
   return false;
 }

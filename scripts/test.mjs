@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { basename, join } from 'node:path';
 import { build } from './build.mjs';
-import { ensureChromium } from './chromium.mjs';
+import { ensureChromium, journeysAtOnce } from './chromium.mjs';
 import { root } from './root.mjs';
 
 ensureChromium();
@@ -16,8 +16,8 @@ const only = process.argv.slice(2);
 const workers = String(Math.max(1, availableParallelism()));
 const suites = [
   { name: 'unit', args: ['--selectProjects', 'core', 'server', 'web', '--maxWorkers', workers] },
-  // two journeys at a time in one browser; a killed one may leave a handle behind: the run ends when the journeys have
-  { name: 'browser', args: ['--selectProjects', 'e2e', '--maxWorkers', '2', '--forceExit'] },
+  // some journeys at a time in one browser; a killed one may leave a handle behind: the run ends when the journeys have
+  { name: 'browser', args: ['--selectProjects', 'e2e', '--maxWorkers', String(journeysAtOnce()), '--forceExit'] },
 ];
 const count = (results) => ({
   passed: results.reduce((sum, r) => sum + r.assertionResults.filter((a) => a.status === 'passed').length, 0),

@@ -6,8 +6,11 @@ import puppeteer, { type Browser, type Page } from 'puppeteer-core';
 
 export const root = join(typeof __dirname === 'string' ? __dirname : import.meta.dirname, '..', '..');
 
-export const chromium = (): string =>
-  ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].find((path) => existsSync(path)) ?? 'chromium';
+const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+const SHELL = '/usr/bin/chromium-headless-shell';
+
+/** The browser to start: its headless shell asks half the work of a journey, and keeps no profile. */
+const chromium = (keeps: boolean): string => (keeps ? CHROMIUM : [SHELL, ...CHROMIUM]).find((path) => existsSync(path)) ?? 'chromium';
 
 export const FLAGS = [
   '--headless',
@@ -64,7 +67,7 @@ export function serve({ demo = false, port = 0 }: { readonly demo?: boolean; rea
 
 export async function browse(profile?: string): Promise<Browser> {
   return puppeteer.launch({
-    executablePath: chromium(),
+    executablePath: chromium(profile !== undefined),
     args: FLAGS,
     ...(profile !== undefined && { userDataDir: profile }),
     defaultViewport: { width: 1280, height: 800 },

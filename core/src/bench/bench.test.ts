@@ -1,6 +1,6 @@
 import { type Entry, parseJobText } from '../document';
 import { writeJobFile } from '../exchange';
-import { type Finding, subjectOf } from '../finding';
+import { type Finding, subjectsOf } from '../finding';
 import { inspect } from '../inspection';
 import { issued, plan } from '../planner';
 import { demoJob, demoShop, jobOf } from '../planner/demo.fixture';
@@ -170,7 +170,7 @@ describe('how far a job is', () => {
     };
     const drill = plan(holed, shop).findings.find((f) => f.code === 'deeper-than-drill');
     expect(drill && stagesOf(drill)).toEqual(['drawing', 'route']);
-    expect(drill && subjectOf(drill)).toBe('h');
+    expect(drill && subjectsOf(drill)).toEqual(['h']);
   });
 });
 

@@ -13,6 +13,10 @@ export interface Finding {
   readonly says: Sentence;
   readonly why: Sentence;
   readonly mends: readonly Mend[];
+  /** what brought it about, where it may bring about more of the same: a grip, a gauge, a holder */
+  readonly cause?: string;
+  /** what the same cause touches besides `about` */
+  readonly touches?: readonly string[];
 }
 
 /** A one-press fix. Data, never a function: it crosses the worker and undoes like typing. */
@@ -33,8 +37,30 @@ export interface Reason {
   readonly binds: readonly string[];
 }
 
-/** The row, setup or thing that a finding is about, without aspect or verb: 's2' of 's2.diameter' and of 'finish-turn@s2:left-1'. */
-export const subjectOf = (finding: Finding): string => subjectIn(finding.about);
+/** The rows, setups or things that a finding touches, without aspect or verb: 's2' of 's2.diameter' and of 'finish-turn@s2:left-1'; what it is about first. */
+export const subjectsOf = (finding: Finding): readonly string[] => [...new Set([finding.about, ...(finding.touches ?? [])].map(subjectIn))];
+
+/** What has one cause is one finding: the gravest of them, with its fixes and theirs, and the list of what the others touch. */
+export function once(findings: readonly Finding[]): readonly Finding[] {
+  const byCause = new Map<string, Finding[]>();
+  for (const f of findings) {
+    const key = f.cause === undefined ? findingKey(f) : `${f.code} ${f.cause}`;
+    byCause.set(key, [...(byCause.get(key) ?? []), f]);
+  }
+  return [...byCause.values()].flatMap((same): readonly Finding[] => {
+    const [first] = gravestFirst(same);
+    if (!first || same.length === 1) return same;
+    const touches = [...new Set(same.map((f) => f.about))].filter((about) => about !== first.about);
+    // one press for all that it touches
+    const mends = new Map<string, Mend>();
+    for (const m of same.flatMap((f) => f.mends)) {
+      const key = JSON.stringify([m.says, m.to]);
+      const before = mends.get(key)?.edits ?? [];
+      mends.set(key, { ...m, edits: [...before, ...m.edits.filter((e) => !before.some((b) => JSON.stringify(b) === JSON.stringify(e)))] });
+    }
+    return [{ ...first, mends: [...mends.values()], ...(touches.length > 0 && { touches }) }];
+  });
+}
 
 const gravity = { stop: 0, caution: 1, note: 2 } as const;
 
@@ -42,5 +68,5 @@ const gravity = { stop: 0, caution: 1, note: 2 } as const;
 export const gravestFirst = (findings: readonly Finding[]): readonly Finding[] =>
   findings.toSorted((a, b) => gravity[a.severity] - gravity[b.severity]);
 
-/** What a finding is about, with its code: the same check about the same thing has the same key. */
-export const findingKey = (finding: Finding): string => `${finding.code}@${finding.about}`;
+/** What a finding is about, with its code: the same check about the same things has the same key. */
+export const findingKey = ({ code, about, touches = [] }: Finding): string => [`${code}@${about}`, ...touches].join('+');

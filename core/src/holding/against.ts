@@ -159,6 +159,7 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
       findings.push({
         code: 'grip-slips',
         about,
+        cause: about,
         severity: 'caution',
         says: say`at ${spindleSpeed(Math.round(speed))} ${holding.name} holds ${holds}, half of what would slip; a light roughing cut pulls ${force(held.pull, 10)}`,
         why: say`slower, a longer jaw, a centre behind it, or lighter cuts`,

@@ -44,6 +44,7 @@ export function chosenGauge(draft: Draft, id: string, feature: Feature): Gauge |
   draft.says.push({
     code: 'gauge-too-coarse',
     about: id,
+    cause: gauge.id,
     severity: 'caution',
     says: say`${gauge.name} cannot prove a tolerance of ${length(tolerance, 0.001)} on ${diameter(limits.nominal)}`,
     why: say`resolution to a fifth, doubt to a quarter of the tolerance`,

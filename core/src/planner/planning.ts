@@ -21,6 +21,7 @@ import type { Route } from './route';
 import { runoutsOf } from './runouts';
 import { scheduleOf, totalsOf } from './schedule';
 import { type CheapestWay, search } from './search';
+import { told } from './told';
 
 /**
  * Plans a job better and better: yields at `drawing`, `holding` and `route`, and the same plan again while the search rests. The same question gives the same answer.
@@ -34,7 +35,19 @@ export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   return conflict.length === 0 ? last : { ...last, findings: [...last.findings, ...conflictFinding(conflict, shop)] };
 }
 
+/** Plans with one finding for one cause; a plan that comes again is the same again. */
 function* plansOf(job: Job, shop: Shop): Generator<Plan, Plan> {
+  const steps = plansAsMade(job, shop);
+  let [last, said]: [Plan | undefined, Plan | undefined] = [undefined, undefined];
+  for (;;) {
+    const { done, value } = steps.next();
+    if (value !== last || !said) [last, said] = [value, { ...value, findings: told(value.findings, value.part) }];
+    if (done === true) return said;
+    yield said;
+  }
+}
+
+function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
   const issue = job.issue;
   const asIssued = issue ? issuedOf(job, issue) : job;
   // a tool without a size is told on the Shop page; nothing is planned with it

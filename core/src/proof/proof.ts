@@ -34,7 +34,7 @@ function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
     if (step.removes.length === 0) return inAir(step);
     const contacts = contactsOf(motionsOf(setup, step, tool, part), bodiesOf(tool), standingIn(setup, step, shop, part.length, up));
     return [
-      ...contacts.map((c) => told(c, step, tool)),
+      ...contacts.map((c) => told(c, setup, step, tool)),
       ...nearJaws(setup, step, tool, part, contacts),
       ...intoHole(setup, step, tool),
       ...intoJaws(setup, step, shop),
@@ -81,13 +81,15 @@ const words: Readonly<Record<Contact['standing'], string>> = {
   bar: 'the bar beyond the cut',
 };
 
-function told({ moving, standing, by }: Contact, step: Step, tool: Tool): Finding {
+function told({ moving, standing, by }: Contact, setup: Setup, step: Step, tool: Tool): Finding {
   const name = moving === 'tool' ? tool.name : moving === 'holder' ? `the holder of ${tool.name}` : 'the tool post';
   const at = Math.min(...edgesOf(step.removes).map(([, r]) => r));
   const rapid = moving === 'tool' && (standing === 'part' || standing === 'bar');
   return {
     code: rapid ? 'rapid-through-metal' : `meets-${standing}`,
     about: step.id,
+    // a centre is the same in every setup
+    cause: standing === 'centre' || standing === 'tailstock' ? tool.id : `${tool.id} in ${setup.id}`,
     // a form tool may be set so that less of it stands over the jaws; sizes of holders and centres are usual ones
     severity: standing === 'jaws' && moving === 'tool' && tool.kind !== 'form' ? 'stop' : 'caution',
     says:
@@ -144,6 +146,7 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
     {
       code: 'bar-enters',
       about: step.id,
+      cause: tool.id,
       severity: shank >= hole ? 'stop' : 'caution',
       says: say`${tool.name}, ${length(shank)} thick, ${shank >= hole ? 'does not enter' : 'leaves little room for chips in'} a hole of ${diameter(hole)}`,
       why: say`up to 0.7 of the hole, so that chips come out`,
@@ -165,6 +168,7 @@ function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
     {
       code: 'drills-into-seat',
       about: step.id,
+      cause: setup.id,
       severity: 'caution',
       says: say`the drill comes out on the ${seat}`,
       why: say`relieve the seat, or set the piece off on parallels clear of the hole: ${length(practice.behindHole)} and the point at the least`,

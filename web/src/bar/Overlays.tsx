@@ -1,5 +1,5 @@
 import { type Part, widestOf } from '@obra/core/drawing';
-import { type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
+import { type Finding, gravestFirst, subjectsOf } from '@obra/core/finding';
 import type { Step } from '@obra/core/operations';
 import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
@@ -270,7 +270,7 @@ export function CheckMarks({
   return (
     <g>
       {part.features.map((f) => {
-        const [gravest] = gravestFirst(findings.filter((finding) => subjectOf(finding) === f.id));
+        const [gravest] = gravestFirst(findings.filter((finding) => subjectsOf(finding).includes(f.id)));
         if (!gravest) return null;
         const x = (map.x(f.near) + map.x(f.far)) / 2;
         const y = f.side === 'outside' ? map.y(f.nearDiameter.nominal / 4) : map.axis;

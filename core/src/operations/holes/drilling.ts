@@ -169,6 +169,7 @@ function drillSlips(draft: Draft, id: string, speed: number, { torque, thrust }:
   warn(draft, {
     code: 'grip-slips',
     about: id,
+    cause: at.id,
     severity: pull > practice.gripFactor * holds.value ? 'caution' : 'note',
     says: say`the drill twists with ${torque} and pushes with ${thrust}; the grip holds ${holds}, half of what would slip`,
     why: say`a pilot, a finer feed, or the work seated against the jaws or a stop`,

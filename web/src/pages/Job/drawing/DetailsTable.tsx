@@ -1,6 +1,6 @@
 import type { Cell, Detail, Drawing, Section } from '@obra/core/document';
 import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
-import { gravestFirst, subjectOf } from '@obra/core/finding';
+import { gravestFirst, subjectsOf } from '@obra/core/finding';
 import { writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
 import { Mark } from '../../../slate';
@@ -73,7 +73,7 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
         {details.map((detail, i) => {
           const asks = asksOf[detail.kind];
           const known = part.details.find((d) => d.id === detail.id);
-          const [gravest] = gravestFirst(findings.filter((f) => subjectOf(f) === detail.id));
+          const [gravest] = gravestFirst(findings.filter((f) => subjectsOf(f).includes(detail.id)));
           const name = `${detailWords[detail.kind]} ${String(i + 1)}`;
           const cell = (key: 'at' | 'size' | 'length' | 'angle', words: string | undefined) =>
             words === undefined ? null : (

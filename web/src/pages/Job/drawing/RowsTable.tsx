@@ -2,7 +2,7 @@ import { stagesOf } from '@obra/core/bench';
 import type { Cell, Job, Section } from '@obra/core/document';
 import { type Feature, type ListName, parseSize, pathOf } from '@obra/core/drawing';
 import { pastedRows } from '@obra/core/exchange';
-import { applyEdits, type Edit, type Finding, gravestFirst, subjectOf } from '@obra/core/finding';
+import { applyEdits, type Edit, type Finding, gravestFirst, subjectsOf } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
@@ -159,8 +159,7 @@ const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, l
   const read = new Map(features.map((f) => [f.id, f]));
   const gravest = new Map<string, Finding>();
   for (const f of gravestFirst(checks.filter((o) => stagesOf(o).includes('drawing')))) {
-    const row = subjectOf(f);
-    if (!gravest.has(row)) gravest.set(row, f);
+    for (const row of subjectsOf(f)) if (!gravest.has(row)) gravest.set(row, f);
   }
   return (
     <table
