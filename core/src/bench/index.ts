@@ -1,3 +1,4 @@
+export { type AtSize, atSize, digitsAhead, endToRead, readingAt, type ReadingOf } from './atSize';
 export { benchState, type BenchState } from './benchState';
 export { endRead, type Ends } from './bothEnds';
 export { furtherByFeel } from './byFeel';

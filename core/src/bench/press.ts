@@ -4,6 +4,7 @@ import type { Step } from '../operations';
 import type { Plan } from '../planner';
 import { bareDegrees, type Parsed, say, type Sentence, type Units, writeExact } from '../quantity';
 import { type Advice, readReading, readWarmth } from '../sizing';
+import type { ReadingOf } from './atSize';
 import { WORN } from './edgeWear';
 import { madeBy } from './made';
 import type { Sized } from './sized';
@@ -20,7 +21,7 @@ export interface Card {
   readonly sized: Sized | undefined;
   readonly advice: Advice | undefined;
   /** what a reading is of, its limits, its gauge; none where nothing is measured */
-  readonly reading: { readonly of: string; readonly limits: Limits; readonly gauge: string } | undefined;
+  readonly reading: ReadingOf | undefined;
   /** another size than that of the step was picked to be read */
   readonly picked: boolean;
   /** mm along the cut, where a slender piece is measured at both ends */

@@ -154,6 +154,8 @@ export function takeHolding(options: readonly HoldingChoice[], choice: Extract<C
   const like = options.filter((o) => o.holding === choice.holding);
   const taken =
     like.find((o) => o.support.length === asked.length && o.support.every((x) => asked.includes(x.item))) ??
+    // a follow rest brings its centre along
+    (asked.length > 0 ? like.find((o) => asked.every((item) => o.support.some((x) => x.item === item))) : undefined) ??
     like.find((o) => o.support.length > 0 === asked.length > 0) ??
     like[0] ??
     free;

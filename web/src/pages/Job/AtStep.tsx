@@ -1,12 +1,9 @@
-import { type BenchState, type Card, endRead, type Ends, press, readAt, stillToBeDone, WORN } from '@obra/core/bench';
-import type { Characteristic } from '@obra/core/drawing';
+import { type BenchState, type Card, endRead, type Ends, endToRead, press, readAt, readingAt, stillToBeDone, WORN } from '@obra/core/bench';
 import { type Step, verbs } from '@obra/core/operations';
-import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
-import { leadingDigits, wholeReading } from '@obra/core/sizing';
+import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../shell/keys';
-import { kept } from '../../data/local';
 import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
@@ -15,11 +12,13 @@ import { Collars } from './Collars';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { MeasuredAt } from './MeasuredAt';
-import { inUnits, nextLabel, readingAt, speedAndFeed, whatOf, writeBoth } from './measuring';
+import { MeasuredWith } from './MeasuredWith';
+import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
 import { Pad } from './Pad';
 import { Release } from './Release';
 import { Settings } from './Settings';
 import { REFUSED, useCard } from './useCard';
+import { useEntry } from './useEntry';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import type { JobView } from './view';
@@ -31,60 +30,26 @@ interface AtStepProps {
   readonly state: BenchState;
 }
 
-const GAUGE_UNITS = 'obra-gauge-units';
-
-function keptUnits(otherwise: Units): Units {
-  const before = kept.get(GAUGE_UNITS);
-  return before === 'mm' || before === 'in' ? before : otherwise;
-}
-
+/** One step of one piece at the Bench: what to do, what was read, the one big key. */
 export function AtStep({ view, step, piece, state }: AtStepProps) {
   const { log, add, units, job, open, plan } = view;
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
   const before = own.findLast((e) => e.kind === 'reading');
   const [chosenGauge, setChosenGauge] = useState(before?.gauge ?? step.gauge ?? '');
   const asked = chosenGauge === '' ? undefined : chosenGauge;
-  const { kit, machine, live, readings, sized, advice, ends, inHand, gauges } = useSized(view, step, piece, state, asked);
+  const at = useSized(view, step, piece, state, asked);
+  const { kit, machine, live, readings, sized, advice, ends, inHand } = at;
+  const entry = useEntry(at, own.length, job.units);
+  const { picked, typed, text } = entry;
   const last = readings.at(-1);
   // the dial goes by the free end; what the other one reads has narrowed its limits
   const cutBy = ends ? (readings.findLast((r) => endRead(r, ends) === 'free') ?? last) : last;
   const limits = sized?.limits;
-  const setup = view.plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
-  const measuring =
-    limits !== undefined && (advice?.next === 'measure' || advice?.next === 'ask' || advice?.next === 'wait' || advice?.next === 'changeGauge');
-  const [gaugeUnits, setGaugeUnits] = useState<Units>(() => keptUnits(job.units));
-  const [celsius, setCelsius] = useState(last?.celsius === undefined ? '' : `${String(last.celsius)}C`);
-  const [field, setField] = useState<'size' | 'celsius'>('size');
+  const setup = plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
   const [refused, setRefused] = useState<string>();
-  // before release any size that was finished here may be read
-  const [picked, setPicked] = useState<Characteristic>();
-  const reading = useMemo(
-    () => readingAt(kit, view.plan?.part ?? view.part, sized, picked, inHand ?? ''),
-    [kit, view.plan, view.part, sized, picked, inHand],
-  );
-  const lead = picked?.limits
-    ? leadingDigits((picked.limits.max + picked.limits.min) / 2, gaugeUnits)
-    : measuring && advice.cold && !sized?.standsOff
-      ? leadingDigits(advice.expects.value, gaugeUnits)
-      : '';
-  const [text, setText] = useState(lead);
-  // of a slender row both ends are measured: after a cut the free one first, then the other
-  const afterCut = live.slice(live.findLastIndex((e) => e.kind === 'cut') + 1);
-  const isRead = (end: keyof Ends) => ends !== undefined && afterCut.some((e) => e.kind === 'reading' && endRead(e, ends) === end);
+  const reading = useMemo(() => readingAt(at, view.plan?.part ?? view.part, picked), [at, view.plan, view.part, picked]);
   const [pressed, setPressed] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
-  const where: keyof Ends = pressed?.entries === own.length ? pressed.at : isRead('free') && !isRead('held') ? 'held' : 'free';
-  const [seen, setSeen] = useState({ entries: own.length, picked: picked?.id });
-  if (seen.entries !== own.length || seen.picked !== picked?.id) {
-    setSeen({ entries: own.length, picked: seen.entries === own.length ? picked?.id : undefined });
-    if (seen.entries !== own.length) setPicked(undefined);
-    setText(lead);
-    setField('size');
-  }
-  const pick = (size: Characteristic) => {
-    setPicked(size);
-    requestAnimationFrame(() => document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true }));
-  };
-  const typed = text !== '' && text !== lead;
+  const where: keyof Ends = pressed?.entries === own.length ? pressed.at : endToRead(at);
   const card = useCard(`${String(own.length)}/${picked?.id ?? ''}`);
   const store = useCallback(
     async (work: () => Promise<unknown>) => {
@@ -101,7 +66,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     },
     [card],
   );
-  const at: Card = {
+  const lies: Card = {
     piece,
     step,
     plan,
@@ -114,12 +79,12 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   };
   const next = () =>
     void store(async () => {
-      const pressed = press(at, reading && typed ? { text, gaugeUnits, celsius, units: job.units } : undefined);
+      const pressed = press(lies, reading && typed ? { text, gaugeUnits: entry.units, celsius: entry.celsius, units: job.units } : undefined);
       if ('refused' in pressed) {
-        setRefused(writeSentence(pressed.refused, gaugeUnits));
+        setRefused(writeSentence(pressed.refused, entry.units));
         return REFUSED;
       }
-      for (const entry of pressed.entries) await add(entry);
+      for (const one of pressed.entries) await add(one);
       return undefined;
     });
   useKeys({
@@ -133,7 +98,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   }, [limits, own.length]);
   const past = advice?.stands === 'past';
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
-  const both = reading && typed ? readAt(at, text, gaugeUnits) : undefined;
+  const both = reading && typed ? readAt(lies, text, entry.units) : undefined;
   return (
     <main className="bench">
       <div>
@@ -178,29 +143,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         {bothEnds && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
           <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
-        {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={pick} />}
+        {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
-        {(limits ?? gauges.length > 1) && (
-          <div className="d-flex gap-3 align-items-center flex-wrap mt-2 size-16">
-            <select className="form-select wide-190" aria-label="gauge" value={inHand ?? ''} onChange={(e) => setChosenGauge(e.target.value)}>
-              {gauges.map((g) => (
-                <option key={g.id} value={g.id}>
-                  {g.name}
-                </option>
-              ))}
-            </select>
-            <span className="quiet text-nowrap">{speedAndFeed(step, units)}</span>
-            <span className="past" role="group" aria-label="readings so far">
-              {readings
-                .map(
-                  (r) => `${r.value.text}${ends && r.along ? ` ${endRead(r, ends)} end` : ''}${r.celsius !== undefined ? ` at ${r.celsius} °C` : ''}`,
-                )
-                .join(' → ')}
-            </span>
-          </div>
-        )}
+        <MeasuredWith at={at} step={step} units={units} onGauge={setChosenGauge} />
         {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
         {step.cautions.length > 0 && (
           <div className="line quiet size-16">
@@ -212,7 +159,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         {advice?.next === 'ask' && last && (
           <Asked
             meant={advice.meant?.value}
-            units={gaugeUnits}
+            units={entry.units}
             dialReads={advice.dialReads}
             {...(machine && { onDialReads: (reads) => setDial(view, machine, reads) })}
             onRight={() => void store(() => add({ ...again(last), sure: true }))}
@@ -261,18 +208,14 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         sizing={reading !== undefined}
         what={picked ? `${String(picked.balloon)} ${picked.is},` : whatOf(sized)}
         text={text}
-        onText={(t) => setText(wholeReading(lead, t))}
-        celsius={celsius}
+        onText={entry.onText}
+        celsius={entry.celsius}
         jobUnits={job.units}
-        onCelsius={setCelsius}
-        field={field}
-        onField={setField}
-        units={gaugeUnits}
-        onUnits={(u) => {
-          setGaugeUnits(u);
-          kept.set(GAUGE_UNITS, u);
-          setText('');
-        }}
+        onCelsius={entry.onCelsius}
+        field={entry.field}
+        onField={entry.onField}
+        units={entry.units}
+        onUnits={entry.onUnits}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
         label={picked && typed ? 'Next: keep the reading' : nextLabel(limits !== undefined, typed, advice)}
         onNext={next}

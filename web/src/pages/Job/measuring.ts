@@ -1,27 +1,9 @@
 import { type Sized, wantsReading } from '@obra/core/bench';
-import type { Shop } from '@obra/core/document';
-import type { Characteristic, Limits, Part } from '@obra/core/drawing';
 import type { Step } from '@obra/core/operations';
 import { parseLength, type Units, write, writeWithUnit } from '@obra/core/quantity';
-import { boreGaugeFor, gaugeFor } from '@obra/core/shop';
 import type { Advice } from '@obra/core/sizing';
 
-/* The words of a step that is measured, and what a reading is of. */
-
-interface Reading {
-  readonly of: string;
-  readonly limits: Limits;
-  readonly gauge: string;
-}
-
-/** What a reading typed now is of: the size picked before release, with the gauge that suits it, else the size of the step. */
-export function readingAt(kit: Shop, part: Part, sized: Sized | undefined, picked: Characteristic | undefined, gauge: string): Reading | undefined {
-  if (!picked?.limits) return sized && { of: sized.of, limits: sized.limits, gauge: gauge === '' ? 'none' : gauge };
-  const { limits, of, id } = picked;
-  const inside = part.features.some((f) => f.id === of && f.side !== 'outside');
-  const by = (inside ? boreGaugeFor : gaugeFor)(kit, limits.nominal, limits.max - limits.min);
-  return { of: id, limits, gauge: by?.id ?? 'none' };
-}
+/* The words of a step that is measured. */
 
 /** What the pad asks for. */
 export function whatOf(sized: Sized | undefined): string {
