@@ -18,7 +18,10 @@ export interface BenchState {
   readonly asks: readonly Finding[];
 }
 
-/** Where the Bench stands, from the log alone: piece by piece, step by step; nothing of it is stored. */
+/**
+ * Where the Bench stands, from the log alone: piece by piece, step by step; nothing of it is stored.
+ * @example benchState({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()), []).at.piece // 1
+ */
 export function benchState(job: Job, plan: Plan, log: readonly Entry[]): BenchState {
   const live = liveEntries(log);
   const scrapped = new Set(live.flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : [])));

@@ -36,7 +36,10 @@ export function parseWith<S extends z.ZodType>(schema: S, what: string, raw: unk
   };
 }
 
-/** A job from a job file, a stored job or a bare job. Never throws. */
+/**
+ * A job from a job file, a stored job or a bare job. Never throws.
+ * @example parseJob({ name: 'no job' }).ok // false
+ */
 export function parseJob(file: unknown): Parsed<Job> {
   if (isRecord(file) && 'obra' in file) {
     const parsed = parseJobFile(file);
@@ -49,7 +52,10 @@ export function parseJob(file: unknown): Parsed<Job> {
   return parseWith(d.Job, 'a job', file);
 }
 
-/** A job file with its log and photos, brought up to this version. Never throws. */
+/**
+ * A job file with its log and photos, brought up to this version. Never throws.
+ * @example parseJobFile('{').ok // false
+ */
 export function parseJobFile(file: unknown): Parsed<JobFile> {
   if (isRecord(file) && file['obra'] !== undefined && file['obra'] !== 'job') {
     return {
@@ -62,7 +68,10 @@ export function parseJobFile(file: unknown): Parsed<JobFile> {
   return parseWith(d.JobFile, 'a job file', file);
 }
 
-/** A shop from a shop file, a stored shop or a bare shop. Never throws. */
+/**
+ * A shop from a shop file, a stored shop or a bare shop. Never throws.
+ * @example parseShop(midShop()).ok // true
+ */
 export function parseShop(file: unknown): Parsed<Shop> {
   if (isRecord(file) && 'obra' in file) {
     const parsed = parseWith(d.ShopFile, 'a shop file', file);

@@ -6,7 +6,10 @@ import type { Node } from './node';
 import type { Contour, Feature, Part, PartDetail } from './types';
 import { relieve } from './undercutNodes';
 
-/** The closed half section of a part: exact, counter-clockwise, from the left end; sizes are never read back from it. */
+/**
+ * The closed half section of a part: exact, counter-clockwise, from the left end; sizes are never read back from it.
+ * @example contourOf(readDrawing({ ...blankDrawing(), ...readLine('20 x 30', 'mm').value })).length > 0 // true
+ */
 export function contourOf(part: Part): Contour {
   return part.contour;
 }

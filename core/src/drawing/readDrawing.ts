@@ -17,6 +17,7 @@ import type { Edge, Feature, Part, PartDetail } from './types';
  * The drawing, understood: rows and details with limits in mm, contour, characteristics and what is wrong or missing.
  * Fast and without the shop, so that it runs on the page while one types. What cannot be read is left out of the
  * contour and named in a finding. Never throws.
+ * @example readDrawing({ ...blankDrawing(), ...readLine('25 h7 x 40', 'mm').value }).features[0].nearDiameter.min // 24.979
  */
 export function readDrawing(typed: Drawing): Part {
   const findings: Finding[] = [];

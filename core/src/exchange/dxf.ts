@@ -21,6 +21,7 @@ const LAYERS = [
 /**
  * The drawing as DXF, millimetres, the finished right face at x = 0 and the centre line on the x axis: the half section as one closed polyline on OUTLINE, its mirror on
  * MIRROR, centre line, hatching of the lower half, sizes as text on DIMENSIONS. Threads are drawn at their crests.
+ * @example Object.keys(writeDxf(readDrawing({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }.drawing))).length > 0 // true
  */
 export function writeDxf(part: Part, labels: Labels = {}): DxfFile {
   const dxf = new DxfWriter();

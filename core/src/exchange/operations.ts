@@ -22,7 +22,10 @@ const HEAD = [
   'cautions',
 ] as const;
 
-/** The operation sheet as CSV: a line a step, numbers in the units of the page; commas, CRLF, quoted where needed. */
+/**
+ * The operation sheet as CSV: a line a step, numbers in the units of the page; commas, CRLF, quoted where needed.
+ * @example writeOperations(plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).routes[0], midShop(), 'mm').split('\r\n').length > 5 // true
+ */
 export function writeOperations(route: Route, shop: Shop, units: Units): string {
   const nameOf = (id: string | undefined) => [...shop.holdings, ...shop.tools, ...shop.gauges].find((i) => i.id === id)?.name ?? id ?? '';
   let n = 0;

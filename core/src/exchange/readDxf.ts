@@ -77,7 +77,10 @@ export function* readingDxf(text: string, asked: DxfAsked): Generator<Reading, R
   };
 }
 
-/** The same at one go. */
+/**
+ * The same at one go.
+ * @example readDxf('no drawing', { units: 'mm' }).ok // false
+ */
 export function readDxf(text: string, asked: DxfAsked): Read {
   const reading = readingDxf(text, asked);
   for (;;) {

@@ -27,7 +27,10 @@ export function trianglesOf(contour: Contour, steps = 128): readonly Triangle[] 
   return triangles;
 }
 
-/** The turned solid as an ASCII STL file, millimetres, axis along x, the finished right face at zero. */
+/**
+ * The turned solid as an ASCII STL file, millimetres, axis along x, the finished right face at zero.
+ * @example writeStl('pin', readDrawing({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }.drawing).contour, 8).startsWith('solid pin') // true
+ */
 export function writeStl(name: string, contour: Contour, steps = 128): string {
   const title = name.replace(/[^\x20-\x7e]/g, '').trim() || 'part';
   const digits = (v: number) => Number(v.toFixed(6)).toString();

@@ -6,6 +6,7 @@ type Node = Record<string, unknown> | unknown[];
 /**
  * Applies edits to a copy: the one way that mends, typing and imports change a document.
  * A path that leads nowhere leaves that edit out; the rest are applied.
+ * @example applyEdits({ rows: [{ id: 'a', size: '20' }] }, [{ op: 'put', at: 'rows/#a/size', value: '22' }]) // { rows: [{ id: 'a', size: '22' }] }
  */
 export function applyEdits<T>(to: T, edits: readonly Edit[]): T {
   return produce(to, (draft) => {

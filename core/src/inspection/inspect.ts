@@ -48,6 +48,7 @@ function runoutRead(cell: Cell): Parsed<number> {
 
 /**
  * The last reading of each size and piece against its limits, corrected to 20 C, by the way of the shop: plain limits, or only what the gauge proves.
+ * @example inspect(readDrawing({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }.drawing), midShop(), []) // []
  */
 export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly Verdict[] {
   const alpha = materialOf(part.material).alpha;

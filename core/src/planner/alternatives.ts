@@ -31,6 +31,7 @@ const MOST_ALTERNATIVES = 3;
 /**
  * Whole routes that differ in the first end, how the piece is carried and held, supported, severed or threaded; cheapest first, each made like any plan but not yet
  * proved for contacts: that is done when one is opened.
+ * @example alternatives({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop(), plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop())).length > 0 // true
  */
 export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternative[] {
   const [taken] = now.routes;

@@ -10,6 +10,7 @@ const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as c
 /**
  * A whole route written as choices, keeping the job's own ways, own steps, orders and overrules: planning with them gives the
  * same route. Taking an alternative and giving out to the Bench both go through this.
+ * @example choicesOf(plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).routes[0], { ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }).some((c) => c.kind === 'hold') // true
  */
 export function choicesOf(route: Route, job: Job): readonly Choice[] {
   const own = job.choices.filter((c) => c.kind === 'way' || c.kind === 'ownStep' || c.kind === 'overrule' || c.kind === 'order');

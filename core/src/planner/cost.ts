@@ -42,5 +42,8 @@ export function costOfSetups(setups: readonly Setup[], part: Part, pieces: numbe
   };
 }
 
-/** Minutes, handling and risk of a route brought to minutes, with the shop's weights. */
+/**
+ * Minutes, handling and risk of a route brought to minutes, with the shop's weights.
+ * @example costOf(plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).routes[0], readDrawing({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }.drawing)) > 0 // true
+ */
 export const costOf = (route: Pick<Route, 'setups'>, part: Part): number => costOfSetups(route.setups, part, 1).total.value;

@@ -11,7 +11,10 @@ import { outsideOf } from '../stock';
 import { wrongOrder } from './orderJudge';
 import type { Route } from './route';
 
-/** The one judge of a route, whoever made it: every broken rule of order, speed, reach, grip and bar. An empty list is a sound route; collisions are judged apart. */
+/**
+ * The one judge of a route, whoever made it: every broken rule of order, speed, reach, grip and bar. An empty list is a sound route; collisions are judged apart.
+ * @example violations(plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).routes[0], readDrawing({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }.drawing), { ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()) // []
+ */
 export function violations(route: Route, part: Part, job: Job, shop: Shop): readonly Finding[] {
   const found: Finding[] = [];
   const broken = (code: FindingCode, about: string, says: Sentence, why: Sentence) =>

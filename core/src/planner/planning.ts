@@ -26,6 +26,7 @@ import { told } from './told';
 /**
  * Plans a job better and better: yields at `drawing`, `holding` and `route`, and the same plan again while the search rests. The same question gives the same answer.
  * A job given out to the Bench is planned from what was given out; later edits are told in a finding.
+ * @example planning({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).next().value.reached // 'drawing'
  */
 export function* planning(job: Job, shop: Shop): Generator<Plan, Plan> {
   const last = yield* plansOf(job, shop);
@@ -155,7 +156,10 @@ function issuedOf(job: Job, issue: NonNullable<Job['issue']>): Job {
   return { ...rest, drawing: issue.drawing ?? job.drawing, choices: [...issue.choices], ...(was && { startsAs: was }) };
 }
 
-/** Drains `planning`. Never throws for anything the document schemas let through. */
+/**
+ * Drains `planning`. Never throws for anything the document schemas let through.
+ * @example plan({ ...blankJob('pin', 'mm'), drawing: { ...blankDrawing(), ...readLine('20 x 30', 'mm').value } }, midShop()).reached // 'proof'
+ */
 export const plan = (job: Job, shop: Shop): Plan => drained(planning(job, shop));
 
 /** A plan as far as its route, not yet proved. */

@@ -64,12 +64,19 @@ export function write(quantity: Quantity, units: Units): Written {
   return { text: quantity.is === 'diameter' ? `Ø${text}` : text, unit: inch?.unit ?? habit.unit };
 }
 
-/** The same with its unit, for sentences and lists. */
+/**
+ * The same with its unit, for sentences and lists.
+ * @example writeWithUnit({ is: 'length', value: 25.4 }, 'in') // '1 in'
+ */
 export function writeWithUnit(quantity: Quantity, units: Units): string {
   const { text, unit } = write(quantity, units);
   return unit === '' ? text : unit === '°' ? text + unit : `${text} ${unit}`;
 }
 
+/**
+ * A sentence in the units of the page, its figures written with theirs.
+ * @example writeSentence(['bore to ', { is: 'diameter', value: 12.7 }], 'in') // 'bore to Ø.5 in'
+ */
 export function writeSentence(sentence: Sentence, units: Units): string {
   return sentence.map((part) => (typeof part === 'string' ? part : writeWithUnit(part, units))).join('');
 }

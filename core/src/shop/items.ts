@@ -103,7 +103,10 @@ export function doubtOf(gauge: Gauge): number {
   return Math.hypot(mmOf(gauge.bias), mmOf(gauge.repeat));
 }
 
-/** A gauge can prove a tolerance: resolution to a fifth, doubt to a quarter (two standard deviations). @source right-gauge, common practice */
+/**
+ * A gauge can prove a tolerance: resolution to a fifth, doubt to a quarter (two standard deviations). @source right-gauge, common practice
+ * @example proves(midShop().gauges.find((g) => g.kind === 'caliper'), 0.013) // false
+ */
 export function proves(gauge: Gauge, tolerance: number): boolean {
   return atMost(mmOf(gauge.resolution), tolerance / 5) && atMost(2 * doubtOf(gauge), tolerance / 4);
 }

@@ -3,7 +3,10 @@ import { angled, bars, cells, chuck, dial, drills, edge, gauge, ofSize, rest } f
 
 const mm = cells('mm');
 
-/** A metric lathe of middle size, carbide inserts for roughing; of invented make. */
+/**
+ * A metric lathe of middle size, carbide inserts for roughing; of invented make.
+ * @example midShop().machines[0].name // 'mid-size lathe'
+ */
 export function midShop(): Shop {
   return {
     machines: [
@@ -43,7 +46,10 @@ export function midShop(): Shop {
   };
 }
 
-/** A larger lathe with a readout on both slides, a stepless drive and power to spare; of invented make. */
+/**
+ * A larger lathe with a readout on both slides, a stepless drive and power to spare; of invented make.
+ * @example readoutShop().machines[0].name // 'large lathe with readout'
+ */
 export function readoutShop(): Shop {
   const mid = midShop();
   return {

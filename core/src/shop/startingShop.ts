@@ -3,7 +3,10 @@ import { angled, bars, cells, chuck, dial, drills, edge, gauge, ofSize, rest } f
 
 const inch = cells('in');
 
-/** The small bench lathe that is assumed until a person says what stands there; of invented make, in inches. */
+/**
+ * The small bench lathe that is assumed until a person says what stands there; of invented make, in inches.
+ * @example startingShop().machines[0].name // 'small bench lathe'
+ */
 export function startingShop(): Shop {
   return {
     machines: [

@@ -18,6 +18,7 @@ const DEEPEST_CUT = 1;
  * What to do next towards a size: all lengths mm on diameter. A dial reset to the last cold reading takes off what it says
  * within the doubt of gauge, dial and spring; two like cuts spring alike.
  * @source cut-check-cut, settable, aim, leave-real-cuts: common practice
+ * @example sizeAdvice(sizingWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [], { material: 'mild-steel' })).next // 'measure'
  */
 export const sizeAdvice = (sizing: Sizing): Advice => stood(advised(sizing));
 

@@ -13,6 +13,7 @@ const kinds: Readonly<Record<string, SizedKind>> = { outside: 'outside', bore: '
 /**
  * The dial question without a job: what to do next towards a size, from readings and cuts so far.
  * @param assumed ids or values taken as given: `machine`, `gauge`, `material`, `nose` (mm), `kind` (outside, bore or length)
+ * @example advise({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [], midShop(), {}).next // 'measure'
  */
 export function advise(wanted: Limits, entries: readonly Entry[], shop: Shop, assumed: Readonly<Record<string, string>>): Advice {
   const machine = machineOf(shop, assumed['machine']);
@@ -92,10 +93,16 @@ const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0
 /** The share of a division that is set, by the way of the shop; half where nothing is said. */
 export const dialShare = (way: string | undefined): number => SHARES[way ?? ''] ?? 0.5;
 
-/** The same with the machine, gauge and tool at hand. */
+/**
+ * The same with the machine, gauge and tool at hand.
+ * @example adviseWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [{ id: 'a', kind: 'reading', of: 's1.diameter', at: '2026-11-02T08:00:00Z', by: 'me', piece: 1, value: { text: '25.626', units: 'mm' }, gauge: 'mic-25-50' }], { machine: midShop().machines[0], material: 'mild-steel', nose: 0.4 }).next // 'twoCuts'
+ */
 export const adviseWith = (wanted: Limits, entries: readonly Entry[], at: AdviseWith): Advice => sizeAdvice(sizingWith(wanted, entries, at));
 
-/** What is known of a size at a machine, for the estimator. */
+/**
+ * What is known of a size at a machine, for the estimator.
+ * @example sizingWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [{ id: 'a', kind: 'reading', of: 's1.diameter', at: '2026-11-02T08:00:00Z', by: 'me', piece: 1, value: { text: '25.626', units: 'mm' }, gauge: 'mic-25-50' }], { material: 'mild-steel' }).events.length // 1
+ */
 export function sizingWith(wanted: Limits, entries: readonly Entry[], at: AdviseWith): Sizing {
   const axis = at.axis ?? 'cross';
   const dial = at.machine?.dials[axis];

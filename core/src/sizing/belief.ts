@@ -57,7 +57,10 @@ export interface Sizing {
   readonly axis?: string;
 }
 
-/** 1 where the cut makes the size smaller, -1 where it makes it larger: times this all sizes fall, and what is past lies below. */
+/**
+ * 1 where the cut makes the size smaller, -1 where it makes it larger: times this all sizes fall, and what is past lies below.
+ * @example towardsOf({ kind: 'bore' }) // -1
+ */
 export const towardsOf = ({ kind }: Pick<Sizing, 'kind'>): 1 | -1 => (kind === 'bore' || kind === 'depth' ? -1 : 1);
 
 /** What a cut takes off the size for each mm that it is deep: both sides of a diameter, one of a length. */
@@ -126,5 +129,8 @@ function happened(sizing: Sizing): readonly Happened[] {
 /** Readings with no cut between are of one size within so many deviations. @source judgement */
 const ALIKE = 4;
 
-/** What is believed of a size after its readings and cuts; of a bore or a depth with its sign turned. */
+/**
+ * What is believed of a size after its readings and cuts; of a bore or a depth with its sign turned.
+ * @example sizeNow(beliefOf(sizingWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [{ id: 'a', kind: 'reading', of: 's1.diameter', at: '2026-11-02T08:00:00Z', by: 'me', piece: 1, value: { text: '25.626', units: 'mm' }, gauge: 'mic-25-50' }], { material: 'mild-steel' }))).mean // 25.626
+ */
 export const beliefOf = (sizing: Sizing): Belief => believed(priorsOf(sizing), towardsLimits(sizing).nominal, happened(sizing));

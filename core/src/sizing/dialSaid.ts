@@ -2,7 +2,10 @@ import type { Machine } from '../document';
 import { exceeds, type Figure, PLACE } from '../quantity';
 import { mmOf } from '../shop';
 
-/** A move of a dial in its own words: '8 divisions on radius', '7½', '7.2'; a readout is set to its digits. @source settable, common practice */
+/**
+ * A move of a dial in its own words: '8 divisions on radius', '7½', '7.2'; a readout is set to its digits. @source settable, common practice
+ * @example dialSaid({ ...figure('length', 'toSize', { size: 0.16 }), of: { settable: 0.01 } }, midShop().machines[0], 'cross') // '8 divisions on radius'
+ */
 export function dialSaid(move: Figure, machine: Machine | undefined, axis: keyof Machine['dials']): string {
   const dial = machine?.dials[axis];
   const settable = move.of['settable'];

@@ -209,11 +209,17 @@ function mixtureOf(parts: readonly { readonly weight: number; readonly mean: num
   return { mean, deviation, below, quantile };
 }
 
-/** What the size is now, cold. */
+/**
+ * What the size is now, cold.
+ * @example sizeNow(beliefOf(sizingWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [{ id: 'a', kind: 'reading', of: 's1.diameter', at: '2026-11-02T08:00:00Z', by: 'me', piece: 1, value: { text: '25.626', units: 'mm' }, gauge: 'mic-25-50' }], { material: 'mild-steel' }))).below(25.7) > 0.99 // true
+ */
 export const sizeNow = ({ grid }: Belief): Forecast =>
   mixtureOf(grid.map((f) => ({ weight: f.weight, mean: f.mean[SIZE] ?? 0, variance: entry(f.spread, SIZE, SIZE) })));
 
-/** What it will be after a cut by so much as dialled, on diameter. */
+/**
+ * What it will be after a cut by so much as dialled, on diameter.
+ * @example sizeAfter(beliefOf(sizingWith({ nominal: 25, max: 25, min: 24.987, from: 'class' }, [{ id: 'a', kind: 'reading', of: 's1.diameter', at: '2026-11-02T08:00:00Z', by: 'me', piece: 1, value: { text: '25.626', units: 'mm' }, gauge: 'mic-25-50' }], { machine: midShop().machines[0], material: 'mild-steel', nose: 0.4 })), 0.2).mean < 25.5 // true
+ */
 export const sizeAfter = (belief: Belief, by: number): Forecast => sizeNow(afterCut(belief, by));
 
 /** What of a dialled cut comes off, and what the spring of the last cut gives back: size after = size now - by x share - back. */

@@ -71,7 +71,10 @@ export interface NearDrill extends Drill {
 
 const MOST_DRILLS = 8;
 
-/** The drills of these sets that lie nearest to a size in mm, nearest first; at most eight. */
+/**
+ * The drills of these sets that lie nearest to a size in mm, nearest first; at most eight.
+ * @example nearestDrills(5.11, ['number']).map((d) => d.name)[0] // '#7'
+ */
 export function nearestDrills(mm: number, sets: readonly DrillSet[] = ['number', 'letter', 'fraction', 'metric']): readonly NearDrill[] {
   return sets
     .flatMap((set) => {

@@ -22,6 +22,7 @@ export interface Engaged {
  * Full threads in a length (mm), after counterbore, lead and relief.
  * @throws RangeError where a length is negative or the pitch is not more than zero
  * @source arithmetic
+ * @example threadsIn(12, { pitch: 1.5, lead: 1.5 }) // { full: 10.5, threads: 7 }
  */
 export function threadsIn(length: number, { pitch, lead = 0, relief = 0, counterbore = 0 }: EngagementAsked): Engaged {
   if (!(pitch > 0 && length >= 0 && lead >= 0 && relief >= 0 && counterbore >= 0))

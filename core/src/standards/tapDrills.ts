@@ -40,6 +40,7 @@ const soft: readonly string[] = ['aluminium', 'aluminium-7075', 'brass'];
  * Drills for a thread, best first: of those in class the one nearest to what is wanted, then the rest by how far off they are. A thread
  * without a class, or of a bolt, is drilled for 6H or 2B.
  * @source DIN 336 and the customary list of US handbooks, from memory; order by `tough-tap`, common practice
+ * @example tapDrills('M10', { drills: drillIndex('metric') }).drills[0].name // '8.5'
  */
 export function tapDrills(
   designation: string,
