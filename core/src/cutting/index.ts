@@ -17,7 +17,7 @@ export {
 } from './data';
 export { drillFeed, peckDepths } from './drilling';
 export { feedFor, finishOf } from './finish';
-export { dialMarks, type GearsAsked, type GearTrain, gearTrains, halfNuts, tpiOf, usualWheels } from './gears';
+export { dialMarks, gearTrains, halfNuts, tpiOf, usualWheels } from './gears';
 export { bestFeed, type CutAsked, type CutWindow, type Grip, gripHolds, JAWS_LOSE, type Limited, limitedAt, usesOf, windowOf } from './limits';
 export { firstPass, threadInfeeds } from './threadPasses';
 export { edges, taylor, toolLife } from './toolLife';

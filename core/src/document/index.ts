@@ -32,7 +32,6 @@ export type {
   Lesson,
   Machine,
   Mate,
-  Measured,
   Relation,
   Section,
   Shop,

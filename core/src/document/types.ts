@@ -8,7 +8,6 @@ export type Section = Of<typeof d.Section>;
 export type Drawing = Of<typeof d.Drawing>;
 export type Detail = Of<typeof d.Detail>;
 export type Mate = Of<typeof d.Mate>;
-export type Measured = Of<typeof d.Measured>;
 export type Relation = Of<typeof d.Relation>;
 export type Choice = Of<typeof d.Choice>;
 export type Machine = Of<typeof d.Machine>;

@@ -1,11 +1,10 @@
 export { type Kept, type Restore, layRestore, uniteShops, writeBackup } from './backup';
-export { type DxfFile, writeDxf } from './dxf';
-export type { Reading } from './dxfSegments';
+export { writeDxf } from './dxf';
 export { writeJobFile, writeShopFile } from './jobFile';
 export { writeOperations } from './operations';
 export { pastedRows } from './pasteRows';
 export type { Axis } from './profile';
-export { type DxfAsked, readDxf, type ReadDxf, readingDxf } from './readDxf';
+export { type DxfAsked, readDxf, readingDxf } from './readDxf';
 export { writeRows } from './rows';
-export { readShopTable, type TakenIn, writeShopTable } from './shopTables';
+export { readShopTable, writeShopTable } from './shopTables';
 export { writeStl } from './stl';

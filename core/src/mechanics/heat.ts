@@ -8,7 +8,6 @@ export const SHEDS = {
   /** coolant run over it, or dunked and stirred */
   flood: 500,
 } as const;
-export type Sheds = keyof typeof SHEDS;
 
 /**
  * Seconds in which what a body holds beyond its surroundings falls to 1/e, taken as warm throughout.

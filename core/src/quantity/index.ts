@@ -22,7 +22,7 @@ export {
 } from './figure';
 export { write, writeClock, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
 export { figure, type FormulaName, formulaNamed, formulas } from './formulas';
-export { bareDegrees, type Degrees, fahrenheit, type Heat, parseHeat, parseTemperature, parseTime } from './heat';
+export { bareDegrees, type Degrees, fahrenheit, parseHeat, parseTemperature, parseTime } from './heat';
 export { LONGEST, MM_PER_INCH, type Parsed, parseLength, readDeviations, readLength, type Units } from './length';
 export { normalBelow } from './normal';
 export { isZero, nearestFraction, readNumber } from './number';

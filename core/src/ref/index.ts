@@ -1,1 +1,1 @@
-export { aspectOf, type End, endOf, readStep, rowOf, type StepRef, subjectIn, thingOf, writeSetting, writeStep } from './ref';
+export { aspectOf, type End, endOf, readStep, rowOf, subjectIn, thingOf, writeSetting, writeStep } from './ref';

@@ -1,6 +1,6 @@
 export { type BarSheet } from './barSheet';
 export { type Layout, layoutsOf, type Stage } from './layouts';
-export { type Reach, reachedByBoth } from './reach';
+export { reachedByBoth } from './reach';
 export { type Begins, type MadeSetting, withRemovals } from './setting';
 export type { LedgerLine, Setup } from './setup';
 export type { LayoutName } from './setup';

@@ -24,4 +24,4 @@ export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
 export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';
-export { type Practice, practice, practices } from './practice.table';
+export { practice, practices } from './practice.table';

@@ -90,7 +90,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['bendsFrom', 0.08, 0.12],
   ['longestLife', 380, 600],
   ['postLateral', 16000, 25000],
-  ['postAngular', 2.4, 3.8],
+  ['postAngular', 24_000_000, 37_500_000],
   ['bladeHigh', 9.6, 15],
   ['roomWanted', 0.8, 1.2],
   ['faultFrom', 0.1, 0.16],
