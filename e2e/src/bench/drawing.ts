@@ -9,7 +9,7 @@ export async function drawing(): Promise<void> {
     ['sheave-axle', demoJob('sheave-axle'), undefined],
     ['pintle-pin', demoJob('pintle-pin'), undefined],
     ['mast-dowel', demoJob('mast-dowel'), undefined],
-    ['30 rows', longShaft(), 2],
+    ['30 rows', longShaft(), 0.5],
   ] as const) {
     await measured(`drawing of ${name} read`, () => void readDrawing(job.drawing), aim);
   }

@@ -1,4 +1,5 @@
 /* npm run bench [-- room ...]: what the app costs in time and size, room by room. Aims stand beside; nothing fails here. */
+import { readDrawing } from '@obra/core/drawing';
 import { serve } from '../harness';
 import { cutting } from './cutting';
 import { drawing } from './drawing';
@@ -8,6 +9,8 @@ import { lengthsSet } from './lengths';
 import { outsideLathes } from './outside';
 import { coldStart, handbook, typing } from './page';
 import { judge, plans, routes } from './planner';
+import { compareMachine } from './report';
+import { longShaft } from './shafts';
 import { sizing } from './sizing';
 import { standards } from './standards';
 
@@ -44,6 +47,8 @@ if (unknown.length > 0) {
   console.error(`no room ${unknown.join(', ')}: ${Object.keys(rooms).join(', ')}`);
   process.exit(1);
 }
+const rows = longShaft();
+await compareMachine(() => void readDrawing(rows.drawing));
 for (const [name, measure] of Object.entries(rooms)) {
   if (asked.length > 0 && !asked.includes(name)) continue;
   console.log(`\n${name}`);
