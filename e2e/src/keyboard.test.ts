@@ -59,7 +59,7 @@ it('answers from the standards what is typed there', async () => {
 
 it('shows the keys', async () => {
   await page.keyboard.type('?');
-  await sees(page, 'previous, next step');
+  await sees(page, 'previous step');
   await key('Escape');
   await page.waitForFunction(() => document.querySelector('.modal') === null);
 });

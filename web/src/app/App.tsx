@@ -3,6 +3,7 @@ import { Component, lazy, type ReactNode, Suspense } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { Finder } from '../shell/Finder';
+import { KeysProvider } from '../shell/keys';
 import { part } from './part';
 import { StorageClosed } from '../shell/StorageClosed';
 import { UnitsProvider } from '../shell/units';
@@ -19,27 +20,29 @@ export function App() {
   return (
     <SWRConfig value={{ revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false }}>
       <UnitsProvider>
-        <BrowserRouter>
-          <StorageClosed />
-          <Kept>
-            <Suspense fallback={null}>
-              <Routes>
-                <Route path="/" element={<Opening />} />
-                <Route path="/dial" element={<DialQuestion />} />
-                <Route path="/jobs" element={<Jobs />} />
-                <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
-                <Route path="/jobs/:id/:stage" element={<JobPage />} />
-                <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
-                <Route path="/shop/:list" element={<Shop />} />
-                <Route path="/handbook" element={<Handbook />} />
-                <Route path="/handbook/:id" element={<Handbook />} />
-                <Route path="/logbook" element={<Logbook />} />
-                <Route path="*" element={<Navigate to="/" replace />} />
-              </Routes>
-            </Suspense>
-            <Finder />
-          </Kept>
-        </BrowserRouter>
+        <KeysProvider>
+          <BrowserRouter>
+            <StorageClosed />
+            <Kept>
+              <Suspense fallback={null}>
+                <Routes>
+                  <Route path="/" element={<Opening />} />
+                  <Route path="/dial" element={<DialQuestion />} />
+                  <Route path="/jobs" element={<Jobs />} />
+                  <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
+                  <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                  <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
+                  <Route path="/shop/:list" element={<Shop />} />
+                  <Route path="/handbook" element={<Handbook />} />
+                  <Route path="/handbook/:id" element={<Handbook />} />
+                  <Route path="/logbook" element={<Logbook />} />
+                  <Route path="*" element={<Navigate to="/" replace />} />
+                </Routes>
+              </Suspense>
+              <Finder />
+            </Kept>
+          </BrowserRouter>
+        </KeysProvider>
       </UnitsProvider>
     </SWRConfig>
   );

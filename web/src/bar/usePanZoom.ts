@@ -1,8 +1,11 @@
 import { type RefObject, useEffect, useRef } from 'react';
+import { useKeys } from '../shell/keys';
 
 /** Wheel and pinch zoom, drag pans, 0 fits: one transform on a group, set by refs without a React commit. */
 export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVGGElement | null> {
   const group = useRef<SVGGElement>(null);
+  const fit = useRef<() => void>(undefined);
+  useKeys('picture', { '0': { says: 'fit the picture', act: () => fit.current?.() } });
   useEffect(() => {
     const element = box.current;
     if (!element) return;
@@ -49,14 +52,7 @@ export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVG
       pointers.set(e.pointerId, now);
     };
     const up = (e: PointerEvent) => pointers.delete(e.pointerId);
-    const key = (e: KeyboardEvent) => {
-      if (
-        e.key !== '0' ||
-        e.ctrlKey ||
-        e.metaKey ||
-        (e.target instanceof HTMLElement && e.target.closest('input, select, textarea, [contenteditable]'))
-      )
-        return;
+    fit.current = () => {
       k = 1;
       apply();
     };
@@ -65,14 +61,12 @@ export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVG
     window.addEventListener('pointermove', move);
     window.addEventListener('pointerup', up);
     window.addEventListener('pointercancel', up);
-    window.addEventListener('keydown', key);
     return () => {
       element.removeEventListener('wheel', wheel);
       element.removeEventListener('pointerdown', down);
       window.removeEventListener('pointermove', move);
       window.removeEventListener('pointerup', up);
       window.removeEventListener('pointercancel', up);
-      window.removeEventListener('keydown', key);
     };
   }, [box]);
   return group;

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useKeys } from './keys';
 
 const FinderDialog = lazy(() => import('./FinderDialog').then((m) => ({ default: m.FinderDialog })));
@@ -7,18 +7,24 @@ const FinderDialog = lazy(() => import('./FinderDialog').then((m) => ({ default:
 export function Finder() {
   const [open, setOpen] = useState<'find' | 'keys' | undefined>();
   const [text, setText] = useState('');
-  useKeys(
-    useMemo(
-      () => ({
-        '/': () => {
-          setText('');
-          setOpen('find');
-        },
-        '?': () => setOpen('keys'),
-      }),
-      [],
-    ),
-  );
+  useKeys('everywhere', {
+    '/, shift+/': {
+      says: 'find anything',
+      act: () => {
+        setText('');
+        setOpen('find');
+      },
+    },
+    '?, shift+?': { says: 'these keys', act: () => setOpen('keys') },
+    escape: {
+      says: 'leave a cell, keep its text',
+      // a dialog above it closes by the same key
+      act: ({ target }) => {
+        if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement) target.blur();
+        return false;
+      },
+    },
+  });
   // what is typed before the dialog is there goes into its cell, and acts as no key of the page
   useEffect(() => {
     if (open !== 'find') return;

@@ -4,24 +4,8 @@ import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { listSummaries } from '../data/jobs';
+import { capOf, useListedKeys } from './keys';
 import { useUnits } from './units';
-
-const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 5', 'stages of a job'],
-  ['[  ]', 'previous, next step'],
-  ['u', 'millimetres or inches'],
-  ['/', 'find anything'],
-  ['0', 'fit the picture'],
-  ['Esc', 'leave a cell, keep its text'],
-  ['Enter', 'next row; at the Bench: next'],
-  ['i', 'at the Bench: the formula'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
-  ['Alt+Up, Alt+Down', 'move a row'],
-  ['Shift+Up, Shift+Down', 'mark rows: typing in one types in all'],
-  ['Ctrl+D', 'fill down'],
-  ['r, a, b, g', 'drawing: a row, a hole in A, in B, a groove'],
-  ['?', 'these keys'],
-];
 
 interface Place {
   readonly to: string;
@@ -58,6 +42,7 @@ interface Props {
 /** Jobs and places by any word, what the standards know; or the keys. */
 export function FinderDialog({ open, text, setText, close }: Props) {
   const navigate = useNavigate();
+  const keys = useListedKeys();
   const { units } = useUnits('mm');
   const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listSummaries());
   const places = [
@@ -130,10 +115,11 @@ export function FinderDialog({ open, text, setText, close }: Props) {
         ) : (
           <table className="plain">
             <tbody>
-              {KEYS.map(([k, w]) => (
-                <tr key={k}>
-                  <td className="fig">{k}</td>
-                  <td>{w}</td>
+              {keys.map(({ scope, says, keys: some }) => (
+                <tr key={`${scope} ${says}`} data-keys={some.join(' ')}>
+                  <td className="fig">{[...new Set(some.map(capOf))].join(', ')}</td>
+                  <td>{says}</td>
+                  <td className="quiet">{scope}</td>
                 </tr>
               ))}
             </tbody>

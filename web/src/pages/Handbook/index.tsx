@@ -23,7 +23,7 @@ export function Handbook() {
   const marks = useHandbookMarks();
   const calculator = id === undefined ? undefined : calculatorNamed(id);
   useTitle(calculator?.title ?? 'Handbook');
-  useKeys(useMemo(() => ({ u: swap }), [swap]));
+  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
   const machine = shop?.machines[0];
   const fromShop = useMemo(
     (): FromShop =>

@@ -87,11 +87,16 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       for (const one of pressed.entries) await add(one);
       return undefined;
     });
-  useKeys({
-    ' ': next,
-    Enter: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
-    PageDown: next,
-    i: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
+  useKeys('bench', {
+    'space, pagedown': { says: 'next: what the big key says', act: next },
+    enter: {
+      says: 'next: what the big key says',
+      act: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
+    },
+    i: {
+      says: 'the formula of the big number',
+      act: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
+    },
   });
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });

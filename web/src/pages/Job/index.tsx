@@ -118,20 +118,14 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   useEffect(() => {
     if (chosen !== undefined && search.get('at') !== chosen) setSearch({ at: chosen }, { replace: true });
   }, [chosen, search, setSearch]);
-  useKeys(
-    useMemo(
-      () => ({
-        ...Object.fromEntries(stages.map((s, i) => [String(i + 1), () => void navigate(`/jobs/${id}/${s}`)])),
-        '[': () => move(-1),
-        ']': () => move(1),
-        u: swap,
-        'Ctrl+z': undo,
-        'Ctrl+Shift+z': redo,
-        'Ctrl+y': redo,
-      }),
-      [id, navigate, move, swap, undo, redo],
-    ),
-  );
+  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  useKeys('job', {
+    ...Object.fromEntries(stages.map((s, i) => [String(i + 1), { says: `stage ${s}`, act: () => void navigate(`/jobs/${id}/${s}`) }])),
+    '[': { says: 'previous step', act: () => move(-1) },
+    ']': { says: 'next step', act: () => move(1) },
+    'mod+z': { says: 'undo', act: undo },
+    'mod+shift+z, mod+y': { says: 'redo', act: redo },
+  });
   const step = steps.find((s) => s.id === chosen) ?? steps[0];
   const setup =
     stage === 'holding'

@@ -34,7 +34,7 @@ export function Opening() {
   const own = unitsOfLine(text);
   const { units, swap, asked } = useUnits(own ?? 'mm');
   const typedIn: Units = own ?? asked ?? 'mm';
-  useKeys(useMemo(() => ({ u: swap }), [swap]));
+  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
   useEffect(() => void keptHere.set(KEPT, text), [text]);
   const typed = text.trim() !== '';
   const read = useMemo(() => readLine(text, typedIn), [text, typedIn]);

@@ -30,7 +30,8 @@ export function Shop() {
   const [says, setSays] = useState<string>();
   const [find, setFind] = useState('');
   const [learning, setLearning] = useState(false);
-  useKeys(useMemo(() => ({ 'Ctrl+z': undo, 'Ctrl+Shift+z': redo, 'Ctrl+y': redo, u: swap }), [undo, redo, swap]));
+  useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
+  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
   const problems = useMemo(() => (shop ? gravestFirst(shopProblems(shop)) : []), [shop]);
   if (!shop)
     return (

@@ -5,7 +5,7 @@ import { type DetailKind, type ListName, type Part, pathOf, volumeOfPart, widest
 import type { Edit, Finding } from '@obra/core/finding';
 import { figure, type Units } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../shell/keys';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
@@ -56,21 +56,12 @@ export function Drawing({ view }: { readonly view: JobView }) {
     open.edit([{ op: 'put', at: `drawing/details/#${id}`, value }]);
     focusSoon(`${id}.${asksOf[kind].at === undefined ? 'size' : 'at'}`);
   };
-  const here = useRef({ add, cut, last: outside.at(-1)?.id });
-  useEffect(() => {
-    here.current = { add, cut, last: outside.at(-1)?.id };
+  useKeys('drawing', {
+    r: { says: 'a row', act: () => add('outside', outside.at(-1)?.id) },
+    a: { says: 'a hole in end A', act: () => add('boreRight') },
+    b: { says: 'a hole in end B', act: () => add('boreLeft') },
+    g: { says: 'a groove', act: () => cut('groove') },
   });
-  useKeys(
-    useMemo(
-      () => ({
-        r: () => here.current.add('outside', here.current.last),
-        a: () => here.current.add('boreRight'),
-        b: () => here.current.add('boreLeft'),
-        g: () => here.current.cut('groove'),
-      }),
-      [],
-    ),
-  );
   const replace = (drawing: DrawingOfJob, name?: string) => {
     const { outside: rows, boreRight: a, boreLeft: b, details } = drawing;
     const edits: Edit[] = Object.entries({ outside: rows, boreRight: a, boreLeft: b, details }).map(([key, value]) => ({

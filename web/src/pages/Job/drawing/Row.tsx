@@ -1,7 +1,7 @@
 import type { Section } from '@obra/core/document';
 import { completions, type ListName, parseBottom, parseEdge, parseFinish } from '@obra/core/drawing';
 import type { Severity } from '@obra/core/finding';
-import { type ClipboardEvent, type DragEvent, type KeyboardEvent, memo, useState } from 'react';
+import { type ClipboardEvent, type DragEvent, memo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Mark } from '../../../slate';
 import type { Column } from './cells';
@@ -53,21 +53,6 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
   const [focused, setFocused] = useState<Column>();
   const outside = list === 'outside';
   const inHole = `${outside ? '' : list === 'boreRight' ? ', hole A' : ', hole B'}${where}`;
-  const onKey = (column: Column) => (e: KeyboardEvent) => {
-    const way = e.key === 'ArrowUp' ? -1 : e.key === 'ArrowDown' ? 1 : undefined;
-    if (e.key === 'Enter') {
-      e.preventDefault();
-      if (column === 'size' && acts.split(row.id)) acts.enter(row.id, 'size');
-      else acts.enter(row.id, column);
-    } else if (e.key === 'd' && (e.ctrlKey || e.metaKey)) {
-      e.preventDefault();
-      acts.fillDown(row.id, column);
-    } else if (way !== undefined && (e.altKey || e.shiftKey)) {
-      e.preventDefault();
-      if (e.altKey) acts.move(row.id, way);
-      else acts.mark(row.id, way);
-    }
-  };
   const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string) => (
     <Form.Control
       data-cell={`${row.id}.${column}`}
@@ -79,7 +64,6 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
       maxLength={200}
       {...(listed !== undefined && { list: listed })}
       onChange={(e) => acts.put(row.id, column, e.target.value)}
-      onKeyDown={onKey(column)}
       onPaste={(e: ClipboardEvent) => {
         if (acts.paste(row.id, e.clipboardData.getData('text'))) e.preventDefault();
       }}

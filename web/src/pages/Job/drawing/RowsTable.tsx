@@ -11,6 +11,7 @@ import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';
 import { Row, type RowActs } from './Row';
 import { rowSaid } from './rowSaid';
+import { useRowKeys } from './useRowKeys';
 
 interface Props {
   readonly view: JobView;
@@ -123,6 +124,7 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
     },
   };
   const steady = useSteady(acts);
+  useRowKeys(acts, (id) => find(id) !== undefined);
   return (
     <Lines
       rows={rows}

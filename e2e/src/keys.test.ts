@@ -1,0 +1,151 @@
+/* Keys that `?` lists are keys that work: each is pressed where it is listed, and must change what is there. */
+import type { Browser, KeyInput, Page } from 'puppeteer-core';
+import { demoUrl, freshPage, goTo, sees, sharedBrowser } from './harness';
+
+let browser: Browser;
+let page: Page;
+let complaints: readonly string[];
+let close: () => Promise<void>;
+
+beforeAll(async () => {
+  browser = await sharedBrowser();
+});
+
+beforeEach(async () => {
+  ({ page, complaints, close } = await freshPage(browser, demoUrl()));
+});
+
+afterEach(async () => {
+  expect(complaints).toEqual([]);
+  await close();
+});
+
+afterAll(() => browser.disconnect());
+
+const named: Readonly<Record<string, KeyInput>> = {
+  mod: 'Control',
+  shift: 'Shift',
+  alt: 'Alt',
+  escape: 'Escape',
+  enter: 'Enter',
+  space: 'Space',
+  pagedown: 'PageDown',
+  arrowup: 'ArrowUp',
+  arrowdown: 'ArrowDown',
+};
+
+async function pressed(combination: string): Promise<void> {
+  const keys = combination.split('+').map((k) => named[k] ?? (k as KeyInput));
+  const last = keys.at(-1);
+  if (last === undefined) return;
+  const held = keys.slice(0, -1);
+  for (const k of held) await page.keyboard.down(k);
+  await page.keyboard.press(last);
+  for (const k of held) await page.keyboard.up(k);
+}
+
+/** What `?` lists here: what a line says, and its keys. */
+async function listed(): Promise<readonly { readonly says: string; readonly keys: readonly string[]; readonly scope: string }[]> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.type('?');
+  await page.waitForSelector('.modal tr[data-keys]');
+  const lines = await page.$$eval('.modal tr[data-keys]', (all) =>
+    all.map((tr) => ({
+      keys: ((tr as HTMLElement).dataset['keys'] ?? '').split(' '),
+      says: tr.children[1]?.textContent ?? '',
+      scope: tr.children[2]?.textContent ?? '',
+    })),
+  );
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => document.querySelector('.modal') === null);
+  return lines;
+}
+
+/** All that a key may change: the address, what is written and typed, the dialog, the cell, how the picture lies. */
+const look = () =>
+  [
+    location.href,
+    document.body.innerText,
+    document.querySelector('.modal') === null ? '' : 'dialog',
+    [...document.querySelectorAll('input, select, textarea')].map((e) => (e as HTMLInputElement).value).join('|'),
+    document.activeElement?.getAttribute('data-cell') ?? document.activeElement?.tagName ?? '',
+    document.querySelector('[data-testid="bar"] svg g[transform]')?.getAttribute('transform') ?? '',
+    String(document.querySelectorAll('.marked').length),
+  ].join('\n');
+
+/** Waits until the page looks other than it did. */
+async function changes(before: string): Promise<boolean> {
+  for (let i = 0; i < 40; i++) {
+    if ((await page.evaluate(look)) !== before) return true;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  return false;
+}
+
+/** Stands as the key wants it: in a cell, with something done and undone, away from the stage it leads to. */
+async function prepared(path: string, words: string, says: string, scope: string): Promise<void> {
+  await goTo(page, demoUrl(), path, words);
+  if (says.startsWith('stage ')) {
+    const other = says === 'stage route' ? 'holding' : 'route';
+    await goTo(page, demoUrl(), path.replace(/drawing|holding|route|bench/, other), 'Sheave axle');
+  }
+  const inRow = scope === 'drawing' && /row (up|down|above|below)|next row|fill down/.test(says);
+  if (inRow || says.startsWith('leave a cell')) {
+    await page.waitForSelector('[data-cell="s2.size"]');
+    await page.focus('[data-cell="s2.size"]');
+  }
+  if (says === 'undo' || says === 'redo') {
+    await page.waitForSelector('[data-cell="s2.note"]');
+    await page.focus('[data-cell="s2.note"]');
+    await page.keyboard.type('x');
+    if (says === 'redo') await pressed('mod+z');
+  }
+  if (says === 'fit the picture') {
+    await page.mouse.move(640, 180);
+    await page.mouse.wheel({ deltaY: -400 });
+    await page.waitForSelector('[data-testid="bar"] svg g[transform]');
+  }
+}
+
+it.each([
+  ['/jobs/sheave-axle/drawing', 'edge to A', 'drawing'],
+  ['/jobs/sheave-axle/route', 'Part off', 'job'],
+])(
+  'on %s',
+  async (path, words, scope) => {
+    await goTo(page, demoUrl(), path, words);
+    await page.waitForSelector('[data-testid="bar"] svg');
+    const lines = await listed();
+    expect(lines.map((l) => l.scope)).toContain(scope);
+    for (const { says, keys, scope: at } of lines)
+      for (const key of keys.filter((k) => !/^shift\+[^a-z]$/.test(k))) {
+        // what wants a cell, or something to undo, is tried where there are cells
+        if (scope === 'job' && /^(undo|redo|leave a cell)/.test(says)) continue;
+        await prepared(path, words, says, at);
+        const before = await page.evaluate(look);
+        await pressed(key);
+        if (!(await changes(before))) throw new Error(`${key} is listed (“${says}”) and does nothing`);
+        if ((await page.$('.modal')) !== null) await page.keyboard.press('Escape');
+      }
+  },
+  180_000,
+);
+
+it('a key that is held is one press, but for the arrows; in a cell letters are letters', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'edge to A');
+  const rows = () => page.$$eval('[data-cell$=".size"]', (all) => all.length);
+  const before = await rows();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.down('r');
+  for (let i = 0; i < 4; i++) await page.keyboard.down('r');
+  await page.keyboard.up('r');
+  await page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n + 1, {}, before);
+  await page.keyboard.type('12');
+  await page.keyboard.type('u');
+  expect(await page.evaluate(() => (document.activeElement as HTMLInputElement | null)?.value)).toBe('12u');
+  await page.keyboard.press('Escape');
+  await pressed('mod+z');
+  await pressed('mod+z');
+  await page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n, {}, before);
+  await sees(page, 'edge to A');
+});

@@ -1,0 +1,95 @@
+import type { ReactNode } from 'react';
+import { HotkeysProvider, useHotkeys, useHotkeysContext } from 'react-hotkeys-hook';
+
+/** Where a key acts: what `?` groups them by. */
+export type Scope = 'everywhere' | 'job' | 'picture' | 'drawing' | 'bench' | 'shop';
+
+export interface Key {
+  /** what it does, as `?` lists it */
+  readonly says: string;
+  /** false leaves the key to the browser */
+  readonly act: (event: KeyboardEvent) => unknown;
+}
+
+/** By how they are written: 'u', 'mod+z', 'alt+arrowup'; several that do the same with commas between: '/, shift+/'. */
+type Keys = Readonly<Record<string, Key>>;
+
+const inCell = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"]') !== null;
+const each = (keys: string): readonly string[] => keys.split(', ');
+/** Under a dialog nothing of the page acts. */
+const underDialog = (event: KeyboardEvent) => document.querySelector('.modal.show') !== null && event.key !== 'Escape';
+/** Letters and signs go by what they type, wherever they lie on the keyboard; digits and named keys by their place. */
+const typed = (key: string): boolean => /^(?:mod\+|shift\+|alt\+)*[^\d]$/.test(key);
+
+/**
+ * Keys of a page. They act outside cells, but for those with Ctrl; `in: 'cells'` acts only within a cell. A key that is held repeats: it means nothing, but for the
+ * arrows.
+ */
+export function useKeys(scope: Scope, keys: Keys, { in: place = 'page' }: { readonly in?: 'page' | 'cells' } = {}): void {
+  const acts = new Map(Object.entries(keys).flatMap(([all, key]) => each(all).map((one) => [one, key] as const)));
+  const press = (event: KeyboardEvent, { hotkey }: { readonly hotkey: string }) => {
+    const key = acts.get(hotkey);
+    const cell = inCell(event.target);
+    if (!key || (place === 'cells' ? !cell : cell && !hotkey.startsWith('mod+') && hotkey !== 'escape')) return;
+    if (event.repeat && !event.key.startsWith('Arrow') && !cell) event.preventDefault();
+    else if (key.act(event) !== false) event.preventDefault();
+  };
+  const shared = {
+    scopes: scope,
+    enableOnFormTags: true,
+    enableOnContentEditable: true,
+    ignoreEventWhen: underDialog,
+    metadata: { scope, says: Object.fromEntries([...acts].map(([one, key]) => [one, key.says])) },
+  };
+  const names = [...acts.keys()];
+  const [signs, others] = [names.filter(typed), names.filter((one) => !typed(one))];
+  useHotkeys(signs, press, { ...shared, useKey: true, enabled: signs.length > 0 }, [press]);
+  useHotkeys(others, press, { ...shared, enabled: others.length > 0 }, [press]);
+}
+
+/** One line of `?`: what does it, and which keys do. */
+export interface Listed {
+  readonly scope: Scope;
+  readonly says: string;
+  readonly keys: readonly string[];
+}
+
+const groups: readonly Scope[] = ['everywhere', 'job', 'picture', 'drawing', 'bench', 'shop'];
+
+/** The keys that act on this page now, as they are registered. */
+export function useListedKeys(): readonly Listed[] {
+  const lines = new Map<string, Listed>();
+  for (const { hotkey, metadata } of useHotkeysContext().hotkeys) {
+    const { scope, says } = metadata as { readonly scope: Scope; readonly says: Readonly<Record<string, string>> };
+    const does = says[hotkey];
+    if (does === undefined) continue;
+    const name = `${scope} ${does}`;
+    const before = lines.get(name)?.keys ?? [];
+    lines.set(name, { scope, says: does, keys: [...new Set([...before, hotkey])] });
+  }
+  return [...lines.values()].toSorted((a, b) => groups.indexOf(a.scope) - groups.indexOf(b.scope));
+}
+
+const caps: Readonly<Record<string, string>> = {
+  mod: 'Ctrl',
+  shift: 'Shift',
+  alt: 'Alt',
+  escape: 'Esc',
+  enter: 'Enter',
+  space: 'Space',
+  pagedown: 'Page Down',
+  arrowup: 'Up',
+  arrowdown: 'Down',
+};
+
+/** How a key is written for people: 'Ctrl+Shift+Z'; a sign as it is typed, without the Shift that some keyboards want for it. */
+export function capOf(key: string): string {
+  const parts = key.split('+');
+  const sign = parts.at(-1) ?? '';
+  if (/^[^a-z0-9]$/.test(sign)) return sign;
+  return parts.map((part) => caps[part] ?? (parts.length > 1 && part.length === 1 ? part.toUpperCase() : part)).join('+');
+}
+
+/** Knows which keys are registered. */
+export const KeysProvider = ({ children }: { readonly children: ReactNode }) => <HotkeysProvider>{children}</HotkeysProvider>;
