@@ -1,8 +1,9 @@
 import type { Section } from '@obra/core/document';
 import { completions, type ListName, parseBottom, parseEdge, parseFinish } from '@obra/core/drawing';
 import type { Severity } from '@obra/core/finding';
-import { type ClipboardEvent, type DragEvent, memo, useState } from 'react';
+import { type ClipboardEvent, memo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { useMovable } from '../../../shell/sortable';
 import { Mark } from '../../../slate';
 import type { Column } from './cells';
 
@@ -51,6 +52,7 @@ interface RowProps {
 /** One row of the drawing: its cells, what each was understood as, and its actions. Everything shown comes in as text, so that it is drawn again only when it changes. */
 export const Row = memo(function Row({ row, list, where, number, last, threads, thread, marked, acts, ...shown }: RowProps) {
   const [focused, setFocused] = useState<Column>();
+  const { line, grip } = useMovable(row.id);
   const outside = list === 'outside';
   const inHole = `${outside ? '' : list === 'boreRight' ? ', hole A' : ', hole B'}${where}`;
   const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string) => (
@@ -89,20 +91,16 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
   };
   const choices = focused === 'size' ? completions(row.size.text, row.size.units, outside ? 'outside' : 'inside') : [];
   return (
-    <tr
-      className={`${focused ? 'at' : ''} ${marked ? 'marked' : ''}`}
-      onDragOver={(e) => e.preventDefault()}
-      onDrop={(e: DragEvent) => {
-        e.preventDefault();
-        acts.drop(row.id, e.dataTransfer.getData('text/plain'));
-      }}>
-      <td
-        className="grab"
-        draggable
-        title="drag to move, Shift to mark several"
-        onDragStart={(e: DragEvent) => e.dataTransfer.setData('text/plain', row.id)}
-        onClick={(e) => acts.mark(row.id, e.shiftKey || e.ctrlKey || e.metaKey ? 'toggle' : 'only')}>
-        {number}
+    <tr {...line} className={`${focused ? 'at' : ''} ${marked ? 'marked' : ''} ${line.className}`}>
+      <td className="grab">
+        <button
+          type="button"
+          {...grip}
+          aria-label={`row ${String(number)}${inHole}`}
+          title="drag to move, Shift to mark several"
+          onClick={(e) => acts.mark(row.id, e.shiftKey || e.ctrlKey || e.metaKey ? 'toggle' : 'only')}>
+          {number}
+        </button>
         {shown.check !== undefined && (
           <span title={shown.checkSays} data-row-check={shown.check}>
             <Mark severity={shown.severity} />

@@ -5,6 +5,7 @@ import { pastedRows } from '@obra/core/exchange';
 import { applyEdits, type Edit, type Finding, gravestFirst, subjectsOf } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { useState } from 'react';
+import { Sortable } from '../../../shell/sortable';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
@@ -157,6 +158,8 @@ interface LinesProps {
 }
 
 const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, list, started, threads, marked, acts }: LinesProps) {
+  const nameOf = (id: string) => `row ${String(rows.findIndex((r) => r.id === id) + 1)}`;
+  const move = (id: string, to: string) => acts.drop(to, id);
   const outside = list === 'outside';
   const read = new Map(features.map((f) => [f.id, f]));
   const gravest = new Map<string, Finding>();
@@ -164,45 +167,47 @@ const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, l
     for (const row of subjectsOf(f)) if (!gravest.has(row)) gravest.set(row, f);
   }
   return (
-    <table
-      className="rows mb-2"
-      aria-label={`${started ? 'As it is: ' : ''}${outside ? 'rows from the right-hand end A' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}`}>
-      <thead>
-        <tr>
-          <th className="wide-30">
-            <span className="visually-hidden">row</span>
-          </th>
-          <th style={{ width: '21%' }}>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
-          <th style={{ width: '13%' }}>{outside ? 'length' : 'depth'}</th>
-          <th>{outside ? 'edge to A' : 'mouth'}</th>
-          <th>{outside ? 'edge to B' : 'bottom'}</th>
-          {threads && <th>full thread</th>}
-          <th style={{ width: '9%' }}>finish</th>
-          <th style={{ width: '11%' }}>note</th>
-          <th className="wide-88">
-            <span className="visually-hidden">actions</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row, i) => {
-          const last = i === rows.length - 1;
-          return (
-            <Row
-              key={row.id}
-              row={row}
-              list={list}
-              where={started ? ', as it is' : ''}
-              number={i + 1}
-              last={last}
-              threads={threads}
-              marked={marked.includes(row.id)}
-              acts={acts}
-              {...rowSaid({ row, list, last, feature: read.get(row.id), check: gravest.get(row.id), rule, units })}
-            />
-          );
-        })}
-      </tbody>
-    </table>
+    <Sortable ids={rows.map((r) => r.id)} nameOf={nameOf} onMove={move}>
+      <table
+        className="rows mb-2"
+        aria-label={`${started ? 'As it is: ' : ''}${outside ? 'rows from the right-hand end A' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}`}>
+        <thead>
+          <tr>
+            <th className="wide-30">
+              <span className="visually-hidden">row</span>
+            </th>
+            <th style={{ width: '21%' }}>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
+            <th style={{ width: '13%' }}>{outside ? 'length' : 'depth'}</th>
+            <th>{outside ? 'edge to A' : 'mouth'}</th>
+            <th>{outside ? 'edge to B' : 'bottom'}</th>
+            {threads && <th>full thread</th>}
+            <th style={{ width: '9%' }}>finish</th>
+            <th style={{ width: '11%' }}>note</th>
+            <th className="wide-88">
+              <span className="visually-hidden">actions</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => {
+            const last = i === rows.length - 1;
+            return (
+              <Row
+                key={row.id}
+                row={row}
+                list={list}
+                where={started ? ', as it is' : ''}
+                number={i + 1}
+                last={last}
+                threads={threads}
+                marked={marked.includes(row.id)}
+                acts={acts}
+                {...rowSaid({ row, list, last, feature: read.get(row.id), check: gravest.get(row.id), rule, units })}
+              />
+            );
+          })}
+        </tbody>
+      </table>
+    </Sortable>
   );
 });
