@@ -28,7 +28,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['bottomingLead', 1, 2],
   ['tapChips', 1.5, 3],
   ['quillLess', 10, 15],
-  ['springPasses', 2, 3],
+  ['springPasses', 2, 2.5],
   ['begunShare', 0.4, 0.6],
   ['tapBoughtTo', 14, 18],
   ['threadPass', 0.08, 0.15],

@@ -1,6 +1,7 @@
 /* Each check with one case in which it binds and one in which it does not. The limits are common practice. */
 import type { Choice, Job, Machine, Shop, Tool } from '../../document';
 import { findingKey } from '../../finding';
+import { writeSentence } from '../../quantity';
 import { midShop, problemsOf, readoutShop } from '../../shop';
 import { jobOf } from '../demo.fixture';
 import { violations } from '../judge';
@@ -21,6 +22,7 @@ const held = (holding: string, ...support: string[]): Choice => ({
   support: support.map((item) => ({ item })),
 });
 const way = (of: string, value: string): Choice => ({ kind: 'way', id: `w-${of}`, way: of, value });
+const chosenDepth = (depth: number): Choice => ({ kind: 'data', id: 'd', step: 'rough-turn@s1', depth });
 const codes = (of: Job, at = shop): readonly string[] => plan(of, at).findings.map((f) => f.code);
 
 it.each<[code: string, binds: readonly [Job, Shop?], not: readonly [Job, Shop?]]>([
@@ -33,6 +35,7 @@ it.each<[code: string, binds: readonly [Job, Shop?], not: readonly [Job, Shop?]]
   ['parting-depth', [job('58 x 30', { kind: 'method', id: 'm', of: 'left', method: 'part' })], [job('20 x 30')]],
   ['thread-class-fine', [job('M12-4g x 20; 20 x 20'), without('thread')], [job('M12-6g x 20; 20 x 20'), without('thread')]],
   ['thread-class-fine', [job('M12-4g x 20; 20 x 20'), without('thread')], [job('M12-4g x 20; 20 x 20')]],
+  ['depth-over-limit', [job('20 x 40; 40 x 20', chosenDepth(12))], [job('20 x 40; 40 x 20', chosenDepth(0.5))]],
 ])('%s', (code, binds, not) => {
   expect(codes(...binds)).toContain(code);
   expect(codes(...not)).not.toContain(code);
@@ -55,4 +58,42 @@ it('a step that stands twice under one name is no sound route', () => {
   const twice = { ...route, setups: route.setups.map((s, i) => (i === 0 ? { ...s, steps: s.steps.flatMap((o) => [o, o]) } : s)) };
   expect(violations(route, made.part, of, shop)).toEqual([]);
   expect(violations(twice, made.part, of, shop).map(findingKey)).toContain('step-twice@face@right');
+});
+
+it('a lesson that was kept is told where it lands: over or under the middle, and wide only where the tolerance is less', () => {
+  const of = job('20 h7 x 40');
+  const tool =
+    plan(of, shop)
+      .routes[0]?.setups.flatMap((s) => s.steps)
+      .find((s) => s.verb === 'finish-turn')?.tool ?? '';
+  const told = (mean: number, deviation: number): string => {
+    const lesson = {
+      id: 'l',
+      at: '2026-11-02T08:00:00Z',
+      says: '',
+      evidence: [],
+      where: { machine: shop.machines[0]?.id ?? '', tool },
+      of: 'held' as const,
+      mean,
+      deviation,
+      count: 6,
+      accepted: true,
+    };
+    const steps = plan(of, { ...shop, lessons: [lesson] }).routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+    return steps.flatMap((s) => s.because.filter((r) => r.rule === 'lesson').map((r) => writeSentence(r.says, 'mm'))).join('; ');
+  };
+  expect(told(0.003, 0.002)).toContain('landed 0.003 mm over the middle, give or take 0.004 mm, kept from 6 sizes');
+  expect(told(-0.003, 0.002)).toContain('under the middle');
+  expect(told(0.003, 0.002)).not.toContain('more than this tolerance');
+  expect(told(0.003, 0.006)).toContain('more than this tolerance of 0.021 mm leaves');
+});
+
+it('a shallow hole is drilled in one go, a deep one comes out to clear its chips (common practice: from about three diameters)', () => {
+  const drilled = (depth: string) => {
+    const of = job('40 x 80');
+    const made = plan({ ...of, drawing: { ...of.drawing, boreRight: [{ id: 'h', size: mm('8'), length: mm(depth) }] } }, shop);
+    return made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'drill')?.series?.figures.length ?? 0;
+  };
+  expect(drilled('10')).toBe(0);
+  expect(drilled('60')).toBeGreaterThan(1);
 });
