@@ -154,7 +154,7 @@ describe('a part of twenty features', () => {
     const second = await newJob();
     await press(page, 'more');
     await press(page, 'drawing from a DXF');
-    const file = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
+    const file = await (await page.waitForSelector('input[aria-label^="DXF of"]'))?.toElement('input');
     await file?.uploadFile(path);
     await sees(page, 'rows outside');
     await sees(page, 'threads, tolerances and finishes');
@@ -174,7 +174,7 @@ describe('a part of twenty features', () => {
     writeFileSync(path, 'not a drawing');
     await press(page, 'more');
     await press(page, 'drawing from a DXF');
-    const file = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
+    const file = await (await page.waitForSelector('input[aria-label^="DXF of"]'))?.toElement('input');
     await file?.uploadFile(path);
     await sees(page, 'is no DXF');
     await press(page, 'cancel');

@@ -4,7 +4,9 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { Finder } from '../shell/Finder';
 import { KeysProvider } from '../shell/keys';
+import { AnyFile } from './AnyFile';
 import { part } from './part';
+import { Says } from '../shell/says';
 import { StorageClosed } from '../shell/StorageClosed';
 import { UnitsProvider } from '../shell/units';
 
@@ -22,25 +24,28 @@ export function App() {
       <UnitsProvider>
         <KeysProvider>
           <BrowserRouter>
-            <StorageClosed />
-            <Kept>
-              <Suspense fallback={null}>
-                <Routes>
-                  <Route path="/" element={<Opening />} />
-                  <Route path="/dial" element={<DialQuestion />} />
-                  <Route path="/jobs" element={<Jobs />} />
-                  <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
-                  <Route path="/jobs/:id/:stage" element={<JobPage />} />
-                  <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
-                  <Route path="/shop/:list" element={<Shop />} />
-                  <Route path="/handbook" element={<Handbook />} />
-                  <Route path="/handbook/:id" element={<Handbook />} />
-                  <Route path="/logbook" element={<Logbook />} />
-                  <Route path="*" element={<Navigate to="/" replace />} />
-                </Routes>
-              </Suspense>
-              <Finder />
-            </Kept>
+            <AnyFile>
+              <StorageClosed />
+              <Kept>
+                <Suspense fallback={null}>
+                  <Routes>
+                    <Route path="/" element={<Opening />} />
+                    <Route path="/dial" element={<DialQuestion />} />
+                    <Route path="/jobs" element={<Jobs />} />
+                    <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
+                    <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                    <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
+                    <Route path="/shop/:list" element={<Shop />} />
+                    <Route path="/handbook" element={<Handbook />} />
+                    <Route path="/handbook/:id" element={<Handbook />} />
+                    <Route path="/logbook" element={<Logbook />} />
+                    <Route path="*" element={<Navigate to="/" replace />} />
+                  </Routes>
+                </Suspense>
+                <Finder />
+              </Kept>
+              <Says />
+            </AnyFile>{' '}
           </BrowserRouter>
         </KeysProvider>
       </UnitsProvider>

@@ -7,6 +7,7 @@ import { thingOf } from '@obra/core/ref';
 import { wayOf } from '@obra/core/shop';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { dayOf } from '../../shell/dates';
 import { Big, FigureNumber } from '../../slate';
 import type { JobView } from './view';
 
@@ -55,8 +56,8 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <div className="printonly">
           <h1>{job.name}, inspection</h1>
           <p>
-            {job.customer} · {job.pieces} pieces · {new Date().toISOString().slice(0, 10)}. Local codes, the machine’s manual and licensed or
-            supervised practice come first.
+            {job.customer} · {job.pieces} pieces · {dayOf(new Date().toISOString())}. Local codes, the machine’s manual and licensed or supervised
+            practice come first.
           </p>
         </div>
         {job.pieces > 1 && (

@@ -10,6 +10,7 @@ import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
+import { tell } from '../../shell/says';
 import { Notice } from '../../shell/Notice';
 import { ShopRefused } from '../../shell/ShopRefused';
 import { useUnits } from '../../shell/units';
@@ -95,14 +96,12 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   const route = plan?.routes[0];
   const steps = useMemo(() => route?.setups.flatMap((s) => s.steps) ?? [], [route]);
   const asksFor = search.get('at') ?? undefined;
-  const [said, setSaid] = useState<string>();
   const here = `${id}/${stage}`;
   const [chosen, setChosen] = useState(asksFor);
   const [seen, setSeen] = useState(here);
   if (seen !== here) {
     setSeen(here);
     setChosen(asksFor);
-    setSaid(undefined);
   }
   const { undo, redo } = open;
   const choose = useCallback((at: string) => setChosen(at), []);
@@ -179,11 +178,10 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
         undo={open.undo}
         redo={open.redo}
         look={look}
-        onSaid={setSaid}
+        onSaid={tell}
       />
       <ShopRefused />
       <JobSays open={open} unread={unread} />
-      {said !== undefined && <Notice onClose={() => setSaid(undefined)}>{said}</Notice>}
       {planned.failed !== undefined && <Notice>The last change could not be worked out; the last good plan stays. ({planned.failed})</Notice>}
       <PictureOf view={view} stage={stage} />
       <Stages id={id} stage={stage} view={view} />

@@ -1,13 +1,14 @@
 import { blankJob, type Job, parseJobText } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { download, fileName } from '../../shell/download';
 import { Head } from '../../shell/Head';
-import { Notice } from '../../shell/Notice';
+import { useFiles } from '../../shell/files';
+import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { type Deleted, listDeleted } from '../../data/bin';
@@ -29,8 +30,6 @@ export function Jobs() {
   const { data: aside, mutate: sortedOut } = useSWR('aside', () => listAside(), { revalidateOnMount: true });
   const { data: deleted, mutate: again } = useSWR('bin', () => listDeleted(), { revalidateOnMount: true });
   const { data: shop } = useSWR('shop', () => loadShop());
-  const [says, setSays] = useState<string>();
-  const [gone, setGone] = useState<{ readonly id: string; readonly name: string }>();
   const page = useRef<HTMLElement>(null);
   const without = data?.without;
   // jobs whose summary is missing (a first visit after an update): made a few at a time, then the list is drawn again
@@ -38,14 +37,13 @@ export function Jobs() {
     // one that cannot be read is set aside on the way
     if (without && without.length > 0) void summarise(without).then(() => Promise.all([mutate(), sortedOut()]));
   }, [without, mutate, sortedOut]);
-  const file = useRef<HTMLInputElement>(null);
   const navigate = useNavigate();
   const { units } = useUnits('mm');
   const guarded = async (work: () => Promise<void>) => {
     try {
       await work();
     } catch (cause) {
-      setSays(
+      tell(
         cause instanceof Unwritable
           ? `It was not stored: ${writeSentence(cause.says, units)}. Nothing was changed.`
           : 'This browser did not store it (storage full or blocked). Nothing that was stored is lost.',
@@ -53,33 +51,36 @@ export function Jobs() {
     }
     await Promise.all([mutate(), again()]);
   };
-  const take = (chosen: File | undefined) =>
+  const take = (chosen: File) =>
     guarded(async () => {
-      if (!chosen) return;
       if (chosen.size > TOO_LARGE) {
-        setSays(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB; a job file is far smaller. Nothing was changed.`);
+        tell(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB; a job file is far smaller. Nothing was changed.`);
         return;
       }
       const parsed = parseJobText(await chosen.text());
       if (!parsed.ok) {
-        setSays(`${chosen.name}: ${writeSentence(parsed.problems[0]?.says ?? [], units)}. Nothing was changed.`);
+        tell(`${chosen.name}: ${writeSentence(parsed.problems[0]?.says ?? [], units)}. Nothing was changed.`);
         return;
       }
-      setSays(cameIn(await importJob(parsed.value)));
+      tell(cameIn(await importJob(parsed.value)));
     });
+  const choose = useFiles('Job file', '.json,application/json', take);
   const remove = ({ id, name }: Summary) =>
     guarded(async () => {
       await deleteJob(id);
       forget(id);
-      setSays(undefined);
-      setGone({ id, name });
+      tell(`${name} is deleted; it can be put back below for 30 days.`, () => void bringBackDeleted(id));
     });
   const bringBack = (job: Deleted) =>
     guarded(async () => {
       const { job: back } = await putBack(job);
       forget(job.id);
-      setSays(`${back.name} is back, with its record.`);
+      tell(`${back.name} is back, with its record.`);
     });
+  const bringBackDeleted = async (id: string) => {
+    const job = (await listDeleted()).find((d) => d.id === id);
+    if (job) await bringBack(job);
+  };
   const another = (id: string) =>
     guarded(async () => {
       const stored = await loadJob(id);
@@ -96,39 +97,13 @@ export function Jobs() {
   return (
     <div className="page">
       <Head />
-      {says !== undefined && <Notice onClose={() => setSays(undefined)}>{says}</Notice>}
-      {gone && (
-        <Notice onClose={() => setGone(undefined)}>
-          {gone.name} is deleted; it can be put back below for 30 days.{' '}
-          <Button
-            variant="link"
-            onClick={() => {
-              const job = deleted?.find((d) => d.id === gone.id);
-              setGone(undefined);
-              if (job) void bringBack(job);
-            }}>
-            undo
-          </Button>
-        </Notice>
-      )}
       <main className="scroll" ref={page}>
         <div className="d-flex gap-2 align-items-center mb-3">
           <h1 className="me-auto">Jobs</h1>
           <Button onClick={() => void fresh()}>new job</Button>
-          <Button variant="outline-dark" onClick={() => file.current?.click()}>
+          <Button variant="outline-dark" onClick={choose}>
             import a job file
           </Button>
-          <input
-            ref={file}
-            type="file"
-            accept=".json,application/json"
-            hidden
-            aria-label="Job file"
-            onChange={(e) => {
-              void take(e.target.files?.[0]);
-              e.target.value = '';
-            }}
-          />
         </div>
         {error !== undefined && (
           <p role="alert">This browser refuses to open its storage. Type a part on the opening page; nothing can be kept here.</p>

@@ -1,12 +1,14 @@
 import { parseBackupText } from '@obra/core/document';
 import { type Restore, layRestore } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
-import { useRef, useState } from 'react';
+import { formatISO } from 'date-fns';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
+import { useFiles } from '../../shell/files';
 import { download } from '../../shell/download';
 import { backedUp, everything, restore } from '../../data/backup';
-import { newId, now } from '../../data/ids';
+import { newId } from '../../data/ids';
 import { backupDue, lastBackup, type Persisted, persisted } from '../../data/persist';
 import { loadShop } from '../../data/shopStore';
 import { keysUnder } from '../../data/store';
@@ -28,18 +30,16 @@ const REFUSED =
 
 /** Everything of this browser in one file, and back again: what it would do is said before it is done. */
 export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string) => void; readonly onRestored: () => void }) {
-  const file = useRef<HTMLInputElement>(null);
   const [preview, setPreview] = useState<{ readonly name: string; readonly of: Restore }>();
   const out = async () => {
     try {
-      download(`obra-backup-${now().slice(0, 10)}.json`, await backedUp());
+      download(`obra-backup-${formatISO(new Date(), { representation: 'date' })}.json`, await backedUp());
       await reminded();
     } catch {
       onSays('This browser does not open its storage: nothing could be read.');
     }
   };
-  const look = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const look = async (chosen: File) => {
     if (chosen.size > TOO_LARGE) {
       onSays(`${chosen.name} is ${String(Math.round(chosen.size / 1e6))} MB; a backup is far smaller. Nothing was changed.`);
       return;
@@ -52,6 +52,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
     const { shop } = await loadShop();
     setPreview({ name: chosen.name, of: layRestore(parsed.value, await everything(), shop, newId) });
   };
+  const choose = useFiles('Backup file', '.json,application/json', look);
   const take = async () => {
     if (!preview) return;
     try {
@@ -79,20 +80,9 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
         <Button variant="outline-dark" onClick={() => void out()}>
           back up everything
         </Button>
-        <Button variant="outline-dark" onClick={() => file.current?.click()}>
+        <Button variant="outline-dark" onClick={choose}>
           restore from a backup
         </Button>
-        <input
-          ref={file}
-          type="file"
-          accept=".json,application/json"
-          hidden
-          aria-label="Backup file"
-          onChange={(e) => {
-            void look(e.target.files?.[0]);
-            e.target.value = '';
-          }}
-        />
       </div>
       {preview && (
         <div className="mt-3" role="group" aria-label="What would come in">

@@ -8,8 +8,9 @@ import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { Head } from '../../shell/Head';
-import { Notice } from '../../shell/Notice';
+import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
+import { dayOf } from '../../shell/dates';
 import { useTitle } from '../../shell/useTitle';
 import { SmallPart } from '../../bar';
 import { everything } from '../../data/backup';
@@ -33,7 +34,6 @@ export function Logbook() {
   const { data: shop, mutate: again } = useSWR('shop', () => loadShop(), { revalidateOnMount: true });
   const [asked, setAsked] = useState('');
   const [open, setOpen] = useState<string>();
-  const [says, setSays] = useState<string>();
   const lines = useMemo(
     () =>
       (kept ?? []).flatMap((k): Line[] => {
@@ -56,7 +56,6 @@ export function Logbook() {
   return (
     <div className="page">
       <Head />
-      {says !== undefined && <Notice onClose={() => setSays(undefined)}>{says}</Notice>}
       <main className="scroll">
         <div className="d-flex gap-3 align-items-center mb-3 flex-wrap">
           <h1 className="me-auto">Logbook</h1>
@@ -112,11 +111,11 @@ export function Logbook() {
             units={units}
             proposed={proposed}
             onKept={() => void again()}
-            onRefused={() => setSays('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
+            onRefused={() => tell('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
           />
         )}
         <BackUp
-          onSays={setSays}
+          onSays={tell}
           onRestored={() => {
             void mutate();
             void again();
@@ -161,7 +160,7 @@ function RecordLine({
           {pieces.begun}
           {pieces.scrapped > 0 && <span className="out"> {pieces.scrapped} scrapped</span>}
         </td>
-        <td className="fig">{ended?.slice(0, 10)}</td>
+        <td className="fig">{ended && dayOf(ended)}</td>
         <td>
           {verdicts.length === 0 ? (
             <span className="quiet">nothing</span>

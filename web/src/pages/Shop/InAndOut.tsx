@@ -2,11 +2,12 @@ import { SCHEMA, type Shop } from '@obra/core/document';
 import { writeShopFile, writeShopTable } from '@obra/core/exchange';
 import type { Units } from '@obra/core/quantity';
 import { midShop, readoutShop, type ShopList, startingShop, tableOf } from '@obra/core/shop';
-import { useRef } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { newId, now, thisBrowser } from '../../data/ids';
 import type { OpenShop } from '../../data/shopSession';
 import { download, fileName } from '../../shell/download';
+import { useFiles } from '../../shell/files';
+import { tell } from '../../shell/says';
 import { takeIn } from './takeIn';
 
 const starts: readonly (readonly [words: string, make: () => Shop])[] = [
@@ -21,20 +22,18 @@ interface Props {
   readonly units: Units;
   readonly editShop: OpenShop['editShop'];
   readonly replace: OpenShop['replace'];
-  readonly say: (says: string) => void;
 }
 
 /** Tables and whole shops out as files and in again; a shop begun anew. */
-export function InAndOut({ shop, list, units, editShop, replace, say }: Props) {
-  const file = useRef<HTMLInputElement>(null);
+export function InAndOut({ shop, list, units, editShop, replace }: Props) {
   const table = list && tableOf(list);
-  const take = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const take = async (chosen: File) => {
     const taken = await takeIn(chosen, { shop, list, units, newId });
     if (taken.shop) replace(taken.shop);
     if (taken.edits) editShop(taken.edits);
-    say(taken.says);
+    tell(taken.says);
   };
+  const choose = useFiles('Table or shop file', '.csv,.tsv,.txt,.json,text/csv,application/json', take);
   return (
     <>
       <Dropdown align="end">
@@ -52,7 +51,7 @@ export function InAndOut({ shop, list, units, editShop, replace, say }: Props) {
             }>
             the whole shop as a file
           </Dropdown.Item>
-          <Dropdown.Item as="button" onClick={() => file.current?.click()}>
+          <Dropdown.Item as="button" onClick={choose}>
             take in a table or a shop
           </Dropdown.Item>
           <Dropdown.Divider />
@@ -63,24 +62,13 @@ export function InAndOut({ shop, list, units, editShop, replace, say }: Props) {
               as="button"
               onClick={() => {
                 replace(make());
-                say(`The shop is now ${words}, all of it assumed; undo brings back the one before.`);
+                tell(`The shop is now ${words}, all of it assumed; undo brings back the one before.`);
               }}>
               {words}
             </Dropdown.Item>
           ))}
         </Dropdown.Menu>
       </Dropdown>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,.tsv,.txt,.json,text/csv,application/json"
-        hidden
-        aria-label="Table or shop file"
-        onChange={(e) => {
-          void take(e.target.files?.[0]);
-          e.target.value = '';
-        }}
-      />
     </>
   );
 }

@@ -6,6 +6,7 @@ import { Button, Form } from 'react-bootstrap';
 import { NavLink, useParams } from 'react-router';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
+import { tell } from '../../shell/says';
 import { Notice } from '../../shell/Notice';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
@@ -27,7 +28,6 @@ export function Shop() {
   const { shop, editShop, replace, undo, redo, canUndo, canRedo, refused, saving, says: shopSays, dismiss, unread, mend } = useShop();
   const cross = shop?.machines[0]?.dials.cross?.division.units ?? 'mm';
   const { units, swap } = useUnits(cross);
-  const [says, setSays] = useState<string>();
   const [find, setFind] = useState('');
   const [learning, setLearning] = useState(false);
   useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
@@ -75,7 +75,6 @@ export function Shop() {
           This browser did not store the last change of the shop (storage full or blocked). It is tried again; take the shop out as a file to keep it.
         </Notice>
       )}
-      {says !== undefined && <Notice onClose={() => setSays(undefined)}>{says}</Notice>}
       <nav className="shop-lists" aria-label="Tables of the shop">
         {shopTables.map((t) => (
           <NavLink key={t.list} to={`/shop/${t.list}`}>
@@ -104,7 +103,7 @@ export function Shop() {
             />
           )}
           {table && <Button onClick={() => add(table.list, { ...table.blank, id: newId() })}>add a {table.one}</Button>}
-          <InAndOut {...{ shop, list, units, editShop, replace }} say={setSays} />
+          <InAndOut {...{ shop, list, units, editShop, replace }} />
         </div>
         {here.length > 0 && (
           <div className="shop-checks">
@@ -122,7 +121,7 @@ export function Shop() {
             onCopy={(item: ShopItem) => add(table.list, { ...item, id: newId(), name: `${item.name} (copy)` })}
             onDelete={(item: ShopItem) => {
               editShop([{ op: 'remove', at: `${table.list}/#${item.id}` }]);
-              setSays(`${item.name} is taken out; undo puts it back.`);
+              tell(`${item.name} is taken out; undo puts it back.`, undo);
             }}
           />
         )}

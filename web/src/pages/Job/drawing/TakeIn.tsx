@@ -4,6 +4,7 @@ import type { Axis } from '@obra/core/exchange';
 import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
+import { useFiles } from '../../../shell/files';
 import { SmallPart } from '../../../bar';
 import { type DxfAnswer, readingOf, type Stoppable } from '../../../work/readDxf';
 
@@ -39,6 +40,7 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
       () => setNow({ kind: 'refused', says: ['The file could not be read; the job is untouched.'] }),
     );
   };
+  const choose = useFiles('DXF of a half profile or a full outline', '.dxf', (file) => void file.text().then((content) => read(content)));
   const stop = () => {
     running.current?.stop();
     setNow({ kind: 'ask' });
@@ -46,17 +48,10 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
   return (
     <Modal show onHide={onClose} animation={false} size="lg" aria-label="Drawing from a DXF" className="low">
       <Modal.Body>
-        <Form.Group controlId="dxf-file" className="mb-3">
-          <Form.Label className="m-0">DXF of a half profile or a full outline</Form.Label>
-          <Form.Control
-            type="file"
-            accept=".dxf"
-            onChange={(e) => {
-              const file = (e.target as HTMLInputElement).files?.[0];
-              if (file) void file.text().then((content) => read(content));
-            }}
-          />
-        </Form.Group>
+        <div className="d-flex gap-3 align-items-center mb-3">
+          <Button onClick={choose}>choose a DXF</Button>
+          <span className="quiet">of a half profile or a full outline; or drop it anywhere here</span>
+        </div>
         {now.kind === 'reading' && (
           <div className="d-flex gap-3 align-items-center">
             <ProgressBar className="flex-fill" now={100 * now.share} label="" aria-label="reading" />

@@ -1,0 +1,64 @@
+import { useEffect, useSyncExternalStore } from 'react';
+import { Button, Toast } from 'react-bootstrap';
+import { useLocation } from 'react-router';
+
+/** What is told on the way to another page is told there; what was told before has had its time, ms. */
+const ON_THE_WAY = 1000;
+
+/** What just happened, in a sentence: what was kept, what to do; with the press that takes it back where there is one. */
+interface Told {
+  readonly text: string;
+  readonly undo: (() => void) | undefined;
+  readonly at: number;
+}
+
+let told: Told | undefined;
+const listeners = new Set<() => void>();
+const set = (next: Told | undefined) => {
+  told = next;
+  for (const listener of listeners) listener();
+};
+
+/** Tells what just happened, in the one place for that: what stood there goes. */
+export const tell = (text: string, undo?: () => void): void => set({ text, undo, at: Date.now() });
+
+/** Nothing to be told any more. */
+export const untell = (): void => set(undefined);
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+/** The one place where what just happened is told; read aloud, and there until it is closed or something else is told. */
+export function Says() {
+  const now = useSyncExternalStore(subscribe, () => told);
+  const { pathname } = useLocation();
+  useEffect(() => {
+    if (told && Date.now() - told.at > ON_THE_WAY) untell();
+  }, [pathname]);
+  return (
+    <div role="status" aria-live="polite" className="says noprint">
+      {now && (
+        <Toast show animation={false} onClose={untell} role="presentation" aria-live="off">
+          <Toast.Body className="d-flex gap-3 align-items-center">
+            <span className="flex-fill">{now.text}</span>
+            {now.undo && (
+              <Button
+                variant="link"
+                onClick={() => {
+                  untell();
+                  now.undo?.();
+                }}>
+                undo
+              </Button>
+            )}
+            <Button variant="link" onClick={untell}>
+              close
+            </Button>
+          </Toast.Body>
+        </Toast>
+      )}
+    </div>
+  );
+}
