@@ -53,7 +53,7 @@ async function listed(): Promise<readonly { readonly says: string; readonly keys
     all.map((tr) => ({
       keys: ((tr as HTMLElement).dataset['keys'] ?? '').split(' '),
       says: tr.children[1]?.textContent ?? '',
-      scope: tr.children[2]?.textContent ?? '',
+      scope: (tr as HTMLElement).dataset['scope'] ?? '',
     })),
   );
   await page.keyboard.press('Escape');

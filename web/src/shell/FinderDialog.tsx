@@ -77,7 +77,7 @@ export function FinderDialog({ open, text, setText, close }: Props) {
     void navigate(to);
   };
   return (
-    <Modal show onHide={close} animation={false} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
+    <Modal show onHide={close} animation={false} {...(open === 'keys' && { size: 'lg' as const })} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
       <Modal.Body>
         {open === 'find' ? (
           <>
@@ -113,17 +113,23 @@ export function FinderDialog({ open, text, setText, close }: Props) {
             {found.length === 0 && results.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
           </>
         ) : (
-          <table className="plain">
-            <tbody>
-              {keys.map(({ scope, says, keys: some }) => (
-                <tr key={`${scope} ${says}`} data-keys={some.join(' ')}>
-                  <td className="fig">{[...new Set(some.map(capOf))].join(', ')}</td>
-                  <td>{says}</td>
-                  <td className="quiet">{scope}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <div className="keys">
+            {[...new Set(keys.map((k) => k.scope))].map((scope) => (
+              <table key={scope} className="plain" aria-label={scope}>
+                <caption>{scope}</caption>
+                <tbody>
+                  {keys
+                    .filter((k) => k.scope === scope)
+                    .map(({ says, keys: some }) => (
+                      <tr key={says} data-keys={some.join(' ')} data-scope={scope}>
+                        <td className="fig">{[...new Set(some.map(capOf))].join(', ')}</td>
+                        <td>{says}</td>
+                      </tr>
+                    ))}
+                </tbody>
+              </table>
+            ))}
+          </div>
         )}
       </Modal.Body>
     </Modal>

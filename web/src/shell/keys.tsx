@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect } from 'react';
 import { HotkeysProvider, useHotkeys, useHotkeysContext } from 'react-hotkeys-hook';
 
 /** Where a key acts: what `?` groups them by. */
@@ -22,6 +22,12 @@ const underDialog = (event: KeyboardEvent) => document.querySelector('.modal.sho
 /** Letters and signs go by what they type, wherever they lie on the keyboard; digits and named keys by their place. */
 const typed = (key: string): boolean => /^(?:mod\+|shift\+|alt\+)*[^\d]$/.test(key);
 
+/** The key that acted and is still down: what it repeats types nothing into the cell that it opened. */
+const held: { key: string | undefined } = { key: undefined };
+const hold = (key: string | undefined): void => {
+  held.key = key;
+};
+
 /**
  * Keys of a page. They act outside cells, but for those with Ctrl; `in: 'cells'` acts only within a cell. A key that is held repeats: it means nothing, but for the
  * arrows.
@@ -33,7 +39,10 @@ export function useKeys(scope: Scope, keys: Keys, { in: place = 'page' }: { read
     const cell = inCell(event.target);
     if (!key || (place === 'cells' ? !cell : cell && !hotkey.startsWith('mod+') && hotkey !== 'escape')) return;
     if (event.repeat && !event.key.startsWith('Arrow') && !cell) event.preventDefault();
-    else if (key.act(event) !== false) event.preventDefault();
+    else if (key.act(event) !== false) {
+      event.preventDefault();
+      hold(event.key);
+    }
   };
   const shared = {
     scopes: scope,
@@ -91,5 +100,24 @@ export function capOf(key: string): string {
   return parts.map((part) => caps[part] ?? (parts.length > 1 && part.length === 1 ? part.toUpperCase() : part)).join('+');
 }
 
-/** Knows which keys are registered. */
-export const KeysProvider = ({ children }: { readonly children: ReactNode }) => <HotkeysProvider>{children}</HotkeysProvider>;
+function swallow(event: KeyboardEvent): void {
+  if (!event.repeat || event.key !== held.key || event.key.startsWith('Arrow')) return;
+  event.preventDefault();
+  event.stopPropagation();
+}
+
+/** Knows which keys are registered, and which is held. */
+export function KeysProvider({ children }: { readonly children: ReactNode }) {
+  useEffect(() => {
+    const letGo = () => {
+      hold(undefined);
+    };
+    window.addEventListener('keydown', swallow, true);
+    window.addEventListener('keyup', letGo, true);
+    return () => {
+      window.removeEventListener('keydown', swallow, true);
+      window.removeEventListener('keyup', letGo, true);
+    };
+  }, []);
+  return <HotkeysProvider>{children}</HotkeysProvider>;
+}

@@ -11,6 +11,7 @@ import { loadLog } from '../../data/entries';
 import { loadJob, type Summary } from '../../data/jobs';
 import { keysUnder } from '../../data/store';
 import { keepSummary } from '../../data/summaries';
+import { ago } from '../../shell/dates';
 import { useUnits } from '../../shell/units';
 import { askProgress } from '../../work/usePlan';
 
@@ -102,7 +103,7 @@ function JobLine({ of, shop, onDelete, onCopy, onExport }: JobLineProps) {
         <Link to={`/jobs/${id}/${to}`}>
           <strong>{name}</strong>
         </Link>
-        <div className="quiet">{of.customer}</div>
+        <div className="quiet">{[of.customer, ago(of.saved)].filter((words) => words !== undefined && words !== '').join(' · ')}</div>
       </td>
       <td className="fig">{of.pieces}</td>
       <td>{materialOf(of.material).name}</td>

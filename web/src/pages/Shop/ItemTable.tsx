@@ -1,5 +1,6 @@
 import type { Units } from '@obra/core/quantity';
 import { confirmed, type ShopField, type ShopItem, type ShopTable } from '@obra/core/shop';
+import { X } from 'lucide-react';
 import { Button } from 'react-bootstrap';
 import { ShopCell } from './ShopCell';
 
@@ -121,7 +122,7 @@ function Actions({ item, onChange, onCopy, onDelete }: Pick<Props, 'onChange' | 
         copy
       </Button>
       <Button size="sm" variant="link" aria-label={`delete ${item.name}`} onClick={() => onDelete(item)}>
-        ×
+        <X size={16} aria-hidden />
       </Button>
     </span>
   );

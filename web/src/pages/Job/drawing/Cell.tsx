@@ -1,5 +1,6 @@
 import type { Cell as CellValue } from '@obra/core/document';
 import type { Units } from '@obra/core/quantity';
+import { X } from 'lucide-react';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 
@@ -68,7 +69,7 @@ export function ReadingsCell({ id, label, readings, units, onType }: ReadingsPro
 export function Delete({ name, onDelete }: { readonly name: string; readonly onDelete: () => void }) {
   return (
     <Button size="sm" variant="link" aria-label={`delete ${name}`} onClick={onDelete}>
-      ×
+      <X size={16} aria-hidden />
     </Button>
   );
 }

@@ -1,6 +1,7 @@
 import type { Section } from '@obra/core/document';
 import { completions, type ListName, parseBottom, parseEdge, parseFinish } from '@obra/core/drawing';
 import type { Severity } from '@obra/core/finding';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { type ClipboardEvent, memo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useMovable } from '../../../shell/sortable';
@@ -140,17 +141,17 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
           variant="link"
           aria-label={`move row ${number}${inHole} ${outside ? 'towards A' : 'outwards'}`}
           onClick={() => acts.move(row.id, -1)}>
-          ↑
+          <ArrowUp size={16} aria-hidden />
         </Button>{' '}
         <Button
           size="sm"
           variant="link"
           aria-label={`move row ${number}${inHole} ${outside ? 'towards B' : 'inwards'}`}
           onClick={() => acts.move(row.id, 1)}>
-          ↓
+          <ArrowDown size={16} aria-hidden />
         </Button>{' '}
         <Button size="sm" variant="link" aria-label={`delete row ${number}${inHole}`} onClick={() => acts.remove(row.id)}>
-          ×
+          <X size={16} aria-hidden />
         </Button>
       </td>
     </tr>
