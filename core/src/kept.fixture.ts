@@ -12,7 +12,7 @@ export const kept = (gist: string, whole: string): string => `${gist} | ${create
 
 /** Holds answers against those of a file, or writes them there where that is asked. */
 export function expectKept(file: string, answers: Readonly<Record<string, string>>): void {
-  if (env['KEEP'] === 'all') writeFileSync(file, `${JSON.stringify(answers, null, 1)}\n`);
+  if (env['KEEP'] === 'all') writeFileSync(file, `${JSON.stringify(answers, null, 2)}\n`);
   const before: unknown = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : {};
   expect(answers).toEqual(before);
 }
