@@ -40,7 +40,7 @@ describe('files from elsewhere', () => {
     writeFileSync(join(dir, name), content);
     await goTo(page, demoUrl(), '/jobs', 'Sheave axle');
     const before = await stored(page);
-    const input = await page.$('input[type="file"]');
+    const input = await page.waitForSelector('input[type="file"]');
     await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(join(dir, name));
     await sees(page, says);
     await sees(page, 'Nothing was changed');

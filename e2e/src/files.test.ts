@@ -80,6 +80,7 @@ it('a table dropped on its page of the Shop is taken in there; the notice takes 
   const before = await count();
   await drop([['bars.csv', 'id,name,material,form,across,length,skin,count\nnew-bar,brass 12,brass,round,12,1000,drawn,2\n']]);
   await page.waitForFunction((n: number) => document.querySelectorAll('tr[data-item]').length === n + 1, {}, before);
+  await page.waitForSelector('.says .toast');
   expect(await toasts()).toHaveLength(1);
 });
 

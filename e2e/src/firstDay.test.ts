@@ -160,7 +160,7 @@ it('goes out as one file, is deleted, and comes in again as it was', async () =>
   await press(page, 'delete');
   await sees(page, 'No jobs yet');
   expect(Object.keys(await stored(page)).filter((key) => key.startsWith('job/') || key.startsWith('log/'))).toEqual([]);
-  const input = await page.$('input[type="file"]');
+  const input = await page.waitForSelector('input[type="file"]');
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(exported);
   await sees(page, 'is in the list');
   const after = await stored(page);

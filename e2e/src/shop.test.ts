@@ -30,7 +30,7 @@ async function type(selector: string, text: string, then = 'Enter'): Promise<voi
   if (then !== '') await page.keyboard.press(then as 'Enter');
 }
 const takeIn = async (path: string) => {
-  const input = await page.$('input[type="file"]');
+  const input = await page.waitForSelector('input[type="file"]');
   await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
 };
 

@@ -1,9 +1,11 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
-import { useDropzone } from 'react-dropzone';
-import { tell } from './says';
+import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import type { DropzoneRootProps } from 'react-dropzone';
+
+// loaded with the first page that takes files, or when one is dragged in
+const DropZone = lazy(() => import('./DropZone').then((m) => ({ default: m.DropZone })));
 
 /** What a page does with a file: how it is called, what its name ends in, and what is done with it. */
-interface Taker {
+export interface Taker {
   /** 'Job file' */
   readonly label: string;
   /** '.json', '.csv,.tsv': only offered first; what a file is, its content says */
@@ -22,44 +24,54 @@ const Context = createContext<Files>({ mind: () => () => undefined, open: () => 
 export function FilesProvider({ children, otherwise }: { readonly children: ReactNode; readonly otherwise: Taker }) {
   const [takers, setTakers] = useState<readonly Taker[]>([]);
   const taker = takers.at(-1) ?? otherwise;
-  const { getRootProps, getInputProps, inputRef, open, isDragActive } = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    multiple: false,
-    // a dialog of the system in a window of the page; the other way is not everywhere
-    useFsAccessApi: false,
-    onDrop: (taken, refused) => {
-      const [file] = taken;
-      // the same file may be chosen again
-      inputRef.current.value = '';
-      if (file && refused.length === 0) taker.take(file);
-      else tell('One file at a time, please. Nothing was changed.');
-    },
-  });
-  const dialog = useRef(open);
-  useEffect(() => {
-    dialog.current = open;
-  });
+  const [wanted, setWanted] = useState(false);
+  const page = useRef<HTMLDivElement>(null);
+  const zone = useRef<{ readonly root: DropzoneRootProps; readonly open: () => void }>(undefined);
   const files = useMemo<Files>(
     () => ({
       mind: (one) => {
+        setWanted(true);
         setTakers((all) => [...all, one]);
         return () => setTakers((all) => all.filter((t) => t !== one));
       },
-      open: () => dialog.current(),
+      open: () => zone.current?.open(),
     }),
     [],
   );
+  const ready = useCallback((root: DropzoneRootProps, open: () => void) => {
+    zone.current = { root, open };
+  }, []);
   return (
     <Context.Provider value={files}>
-      <div {...getRootProps({ className: 'drops', role: 'none' })}>
-        <input {...getInputProps({ accept: taker.ends, 'aria-label': taker.label, tabIndex: -1 })} />
-        {children}
-        {isDragActive && (
-          <div className="dropping" aria-hidden="true">
-            let go: {taker.label.toLowerCase()}
-          </div>
+      <div
+        ref={page}
+        className="drops"
+        role="none"
+        onDragEnter={(e) => {
+          setWanted(true);
+          zone.current?.root.onDragEnter?.(e);
+        }}
+        onDragOver={(e) => {
+          e.preventDefault();
+          zone.current?.root.onDragOver?.(e);
+        }}
+        onDragLeave={(e) => zone.current?.root.onDragLeave?.(e)}
+        onDrop={(e) => {
+          if (zone.current) {
+            zone.current.root.onDrop?.(e);
+            return;
+          }
+          // let go before that was loaded
+          e.preventDefault();
+          const [file, more] = e.dataTransfer.files;
+          if (file && !more) taker.take(file);
+        }}>
+        {wanted && (
+          <Suspense fallback={null}>
+            <DropZone taker={taker} page={page} onReady={ready} />
+          </Suspense>
         )}
+        {children}
       </div>
     </Context.Provider>
   );

@@ -1,6 +1,8 @@
-import { useEffect, useSyncExternalStore } from 'react';
-import { Button, Toast } from 'react-bootstrap';
+import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
+
+// loaded when there is something to tell
+const Strip = lazy(() => import('./Strip').then((m) => ({ default: m.Strip })));
 
 /** What is told on the way to another page is told there; what was told before has had its time, ms. */
 const ON_THE_WAY = 1000;
@@ -40,24 +42,9 @@ export function Says() {
   return (
     <div role="status" aria-live="polite" className="says noprint">
       {now && (
-        <Toast show animation={false} onClose={untell} role="presentation" aria-live="off">
-          <Toast.Body className="d-flex gap-3 align-items-center">
-            <span className="flex-fill">{now.text}</span>
-            {now.undo && (
-              <Button
-                variant="link"
-                onClick={() => {
-                  untell();
-                  now.undo?.();
-                }}>
-                undo
-              </Button>
-            )}
-            <Button variant="link" onClick={untell}>
-              close
-            </Button>
-          </Toast.Body>
-        </Toast>
+        <Suspense fallback={null}>
+          <Strip text={now.text} undo={now.undo} close={untell} />
+        </Suspense>
       )}
     </div>
   );
