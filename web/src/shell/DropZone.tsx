@@ -1,6 +1,6 @@
 import { type RefObject, useEffect } from 'react';
 import { type DropzoneRootProps, useDropzone } from 'react-dropzone';
-import type { Taker } from './files';
+import { ONE, type Taker } from './files';
 import { tell } from './says';
 
 interface Props {
@@ -24,7 +24,7 @@ export function DropZone({ taker, page, onReady }: Props) {
       // the same file may be chosen again
       inputRef.current.value = '';
       if (file && refused.length === 0) taker.take(file);
-      else tell('One file at a time, please. Nothing was changed.');
+      else tell(ONE);
     },
   });
   useEffect(() => {

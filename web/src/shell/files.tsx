@@ -1,5 +1,8 @@
 import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { DropzoneRootProps } from 'react-dropzone';
+import { tell } from './says';
+
+export const ONE = 'One file at a time, please. Nothing was changed.';
 
 // loaded with the first page that takes files, or when one is dragged in
 const DropZone = lazy(() => import('./DropZone').then((m) => ({ default: m.DropZone })));
@@ -65,6 +68,7 @@ export function FilesProvider({ children, otherwise }: { readonly children: Reac
           e.preventDefault();
           const [file, more] = e.dataTransfer.files;
           if (file && !more) taker.take(file);
+          else tell(ONE);
         }}>
         {wanted && (
           <Suspense fallback={null}>
