@@ -1,7 +1,7 @@
 import { type RefObject, useEffect } from 'react';
 import { type DropzoneRootProps, useDropzone } from 'react-dropzone';
-import { ONE, type Taker } from './files';
 import { tell } from './says';
+import { ONE, type Taker } from './taker';
 
 interface Props {
   readonly taker: Taker;

@@ -1,20 +1,10 @@
 import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { DropzoneRootProps } from 'react-dropzone';
 import { tell } from './says';
-
-export const ONE = 'One file at a time, please. Nothing was changed.';
+import { ONE, type Taker } from './taker';
 
 // loaded with the first page that takes files, or when one is dragged in
 const DropZone = lazy(() => import('./DropZone').then((m) => ({ default: m.DropZone })));
-
-/** What a page does with a file: how it is called, what its name ends in, and what is done with it. */
-export interface Taker {
-  /** 'Job file' */
-  readonly label: string;
-  /** '.json', '.csv,.tsv': only offered first; what a file is, its content says */
-  readonly ends: string;
-  readonly take: (file: File) => void;
-}
 
 interface Files {
   readonly mind: (taker: Taker) => () => void;
