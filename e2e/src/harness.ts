@@ -100,6 +100,29 @@ export async function freshPage(
   return { page, complaints, close: () => context.close() };
 }
 
+/** A page of its own store for each test of a file; afterwards nothing was complained of. Opened at the demo. */
+export function pageForEach(): { readonly page: Page } {
+  let browser: Browser;
+  let open: Awaited<ReturnType<typeof freshPage>>;
+  beforeAll(async () => {
+    browser = await sharedBrowser();
+  });
+  beforeEach(async () => {
+    open = await freshPage(browser, demoUrl());
+  });
+  afterEach(async () => {
+    const { complaints, close } = open;
+    await close();
+    expect(complaints).toEqual([]);
+  });
+  afterAll(() => browser.disconnect());
+  return {
+    get page() {
+      return open.page;
+    },
+  };
+}
+
 /** Waits until the page's text holds these words. */
 export async function sees(page: Page, words: string, timeout = 20_000): Promise<void> {
   try {

@@ -1,26 +1,8 @@
 /* Keys that `?` lists are keys that work: each is pressed where it is listed, and must change what is there. */
-import type { Browser, KeyInput, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, sees, sharedBrowser } from './harness';
+import type { KeyInput } from 'puppeteer-core';
+import { demoUrl, goTo, pageForEach, sees } from './harness';
 
-let browser: Browser;
-let page: Page;
-let complaints: readonly string[];
-let close: () => Promise<void>;
-
-beforeAll(async () => {
-  browser = await sharedBrowser();
-});
-
-beforeEach(async () => {
-  ({ page, complaints, close } = await freshPage(browser, demoUrl()));
-});
-
-afterEach(async () => {
-  expect(complaints).toEqual([]);
-  await close();
-});
-
-afterAll(() => browser.disconnect());
+const on = pageForEach();
 
 const named: Readonly<Record<string, KeyInput>> = {
   mod: 'Control',
@@ -39,25 +21,25 @@ async function pressed(combination: string): Promise<void> {
   const last = keys.at(-1);
   if (last === undefined) return;
   const held = keys.slice(0, -1);
-  for (const k of held) await page.keyboard.down(k);
-  await page.keyboard.press(last);
-  for (const k of held) await page.keyboard.up(k);
+  for (const k of held) await on.page.keyboard.down(k);
+  await on.page.keyboard.press(last);
+  for (const k of held) await on.page.keyboard.up(k);
 }
 
 /** What `?` lists here: what a line says, and its keys. */
 async function listed(): Promise<readonly { readonly says: string; readonly keys: readonly string[]; readonly scope: string }[]> {
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  await page.keyboard.type('?');
-  await page.waitForSelector('.modal tr[data-keys]');
-  const lines = await page.$$eval('.modal tr[data-keys]', (all) =>
+  await on.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await on.page.keyboard.type('?');
+  await on.page.waitForSelector('.modal tr[data-keys]');
+  const lines = await on.page.$$eval('.modal tr[data-keys]', (all) =>
     all.map((tr) => ({
       keys: ((tr as HTMLElement).dataset['keys'] ?? '').split(' '),
       says: tr.children[1]?.textContent ?? '',
       scope: (tr as HTMLElement).dataset['scope'] ?? '',
     })),
   );
-  await page.keyboard.press('Escape');
-  await page.waitForFunction(() => document.querySelector('.modal') === null);
+  await on.page.keyboard.press('Escape');
+  await on.page.waitForFunction(() => document.querySelector('.modal') === null);
   return lines;
 }
 
@@ -76,7 +58,7 @@ const look = () =>
 /** Waits until the page looks other than it did. */
 async function changes(before: string): Promise<boolean> {
   for (let i = 0; i < 40; i++) {
-    if ((await page.evaluate(look)) !== before) return true;
+    if ((await on.page.evaluate(look)) !== before) return true;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   return false;
@@ -84,26 +66,26 @@ async function changes(before: string): Promise<boolean> {
 
 /** Stands as the key wants it: in a cell, with something done and undone, away from the stage it leads to. */
 async function prepared(path: string, words: string, says: string, scope: string): Promise<void> {
-  await goTo(page, demoUrl(), path, words);
+  await goTo(on.page, demoUrl(), path, words);
   if (says.startsWith('stage ')) {
     const other = says === 'stage route' ? 'holding' : 'route';
-    await goTo(page, demoUrl(), path.replace(/drawing|holding|route|bench/, other), 'Sheave axle');
+    await goTo(on.page, demoUrl(), path.replace(/drawing|holding|route|bench/, other), 'Sheave axle');
   }
   const inRow = scope === 'drawing' && /row (up|down|above|below)|next row|fill down/.test(says);
   if (inRow || says.startsWith('leave a cell')) {
-    await page.waitForSelector('[data-cell="s2.size"]');
-    await page.focus('[data-cell="s2.size"]');
+    await on.page.waitForSelector('[data-cell="s2.size"]');
+    await on.page.focus('[data-cell="s2.size"]');
   }
   if (says === 'undo' || says === 'redo') {
-    await page.waitForSelector('[data-cell="s2.note"]');
-    await page.focus('[data-cell="s2.note"]');
-    await page.keyboard.type('x');
+    await on.page.waitForSelector('[data-cell="s2.note"]');
+    await on.page.focus('[data-cell="s2.note"]');
+    await on.page.keyboard.type('x');
     if (says === 'redo') await pressed('mod+z');
   }
   if (says === 'fit the picture') {
-    await page.mouse.move(640, 180);
-    await page.mouse.wheel({ deltaY: -400 });
-    await page.waitForSelector('[data-testid="bar"] svg g[transform]');
+    await on.page.mouse.move(640, 180);
+    await on.page.mouse.wheel({ deltaY: -400 });
+    await on.page.waitForSelector('[data-testid="bar"] svg g[transform]');
   }
 }
 
@@ -113,8 +95,8 @@ it.each([
 ])(
   'on %s',
   async (path, words, scope) => {
-    await goTo(page, demoUrl(), path, words);
-    await page.waitForSelector('[data-testid="bar"] svg');
+    await goTo(on.page, demoUrl(), path, words);
+    await on.page.waitForSelector('[data-testid="bar"] svg');
     const lines = await listed();
     expect(lines.map((l) => l.scope)).toContain(scope);
     for (const { says, keys, scope: at } of lines)
@@ -122,30 +104,30 @@ it.each([
         // what wants a cell, or something to undo, is tried where there are cells
         if (scope === 'job' && /^(undo|redo|leave a cell)/.test(says)) continue;
         await prepared(path, words, says, at);
-        const before = await page.evaluate(look);
+        const before = await on.page.evaluate(look);
         await pressed(key);
         if (!(await changes(before))) throw new Error(`${key} is listed (“${says}”) and does nothing`);
-        if ((await page.$('.modal')) !== null) await page.keyboard.press('Escape');
+        if ((await on.page.$('.modal')) !== null) await on.page.keyboard.press('Escape');
       }
   },
   180_000,
 );
 
 it('a key that is held is one press, but for the arrows; in a cell letters are letters', async () => {
-  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'edge to A');
-  const rows = () => page.$$eval('[data-cell$=".size"]', (all) => all.length);
+  await goTo(on.page, demoUrl(), '/jobs/sheave-axle/drawing', 'edge to A');
+  const rows = () => on.page.$$eval('[data-cell$=".size"]', (all) => all.length);
   const before = await rows();
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  await page.keyboard.down('r');
-  for (let i = 0; i < 4; i++) await page.keyboard.down('r');
-  await page.keyboard.up('r');
-  await page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n + 1, {}, before);
-  await page.keyboard.type('12');
-  await page.keyboard.type('u');
-  expect(await page.evaluate(() => (document.activeElement as HTMLInputElement | null)?.value)).toBe('12u');
-  await page.keyboard.press('Escape');
+  await on.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await on.page.keyboard.down('r');
+  for (let i = 0; i < 4; i++) await on.page.keyboard.down('r');
+  await on.page.keyboard.up('r');
+  await on.page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n + 1, {}, before);
+  await on.page.keyboard.type('12');
+  await on.page.keyboard.type('u');
+  expect(await on.page.evaluate(() => (document.activeElement as HTMLInputElement | null)?.value)).toBe('12u');
+  await on.page.keyboard.press('Escape');
   await pressed('mod+z');
   await pressed('mod+z');
-  await page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n, {}, before);
-  await sees(page, 'edge to A');
+  await on.page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n, {}, before);
+  await sees(on.page, 'edge to A');
 });

@@ -1,36 +1,17 @@
 /* Rows of the drawing moved by the mouse, by a finger on a tablet, and by Space and the arrows; undo brings them back. */
-import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, sharedBrowser } from './harness';
+import { demoUrl, goTo, pageForEach } from './harness';
 
-let browser: Browser;
-let page: Page;
-let complaints: readonly string[];
-let close: () => Promise<void>;
+const on = pageForEach();
 
-beforeAll(async () => {
-  browser = await sharedBrowser();
-});
-
-beforeEach(async () => {
-  ({ page, complaints, close } = await freshPage(browser, demoUrl()));
-});
-
-afterEach(async () => {
-  expect(complaints).toEqual([]);
-  await close();
-});
-
-afterAll(() => browser.disconnect());
-
-const sizes = () => page.$$eval('[data-cell$=".size"]', (all) => all.map((e) => (e as HTMLInputElement).value));
+const sizes = () => on.page.$$eval('[data-cell$=".size"]', (all) => all.map((e) => (e as HTMLInputElement).value));
 const become = (wanted: readonly string[]) =>
-  page.waitForFunction(
+  on.page.waitForFunction(
     (now: string) => [...document.querySelectorAll<HTMLInputElement>('[data-cell$=".size"]')].map((e) => e.value).join('|') === now,
     { polling: 100 },
     wanted.join('|'),
   );
 const gripAt = async (row: number) => {
-  const grip = await page.waitForSelector(`button[aria-label="row ${String(row)}"]`);
+  const grip = await on.page.waitForSelector(`button[aria-label="row ${String(row)}"]`);
   const box = await grip?.boundingBox();
   if (!box) throw new Error('no grip');
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
@@ -40,36 +21,36 @@ const before = ['M12', '19 h7', '25'];
 const after = ['19 h7', '25', 'M12'];
 
 async function opened(): Promise<void> {
-  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'edge to A');
-  await page.waitForSelector('[data-cell$=".size"]');
+  await goTo(on.page, demoUrl(), '/jobs/sheave-axle/drawing', 'edge to A');
+  await on.page.waitForSelector('[data-cell$=".size"]');
   expect(await sizes()).toEqual(before);
 }
 
 async function undone(): Promise<void> {
-  await page.keyboard.down('Control');
-  await page.keyboard.press('z');
-  await page.keyboard.up('Control');
+  await on.page.keyboard.down('Control');
+  await on.page.keyboard.press('z');
+  await on.page.keyboard.up('Control');
   await become(before);
 }
 
 it('by the mouse', async () => {
   await opened();
   const [from, to] = [await gripAt(1), await gripAt(3)];
-  await page.mouse.move(from.x, from.y);
-  await page.mouse.down();
-  for (let i = 1; i <= 10; i++) await page.mouse.move(from.x, from.y + ((to.y - from.y + 6) * i) / 10);
+  await on.page.mouse.move(from.x, from.y);
+  await on.page.mouse.down();
+  for (let i = 1; i <= 10; i++) await on.page.mouse.move(from.x, from.y + ((to.y - from.y + 6) * i) / 10);
   await rest(100);
-  await page.mouse.up();
+  await on.page.mouse.up();
   await become(after);
   await undone();
 });
 
 it('by a finger that rests on its grip, at 1024x768; one that moves at once moves nothing', async () => {
-  await page.setViewport({ width: 1024, height: 768, hasTouch: true });
+  await on.page.setViewport({ width: 1024, height: 768, hasTouch: true });
   await opened();
   const [from, to] = [await gripAt(1), await gripAt(3)];
   const slide = async (waits: number) => {
-    const finger = await page.touchscreen.touchStart(from.x, from.y);
+    const finger = await on.page.touchscreen.touchStart(from.x, from.y);
     await rest(waits);
     for (let i = 1; i <= 10; i++) await finger.move(from.x, from.y + ((to.y - from.y + 6) * i) / 10);
     await rest(100);
@@ -85,29 +66,29 @@ it('by a finger that rests on its grip, at 1024x768; one that moves at once move
 it('by Space and the arrows, and it is spoken; Escape leaves it where it was', async () => {
   await opened();
   const spoken = (words: string) =>
-    page.waitForFunction(
+    on.page.waitForFunction(
       (w: string) => [...document.querySelectorAll('[role="status"]')].some((e) => e.textContent.includes(w)),
       { polling: 100 },
       words,
     );
-  await page.focus('button[aria-label="row 1"]');
-  await page.keyboard.press('Space');
+  await on.page.focus('button[aria-label="row 1"]');
+  await on.page.keyboard.press('Space');
   await spoken('row 1 over place 1');
   await rest(300);
-  await page.keyboard.press('ArrowDown');
+  await on.page.keyboard.press('ArrowDown');
   await spoken('row 1 over place 2');
-  await page.keyboard.press('Escape');
+  await on.page.keyboard.press('Escape');
   await spoken('row 1 left where it was');
   expect(await sizes()).toEqual(before);
-  await page.keyboard.press('Space');
+  await on.page.keyboard.press('Space');
   await spoken('row 1 over place 1');
   await rest(300);
   for (const place of [2, 3]) {
-    await page.keyboard.press('ArrowDown');
+    await on.page.keyboard.press('ArrowDown');
     await spoken(`row 1 over place ${String(place)}`);
     await rest(300);
   }
-  await page.keyboard.press('Space');
+  await on.page.keyboard.press('Space');
   await become(after);
   await undone();
 });

@@ -9,7 +9,11 @@ const server = await serve({ demo: true });
 const browser = await browse();
 const { page } = await freshPage(browser, server.url);
 const shot = async (name: string) => {
-  await page.waitForFunction(() => document.querySelector('.older') === null);
+  // a job is shown with its plan, not on the way to it
+  await page.waitForFunction(
+    () => document.querySelector('.older') === null && !(document.querySelector('.stages')?.textContent ?? '').includes('not yet'),
+    { timeout: 60_000 },
+  );
   await new Promise((resolve) => setTimeout(resolve, 400));
   await page.screenshot({ path: join(dir, `${name}.png`) });
 };

@@ -17,6 +17,8 @@ export function DropZone({ taker, page, onReady }: Props) {
     noClick: true,
     noKeyboard: true,
     multiple: false,
+    // the page is all of it; text that is dragged is left to the browser
+    preventDropOnDocument: false,
     // a dialog of the system in a window of the page; the other way is not everywhere
     useFsAccessApi: false,
     onDrop: (taken, refused) => {

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { useKeys } from './keys';
+import { inCell, useKeys } from './keys';
 
 const FinderDialog = lazy(() => import('./FinderDialog').then((m) => ({ default: m.FinderDialog })));
 
@@ -20,7 +20,7 @@ export function Finder() {
       says: 'leave a cell, keep its text',
       // a dialog above it closes by the same key
       act: ({ target }) => {
-        if (target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement) target.blur();
+        if (inCell(target)) target.blur();
         return false;
       },
     },

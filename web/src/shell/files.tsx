@@ -1,4 +1,4 @@
-import { createContext, lazy, type ReactNode, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import { createContext, type DragEvent, lazy, type ReactNode, Suspense, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { DropzoneRootProps } from 'react-dropzone';
 import { tell } from './says';
 import { ONE, type Taker } from './taker';
@@ -12,6 +12,9 @@ interface Files {
 }
 
 const Context = createContext<Files>({ mind: () => () => undefined, open: () => undefined });
+
+/** Text that is dragged into a cell is none of ours. */
+const carriesFiles = (e: DragEvent) => e.dataTransfer.types.includes('Files');
 
 /** A file is dropped anywhere on the page, or chosen; the innermost that takes files takes it. */
 export function FilesProvider({ children, otherwise }: { readonly children: ReactNode; readonly otherwise: Taker }) {
@@ -41,15 +44,20 @@ export function FilesProvider({ children, otherwise }: { readonly children: Reac
         className="drops"
         role="none"
         onDragEnter={(e) => {
+          if (!carriesFiles(e)) return;
           setWanted(true);
           zone.current?.root.onDragEnter?.(e);
         }}
         onDragOver={(e) => {
+          if (!carriesFiles(e)) return;
           e.preventDefault();
           zone.current?.root.onDragOver?.(e);
         }}
-        onDragLeave={(e) => zone.current?.root.onDragLeave?.(e)}
+        onDragLeave={(e) => {
+          if (carriesFiles(e)) zone.current?.root.onDragLeave?.(e);
+        }}
         onDrop={(e) => {
+          if (!carriesFiles(e)) return;
           if (zone.current) {
             zone.current.root.onDrop?.(e);
             return;

@@ -14,7 +14,8 @@ export interface Key {
 /** By how they are written: 'u', 'mod+z', 'alt+arrowup'; several that do the same with commas between: '/, shift+/'. */
 type Keys = Readonly<Record<string, Key>>;
 
-const inCell = (target: EventTarget | null) =>
+/** Where one types: letters are letters there. */
+export const inCell = (target: EventTarget | null): target is HTMLElement =>
   target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable="true"]') !== null;
 const each = (keys: string): readonly string[] => keys.split(', ');
 /** Under a dialog nothing of the page acts. */

@@ -40,7 +40,7 @@ export function Sortable({ ids, nameOf, onMove, children }: Props) {
     }),
   );
   const joined = ids.join(' ');
-  const items = useMemo(() => joined.split(' '), [joined]);
+  const items = useMemo(() => (joined === '' ? [] : joined.split(' ')), [joined]);
   const place = (id: UniqueIdentifier) => `place ${String(items.indexOf(String(id)) + 1)}`;
   const name = (id: UniqueIdentifier) => nameOf(String(id));
   const announcements = {

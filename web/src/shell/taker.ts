@@ -7,4 +7,5 @@ export interface Taker {
   readonly take: (file: File) => void;
 }
 
+/** Told where more than one is dropped, or what is no file. */
 export const ONE = 'One file at a time, please. Nothing was changed.';

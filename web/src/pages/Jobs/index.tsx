@@ -1,4 +1,4 @@
-import { blankJob, type Job, parseJobText } from '@obra/core/document';
+import { blankJob, type Job } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
 import { useEffect, useRef } from 'react';
@@ -13,13 +13,11 @@ import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { type Deleted, listDeleted } from '../../data/bin';
 import { loadLog, loadUnread } from '../../data/entries';
-import { createJob, deleteJob, importJob, type Imported, listAside, listSummaries, loadJob, putBack, type Summary, summarise } from '../../data/jobs';
+import { createJob, deleteJob, listAside, listSummaries, loadJob, putBack, type Summary, summarise } from '../../data/jobs';
 import { forget } from '../../data/session';
 import { loadShop } from '../../data/shopStore';
-import { Unwritable } from '../../data/unwritable';
+import { notStored, takeJob } from '../../data/takeJob';
 import { JobTable } from './JobTable';
-
-const TOO_LARGE = 20_000_000;
 
 /** What is on: every job of this browser, how far it is and what comes next. */
 export function Jobs() {
@@ -43,26 +41,13 @@ export function Jobs() {
     try {
       await work();
     } catch (cause) {
-      tell(
-        cause instanceof Unwritable
-          ? `It was not stored: ${writeSentence(cause.says, units)}. Nothing was changed.`
-          : 'This browser did not store it (storage full or blocked). Nothing that was stored is lost.',
-      );
+      tell(notStored(cause, units));
     }
     await Promise.all([mutate(), again()]);
   };
   const take = (chosen: File) =>
     guarded(async () => {
-      if (chosen.size > TOO_LARGE) {
-        tell(`${chosen.name} is ${Math.round(chosen.size / 1e6)} MB; a job file is far smaller. Nothing was changed.`);
-        return;
-      }
-      const parsed = parseJobText(await chosen.text());
-      if (!parsed.ok) {
-        tell(`${chosen.name}: ${writeSentence(parsed.problems[0]?.says ?? [], units)}. Nothing was changed.`);
-        return;
-      }
-      tell(cameIn(await importJob(parsed.value)));
+      tell((await takeJob(chosen, units)).says);
     });
   const choose = useFiles('Job file', '.json,application/json', take);
   const remove = ({ id, name }: Summary) =>
@@ -161,16 +146,6 @@ export function Jobs() {
 
 const asideWords = (key: string): string =>
   key.startsWith('aside/shop') ? 'a shop' : key.startsWith('aside/log/') ? 'an entry of a Bench' : 'a record';
-
-function cameIn({ stored, copy, came, stayed, redated }: Imported): string {
-  const entries = (n: number) => `${String(n)} ${n === 1 ? 'entry' : 'entries'} of the Bench`;
-  return [
-    copy ? `It differs from the job here, which stays; the file’s is “${stored.job.name}”.` : `${stored.job.name} is in the list.`,
-    ...(came > 0 ? [`${entries(came)} came in.`] : []),
-    ...(stayed > 0 ? [`${entries(stayed)} differ from those here, which stay.`] : []),
-    ...(redated > 0 ? [`${entries(redated)} were dated in the future, and are dated when the file was written.`] : []),
-  ].join(' ');
-}
 
 async function exported(id: string): Promise<void> {
   const stored = await loadJob(id);

@@ -120,8 +120,12 @@ export function Shop() {
             onChange={(item: ShopItem) => editShop([putItem(table.list, item)])}
             onCopy={(item: ShopItem) => add(table.list, { ...item, id: newId(), name: `${item.name} (copy)` })}
             onDelete={(item: ShopItem) => {
+              const before = items[items.findIndex((i) => i.id === item.id) + 1]?.id;
               editShop([{ op: 'remove', at: `${table.list}/#${item.id}` }]);
-              tell(`${item.name} is taken out; undo puts it back.`, undo);
+              // that very line, whatever was typed since
+              tell(`${item.name} is taken out; undo puts it back.`, () =>
+                editShop([{ ...putItem(table.list, item), ...(before !== undefined && { before }) }]),
+              );
             }}
           />
         )}

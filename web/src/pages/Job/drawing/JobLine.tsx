@@ -42,7 +42,7 @@ export const JobLine = memoSteady(function JobLine({ name, customer, pieces, mat
           }}
         />
       </Form.Group>
-      <Form.Group className="wide-165" controlId="material">
+      <Form.Group className="wide-190" controlId="material">
         <Form.Label className="m-0 quiet">Material</Form.Label>
         <Form.Select
           value={material}
