@@ -1,10 +1,23 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** Which packages each file of the build holds, beside it: what a page loads can be looked at and is tested. */
+const packagesOf = (): Plugin => ({
+  name: 'packages-of',
+  generateBundle(_, bundle) {
+    const name = (id: string) => /.*\/node_modules\/((?:@[^/]+\/)?[^/]+)\//.exec(id)?.[1];
+    const all = Object.values(bundle).flatMap((file) =>
+      file.type === 'chunk' ? [[file.fileName, [...new Set(file.moduleIds.flatMap((id) => name(id) ?? []))].sort()] as const] : [],
+    );
+    this.emitFile({ type: 'asset', fileName: 'packages.json', source: JSON.stringify(Object.fromEntries(all), null, 1) });
+  },
+});
 
 export default defineConfig({
   plugins: [
     react(),
+    packagesOf(),
     // kept whole in the browser, so that it opens without its server; a newer version waits until the page is next opened
     VitePWA({
       registerType: 'prompt',

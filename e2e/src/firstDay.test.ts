@@ -132,14 +132,14 @@ it('is given out to the Bench and sizes the 3/4 in three measurements, one of th
 it('stands in the inspection, within limits in both units', async () => {
   await page.goto(`${jobUrl()}/inspection`);
   await sees(page, '✓ in');
-  const line = await page.$eval('[data-size="s2.diameter"]', (e) => (e as HTMLElement).innerText);
+  const line = await page.$eval('[data-item="s2.diameter"]', (e) => (e as HTMLElement).innerText);
   expect(line).toContain('.7490 – .7500');
   expect(line).toContain('19.025 – 19.050');
   // 1/2-13 UNC-2A, pitch diameter .4435 to .4485 in, ASME B1.1 from memory
-  expect(await page.$eval('[data-size="s1.thread"]', (e) => (e as HTMLElement).innerText)).toContain('.4435 – .4485');
-  await page.type('[data-size="s3.length"] input', '1.502');
+  expect(await page.$eval('[data-item="s1.thread"]', (e) => (e as HTMLElement).innerText)).toContain('.4435 – .4485');
+  await page.type('[data-item="s3.length"] input', '1.502');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() => document.querySelector('[data-size="s3.length"]')?.textContent.includes('in') === true);
+  await page.waitForFunction(() => document.querySelector('[data-item="s3.length"]')?.textContent.includes('in') === true);
 });
 
 it('prints on one page', async () => {
@@ -151,7 +151,7 @@ it('goes out as one file, is deleted, and comes in again as it was', async () =>
   const before = await stored(page);
   await page.goto(`${emptyUrl()}/jobs`);
   await sees(page, 'piece 1, step');
-  const name = await page.$eval('.joblist strong', (e) => e.textContent);
+  const name = await page.$eval('table[aria-label="Jobs"] strong', (e) => e.textContent);
   await press(page, `actions for ${name}`);
   await press(page, 'export as a file');
   exported = await files.next();
@@ -173,12 +173,16 @@ it('goes out as one file, is deleted, and comes in again as it was', async () =>
 });
 
 it('undoes a deletion', async () => {
-  const name = await page.$eval('.joblist strong', (e) => e.textContent);
+  const name = await page.$eval('table[aria-label="Jobs"] strong', (e) => e.textContent);
   await press(page, `actions for ${name}`);
   await press(page, 'delete');
   await sees(page, 'is deleted');
   await press(page, 'undo');
-  await page.waitForFunction((n: string | null) => document.querySelector('.joblist strong')?.textContent === n, { timeout: 20_000 }, name);
+  await page.waitForFunction(
+    (n: string | null) => document.querySelector('table[aria-label="Jobs"] strong')?.textContent === n,
+    { timeout: 20_000 },
+    name,
+  );
 });
 
 it('complained of nothing on the way', () => {

@@ -117,7 +117,7 @@ it('the finder leads there with what was typed', async () => {
   await page.keyboard.press('/');
   await page.waitForSelector('input[aria-label="Find a job, a place or a size"]');
   await page.keyboard.type('10-32 tap');
-  await sees(page, 'Handbook: Tap drill, 10-32');
+  await sees(page, 'Tap drill, 10-32');
   await page.keyboard.press('Enter');
   await untilAnswer('take #21');
   expect(new URL(page.url()).search).toContain('?d=10-32');

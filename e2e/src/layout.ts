@@ -26,7 +26,7 @@ export function crowded(page: Page): Promise<readonly string[]> {
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const of = node.parentElement;
       const text = node.textContent?.trim() ?? '';
-      if (!of || text === '' || of.closest('script, style, option, .visually-hidden')) continue;
+      if (!of || text === '' || of.closest('script, style, option, .visually-hidden, [id^="DndLiveRegion"]')) continue;
       const style = getComputedStyle(of);
       // what a closed fold holds is not seen
       if (style.visibility === 'hidden' || !of.checkVisibility()) continue;

@@ -1,5 +1,5 @@
-/* Rows of the drawing moved by the mouse, by a finger on a tablet, and by Space and the arrows; undo brings them back. */
-import { demoUrl, goTo, pageForEach } from './harness';
+/* Rows of the drawing and lines of the route moved by the mouse, by a finger on a tablet, and by Space and the arrows; undo brings them back. */
+import { demoUrl, goTo, pageForEach, sees } from './harness';
 
 const on = pageForEach();
 
@@ -91,4 +91,55 @@ it('by Space and the arrows, and it is spoken; Escape leaves it where it was', a
   await on.page.keyboard.press('Space');
   await become(after);
   await undone();
+});
+
+describe('a line of the route', () => {
+  const steps = () => on.page.$$eval('tr[data-step]', (all) => all.map((e) => (e as HTMLElement).dataset['step'] ?? ''));
+  const line = async (step: string) => {
+    const box = await (await on.page.$(`tr[data-step="${step}"] td.n button`))?.boundingBox();
+    if (!box) throw new Error('no line');
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const move = async (step: string, to: string, touch: boolean) => {
+    await on.page.$eval(`tr[data-step="${to}"]`, (e) => e.scrollIntoView({ block: 'center' }));
+    const [from, there] = [await line(step), await line(to)];
+    const way = (i: number) => from.y + ((there.y - from.y) * i) / 8;
+    if (touch) {
+      const finger = await on.page.touchscreen.touchStart(from.x, from.y);
+      await rest(350);
+      for (let i = 1; i <= 8; i++) await finger.move(from.x, way(i));
+      await rest(150);
+      await finger.end();
+    } else {
+      await on.page.mouse.move(from.x, from.y);
+      await on.page.mouse.down();
+      for (let i = 1; i <= 8; i++) await on.page.mouse.move(from.x, way(i));
+      await rest(150);
+      await on.page.mouse.up();
+    }
+  };
+
+  it.each([false, true])('goes where it may, and says the rule where it may not (by finger: %s)', async (touch) => {
+    if (touch) await on.page.setViewport({ width: 1024, height: 768, hasTouch: true });
+    await goTo(on.page, demoUrl(), '/jobs/sheave-axle/route', 'Part off');
+    await on.page.waitForSelector('tr[data-step] td.n button');
+    const all = await steps();
+    const [thread, undercut] = [all.find((s) => s.startsWith('thread@')) ?? '', all.find((s) => s.startsWith('undercut@')) ?? ''];
+    // past everything up to the undercut that a thread runs out into
+    await move(thread, undercut, touch);
+    await sees(on.page, 'stays before thread');
+    expect(await steps()).toEqual(all);
+    const chamfer = all.findIndex((s) => s.startsWith('chamfer@'));
+    const [later, earlier] = [all[chamfer + 1] ?? '', all[chamfer] ?? ''];
+    await move(later, earlier, touch);
+    await on.page.waitForFunction(
+      (a: string, b: string) => {
+        const now = [...document.querySelectorAll<HTMLElement>('tr[data-step]')].map((e) => e.dataset['step']);
+        return now.indexOf(a) < now.indexOf(b);
+      },
+      { polling: 200 },
+      later,
+      earlier,
+    );
+  });
 });

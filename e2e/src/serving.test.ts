@@ -2,6 +2,8 @@
 import { spawnSync } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { Browser } from 'puppeteer-core';
 import { demoUrl, freshPage, root, sees, serve, sharedBrowser } from './harness';
@@ -45,6 +47,55 @@ describe('the first screen', () => {
     const bytes = asked.reduce((sum, a) => sum + a.bytes, 0);
     expect(asked.length).toBeGreaterThan(5);
     expect(bytes).toBeLessThan(300_000);
+    await close();
+  });
+});
+
+/* What serves which page: what is here is what docs/maintaining.md says. A package that came in elsewhere is noticed. */
+describe('what a page loads', () => {
+  const packages = () => JSON.parse(readFileSync(join(root, 'web', 'dist', 'packages.json'), 'utf8')) as Readonly<Record<string, readonly string[]>>;
+  const watched = [
+    '@dnd-kit/core',
+    '@hookform/resolvers',
+    '@tanstack/react-table',
+    '@tanstack/react-virtual',
+    'd3-zoom',
+    'date-fns',
+    'echarts',
+    'minisearch',
+    'papaparse',
+    'react-dropzone',
+    'react-hook-form',
+  ];
+  const table = ['@tanstack/react-table', '@tanstack/react-virtual', 'date-fns', 'minisearch', 'papaparse', 'react-dropzone'];
+  let browser: Browser;
+  beforeAll(async () => {
+    browser = await sharedBrowser();
+  });
+  afterAll(() => browser.disconnect());
+
+  it.each([
+    ['/', 'Samples', []],
+    ['/dial', 'What do I dial', []],
+    ['/handbook', 'Handbook', []],
+    ['/jobs', 'import a job file', table],
+    ['/logbook', 'Backup', table],
+    ['/shop/tools', 'add a tool', ['@dnd-kit/core', '@hookform/resolvers', ...table.filter((p) => p !== 'date-fns'), 'react-hook-form']],
+    [
+      '/jobs/sheave-axle/drawing',
+      'edge to A',
+      ['@dnd-kit/core', '@hookform/resolvers', ...table.filter((p) => p !== 'react-dropzone'), 'react-hook-form'],
+    ],
+  ])('%s', async (path, words, more) => {
+    const of = packages();
+    const { page, close } = await freshPage(browser, 'about:blank');
+    const loaded = new Set<string>();
+    page.on('response', (response) => {
+      for (const name of of[new URL(response.url()).pathname.slice(1)] ?? []) loaded.add(name);
+    });
+    await page.goto(`${demoUrl()}${path}`, { waitUntil: 'networkidle0' });
+    await sees(page, words);
+    expect(watched.filter((name) => loaded.has(name))).toEqual(more);
     await close();
   });
 });

@@ -28,9 +28,10 @@ await page.type('#measured', '25.626');
 await shot('dial');
 await goTo(page, server.url, '/jobs', 'Sheave axle');
 // every line says how far its job is
-await page.waitForFunction(() => [...document.querySelectorAll('.joblist tbody tr')].every((tr) => (tr.children[4]?.textContent ?? '') !== ''), {
-  timeout: 60_000,
-});
+await page.waitForFunction(
+  () => [...document.querySelectorAll('table[aria-label="Jobs"] tbody tr')].every((tr) => (tr.children[6]?.textContent ?? '') !== ''),
+  { timeout: 60_000 },
+);
 await shot('jobs');
 await goTo(page, server.url, '/jobs/sheave-axle/drawing', 'edge to A');
 await shot('drawing');

@@ -26,7 +26,7 @@ beforeAll(async () => {
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
   for (const [i, job] of sizedJobs.entries()) {
     const path = join(dir, `${String(i)}.json`);
-    writeFileSync(path, writeJobFile({ schema: 2, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
+    writeFileSync(path, writeJobFile({ schema: 3, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
     const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
     await input?.uploadFile(path);
@@ -118,7 +118,7 @@ describe('a bore to its mate as measured', () => {
   it('is in on the inspection sheet', async () => {
     await saved(page);
     await goTo(page, server.url, '/jobs/sized-0/inspection', 'Inspection');
-    const line = await page.$eval('tr[data-size="h1.diameter"]', (e) => e.textContent);
+    const line = await page.$eval('tr[data-item="h1.diameter"]', (e) => e.textContent);
     expect(line).toContain('22.014');
     expect(line).toContain('✓ in');
   });
@@ -358,7 +358,7 @@ it('an edge that the log shows worn is indexed before the next seat', async () =
     kind: 'done',
   }));
   const path = join(dir, 'worn.json');
-  writeFileSync(path, writeJobFile({ schema: 2, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
+  writeFileSync(path, writeJobFile({ schema: 3, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
   const other = await freshPage(browser, `${demoUrl()}/jobs`, 1024, 768);
   ({ page } = other);
   const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');

@@ -73,11 +73,3 @@ function foretoldIn(live: readonly Entry[]): JobRecord['foretold'] {
   }
   return found;
 }
-
-/** Whether a record holds every word that is looked for. */
-export const found = (record: Pick<JobRecord, 'words'>, asked: string): boolean =>
-  asked
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((w) => w !== '')
-    .every((w) => record.words.includes(w));

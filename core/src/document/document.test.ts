@@ -8,7 +8,7 @@ import { parseBackupText } from './parseBackup';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
 const mm = (text: string) => ({ text, units: 'mm' });
-const envelope = { schema: 2, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
+const envelope = { schema: 3, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
 const says = (parsed: ReturnType<typeof parseJobText>) => (parsed.ok ? '' : writeSentence(parsed.problems[0]?.says ?? [], 'mm'));
 
 /** Every kind of row, detail, relation, choice and entry that the format knows, also those that no screen writes yet. */
@@ -170,7 +170,7 @@ describe('files from elsewhere', () => {
     ['of another kind', 'ISO-10303-21;', 'this is not a job file; a job file is JSON text'],
     ['a list', '[1, 2]', 'this is not a job file'],
     ['a shop', JSON.stringify({ obra: 'shop', shop: {} }), 'this file holds a shop, not a job'],
-    ['of a later version', text.replace('"schema":2', '"schema":9'), 'this was written by a later Obra (version 9'],
+    ['of a later version', text.replace('"schema":3', '"schema":9'), 'this was written by a later Obra (version 9'],
     ['without its log', text.replace(',"log":[]', ''), 'log'],
   ])('%s', (_, content, sentence) => {
     expect(says(parseJobText(content))).toContain(sentence);
@@ -178,23 +178,35 @@ describe('files from elsewhere', () => {
 });
 
 describe('migration', () => {
-  const old = join(__dirname, 'fixtures', 'schema-1');
+  const of = (version: number) => join(__dirname, 'fixtures', `schema-${String(version)}`);
   const files = (dir: string) =>
     readdirSync(dir)
       .filter((name) => name.endsWith('.json'))
       .map((name) => [name, JSON.parse(readFileSync(join(dir, name), 'utf8')) as Record<string, unknown>] as const);
+  const old = [1, 2].flatMap((version) =>
+    [...files(of(version)), ...files(join(of(version), 'open'))].map(([name, raw]) => [version, name, raw] as const),
+  );
 
-  it.each([...files(old), ...files(join(old, 'open'))])('takes %s, written as version 1', (_, raw) => {
-    expect(raw['schema']).toBe(1);
+  it.each(old)('takes what was written as version %i: %s', (version, _, raw) => {
+    expect(raw['schema']).toBe(version);
     const parsed = raw['obra'] === 'shop' ? parseShop(raw) : parseJobFile(raw);
     expect(parsed.ok ? [] : parsed.problems).toEqual([]);
   });
 
-  it('takes a backup of version 1, the files in it too', () => {
-    const [job] = files(old).flatMap(([, raw]) => (raw['obra'] === 'job' ? [raw] : []));
-    const backup = { obra: 'backup', schema: 1, saved: envelope.saved, shops: [], jobs: [job] };
+  it.each([1, 2])('takes a backup of version %i, the files in it too', (version) => {
+    const [job] = files(of(version)).flatMap(([, raw]) => (raw['obra'] === 'job' ? [raw] : []));
+    const backup = { obra: 'backup', schema: version, saved: envelope.saved, shops: [], jobs: [job] };
     const parsed = parseBackupText(JSON.stringify(backup));
-    expect(parsed.ok && parsed.value.jobs[0]?.schema).toBe(2);
+    expect(parsed.ok && parsed.value.jobs[0]?.schema).toBe(3);
+  });
+
+  it('keeps the day that a job is wanted, and says what is no day', () => {
+    const [file] = files(of(2)).flatMap(([, raw]) => (raw['obra'] === 'job' ? [raw] : []));
+    const wanting = (wanted: string) => parseJobFile({ ...file, job: { ...(file?.['job'] as object), wanted } });
+    const read = wanting('2026-12-04');
+    expect(read.ok && read.value.job.wanted).toBe('2026-12-04');
+    expect(wanting('2026-02-30').ok).toBe(false);
+    expect(wanting('Friday').ok).toBe(false);
   });
 
   it('brings an old record up version by version', () => {

@@ -9,6 +9,7 @@ export const Ref = z.string().max(80)               // a thing or one aspect of 
 export const StepId = z.string().max(120)           // '<verb>@<Ref>[:<setup>][:<n>]': 'finish-turn@s3', 'face@left', 'measure@s3.diameter:right-1:2'
 export const SetupId = z.string().regex(/^(right|left|away)-[1-9]$/)   // the end worked on (away: saw, drill, hardening, press), and the how-manieth time
 export const Moment = z.iso.datetime()
+export const Day = z.iso.date()                      // 2026-11-28
 export const Units = z.enum(['mm', 'in'])
 export const Cell = thing({ text: z.string().max(200), units: Units })  // what was typed; units = what a bare number means
 const named = { id: Id, name: z.string().max(120), note: z.string().max(4000).exactOptional(), assumed: z.array(z.string()).exactOptional() }  // keys not yet confirmed
@@ -105,6 +106,7 @@ export const StartsAs = thing({ outside: z.array(Section), boreRight: z.array(Se
   details: z.array(Detail), beyondRight: Cell })
 export const Job = thing({
   name: z.string(), pieces: z.int().min(1).max(50), units: Units, machine: Id.exactOptional(), customer: z.string().exactOptional(),
+  wanted: Day.exactOptional(),                                             // the day it is to be there
   drawing: Drawing, choices: z.array(Choice),
   /** A piece already started, its sizes as measured now: it is the stock, in place of the bar. */
   startsAs: StartsAs.exactOptional(),

@@ -1,9 +1,8 @@
 import Papa from 'papaparse';
 import type { Shop } from '../document';
 import { type Parsed, say, type Sentence, type Units } from '../quantity';
+import { plain, unmarked } from './block';
 import { fieldText, itemsOf, type ShopItem, type ShopList, tableOf, withField } from '../shop';
-
-const plain = (text: string): string => (/^[=@]|^[+-](?![\d.])/.test(text) ? `'${text}` : text);
 
 /** One table of the shop as CSV: a line an item, every length with its unit, first its id so that it can be taken in again. */
 export function writeShopTable(shop: Shop, list: ShopList): string {
@@ -58,10 +57,7 @@ export function readShopTable(text: string, list: ShopList, shop: Shop, units: U
     let item: ShopItem = known ?? { ...table.blank, id: idOf() };
     for (const { field, at } of columns) {
       if (at < 0) continue;
-      const typed = (cells[at] ?? '')
-        .trim()
-        .replace(/^'(?=[=@+-])/, '')
-        .slice(0, 400);
+      const typed = unmarked(cells[at] ?? '').slice(0, 400);
       if (typed === (field.is === 'choice' ? wordsOf(item, field) : fieldText(item, field))) continue;
       const read = withField(item, field, typed, units);
       if (read.ok) item = read.value;

@@ -58,17 +58,24 @@ export type Moved =
   | { readonly ok: true; /** the one before the other */ readonly order: readonly [string, string] }
   | { readonly ok: false; readonly says: Sentence; readonly rule?: RuleName };
 
-/** May a step change places with its neighbour; if not, the rule that forbids it. */
-export function mayMove(route: Orderings, part: Part, id: string, by: 1 | -1): Moved {
+/**
+ * May a step go up or down its setup past its neighbours; if not, the rule of the first that it may not pass.
+ * @param by how many lines, down above zero
+ */
+export function mayMove(route: Orderings, part: Part, id: string, by: number): Moved {
   const setup = route.setups.find((s) => s.steps.some((step) => step.id === id));
   const at = setup?.steps.findIndex((s) => s.id === id) ?? -1;
-  const [own, other] = [setup?.steps[at], setup?.steps[at + by]];
+  const own = setup?.steps[at];
   if (!setup || !own) return { ok: false, says: say`this step is not there now` };
-  if (!other) return { ok: false, says: say`it is the ${by < 0 ? 'first' : 'last'} of its setup; what is done in another holding is another step` };
-  const rule = by < 0 ? comesBefore(other, own, factsOf(setup, part)) : comesBefore(own, other, factsOf(setup, part));
-  if (rule && !rule.preferred) {
+  const passed = by < 0 ? setup.steps.slice(Math.max(0, at + by), at).toReversed() : setup.steps.slice(at + 1, at + by + 1);
+  const last = passed.at(-1);
+  if (!last) return { ok: false, says: say`it is the ${by < 0 ? 'first' : 'last'} of its setup; what is done in another holding is another step` };
+  const facts = factsOf(setup, part);
+  for (const other of passed) {
     const [first, then] = by < 0 ? [other, own] : [own, other];
-    return { ok: false, rule: rule.rule, says: say`${verbs[first.verb]} stays before ${verbs[then.verb].toLowerCase()}: ${rule.says}` };
+    const rule = comesBefore(first, then, facts);
+    if (rule && !rule.preferred)
+      return { ok: false, rule: rule.rule, says: say`${verbs[first.verb]} stays before ${verbs[then.verb].toLowerCase()}: ${rule.says}` };
   }
-  return { ok: true, order: by < 0 ? [own.id, other.id] : [other.id, own.id] };
+  return { ok: true, order: by < 0 ? [own.id, last.id] : [last.id, own.id] };
 }

@@ -4,7 +4,7 @@ import { browse } from '../harness';
 
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(0)} ms`;
 const cell = (text: string) => ({ text, units: 'mm' as const });
-const record = (id: string, job: Job) => ({ schema: 2, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
+const record = (id: string, job: Job) => ({ schema: 3, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
 
 /** Writes records behind the back of the page. */
 const put = (page: Page, records: readonly (readonly [string, unknown])[]) =>
@@ -44,7 +44,10 @@ export async function manyJobs(url: string): Promise<void> {
     );
   // the first visit makes the summaries
   await page.goto(`${url}/jobs`, { waitUntil: 'load' });
-  await page.waitForFunction(() => document.querySelector('.joblist')?.getAttribute('aria-rowcount') === '2001', { timeout: 120_000, polling: 200 });
+  await page.waitForFunction(() => document.querySelector('table[aria-label="Jobs"]')?.getAttribute('aria-rowcount') === '2001', {
+    timeout: 120_000,
+    polling: 200,
+  });
   const times: number[] = [];
   const longest: number[] = [];
   for (let i = 0; i < 7; i++) {
@@ -59,7 +62,7 @@ export async function manyJobs(url: string): Promise<void> {
           const from = performance.now();
           let shown = 0;
           const watch = new MutationObserver(() => {
-            if (shown === 0 && document.querySelector('.joblist tbody tr a')) shown = performance.now() - from;
+            if (shown === 0 && document.querySelector('table[aria-label="Jobs"] tbody tr a')) shown = performance.now() - from;
           });
           watch.observe(document.body, { childList: true, subtree: true });
           document.querySelector<HTMLAnchorElement>('nav a[href="/jobs"]')?.click();

@@ -1,3 +1,4 @@
+import { range, tickStep } from 'd3-array';
 import { type Part, widestOf } from '@obra/core/drawing';
 import { type Finding, gravestFirst, subjectsOf } from '@obra/core/finding';
 import type { Step } from '@obra/core/operations';
@@ -226,17 +227,16 @@ export function Ruler({
   readonly part: Part;
 }) {
   const unit = units === 'in' ? 25.4 : 1;
-  const big = units === 'in' ? (map.scale * 25.4 > 34 ? 1 : 2) : ([1, 5, 10, 20, 50, 100].find((n) => n * map.scale > 34) ?? 200);
   const y = height - 20;
-  const marks: { readonly x: number; readonly text: string | undefined; readonly key: number }[] = [];
-  const small = units === 'in' ? big / 8 : big / 10;
-  for (let i = -12; i * small * unit <= part.length * 1.6 + 10 && marks.length < 1200; i++) {
-    const u = -i * small * unit;
-    if (map.breaks.some((b) => u > b.from && u < b.to)) continue;
+  // a rule: tenths of its numbered marks in mm, eighths in inches
+  const parts = units === 'in' ? 8 : 10;
+  const big = Math.max(1, tickStep(0, width / (map.scale * unit), width / 48));
+  const marks = range(-12, Math.min(1200, Math.ceil(((part.length * 1.6 + 10) / (big * unit)) * parts))).flatMap((i) => {
+    const u = (-i * big * unit) / parts;
     const x = map.x(u);
-    const long = i % (units === 'in' ? 8 : 10) === 0;
-    if (x > 10 && x < width - 10) marks.push({ x, text: long ? String(Math.abs(Number((i * small).toFixed(4)))) : undefined, key: i });
-  }
+    if (map.breaks.some((b) => u > b.from && u < b.to) || x <= 10 || x >= width - 10) return [];
+    return [{ x, text: i % parts === 0 ? String(Math.abs((i / parts) * big)) : undefined, key: i }];
+  });
   return (
     <g stroke="var(--holding-line)" strokeWidth={0.7}>
       <line x1={0} x2={width} y1={y} y2={y} />

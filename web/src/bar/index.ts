@@ -2,3 +2,4 @@ export { pictureFile } from './pictureFile';
 export { BarPicture } from './BarPicture';
 export { rowNumber } from './rowNumber';
 export { SmallOutline, SmallPart, Stamp } from './Stamp';
+export { HoldingPicture } from './HoldingPicture';

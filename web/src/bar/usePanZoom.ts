@@ -1,7 +1,7 @@
 import { type RefObject, useEffect, useRef } from 'react';
 import { useKeys } from '../shell/keys';
 
-/** Wheel and pinch zoom, drag pans, 0 fits: one transform on a group, set by refs without a React commit. */
+/** Wheel, pinch and double press zoom, drag pans, 0 fits: one transform on a group, without a React commit. Loaded when a hand comes near. */
 export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVGGElement | null> {
   const group = useRef<SVGGElement>(null);
   const fit = useRef<() => void>(undefined);
@@ -9,64 +9,34 @@ export function usePanZoom(box: RefObject<HTMLDivElement | null>): RefObject<SVG
   useEffect(() => {
     const element = box.current;
     if (!element) return;
-    let [k, tx, ty] = [1, 0, 0];
-    const pointers = new Map<number, { x: number; y: number }>();
-    const apply = () => {
-      if (k <= 1.001) [k, tx, ty] = [1, 0, 0];
-      if (k === 1) group.current?.removeAttribute('transform');
-      else group.current?.setAttribute('transform', `translate(${tx} ${ty}) scale(${k})`);
-    };
-    const zoom = (x: number, y: number, by: number) => {
-      const next = Math.min(12, Math.max(1, k * by));
-      tx = x - ((x - tx) * next) / k;
-      ty = y - ((y - ty) * next) / k;
-      k = next;
-      apply();
-    };
-    const local = (e: PointerEvent | WheelEvent) => {
-      const r = element.getBoundingClientRect();
-      return { x: e.clientX - r.left, y: e.clientY - r.top };
-    };
-    const wheel = (e: WheelEvent) => {
+    let here = true;
+    let off: (() => void) | undefined;
+    let asked: Promise<void> | undefined;
+    const load = () =>
+      (asked ??= import('./zoom').then(({ zoomOn }) => {
+        if (!here) return;
+        const on = zoomOn(element, (to) => {
+          if (to.k === 1) group.current?.removeAttribute('transform');
+          else group.current?.setAttribute('transform', String(to));
+        });
+        fit.current = on.fit;
+        off = on.off;
+        element.removeEventListener('wheel', early);
+      }));
+    // a wheel that turned before it was there is turned again
+    const early = (e: WheelEvent) => {
       e.preventDefault();
-      const at = local(e);
-      zoom(at.x, at.y, Math.exp(-e.deltaY / 400));
+      void load().then(() => element.dispatchEvent(new WheelEvent(e.type, e)));
     };
-    const down = (e: PointerEvent) => pointers.set(e.pointerId, local(e));
-    const move = (e: PointerEvent) => {
-      const before = pointers.get(e.pointerId);
-      if (!before) return;
-      const now = local(e);
-      const other = [...pointers].find(([id]) => id !== e.pointerId)?.[1];
-      if (other)
-        zoom(
-          (now.x + other.x) / 2,
-          (now.y + other.y) / 2,
-          Math.hypot(now.x - other.x, now.y - other.y) / Math.max(1, Math.hypot(before.x - other.x, before.y - other.y)),
-        );
-      else if (k > 1) {
-        tx += now.x - before.x;
-        ty += now.y - before.y;
-        apply();
-      }
-      pointers.set(e.pointerId, now);
-    };
-    const up = (e: PointerEvent) => pointers.delete(e.pointerId);
-    fit.current = () => {
-      k = 1;
-      apply();
-    };
-    element.addEventListener('wheel', wheel, { passive: false });
-    element.addEventListener('pointerdown', down);
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', up);
-    window.addEventListener('pointercancel', up);
+    const near = () => void load();
+    element.addEventListener('pointerenter', near, { once: true });
+    element.addEventListener('wheel', early, { passive: false });
+    if (window.matchMedia('(pointer: coarse)').matches) void load();
     return () => {
-      element.removeEventListener('wheel', wheel);
-      element.removeEventListener('pointerdown', down);
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', up);
-      window.removeEventListener('pointercancel', up);
+      here = false;
+      off?.();
+      element.removeEventListener('pointerenter', near);
+      element.removeEventListener('wheel', early);
     };
   }, [box]);
   return group;

@@ -6,7 +6,7 @@ import * as z from 'zod';
 import { keysUnder, readUnder, remove, write } from './store';
 
 /** Grows when a summary says more or otherwise than before: older ones are made anew. */
-const VERSION = 1;
+const VERSION = 2;
 
 const Quantity = z.object({ is: z.string(), value: z.number(), step: z.number().optional() });
 const Stored = z.object({
@@ -16,6 +16,7 @@ const Stored = z.object({
   saved: z.string(),
   name: z.string(),
   customer: z.string().optional(),
+  wanted: z.string().optional(),
   pieces: z.number(),
   material: z.string(),
   /** the finished part, small: its rings z, r, z, r ... in mm, its length and widest radius */
@@ -41,6 +42,7 @@ export function summaryOf(stored: StoredJob, before?: Summary): Summary {
     saved: stored.saved,
     name: job.name,
     ...(job.customer !== undefined && { customer: job.customer }),
+    ...(job.wanted !== undefined && { wanted: job.wanted }),
     pieces: job.pieces,
     material: job.drawing.material,
     ...shapeOf(job),
@@ -81,7 +83,10 @@ function parsed(raw: unknown): Summary | undefined {
 
 /** The summary of a job goes with it; storage that refuses it costs only time at the next list. */
 export const keepSummary = (summary: Summary): Promise<void> => write(key(summary.id), summary).catch(() => undefined);
-export const dropSummary = (id: string): Promise<void> => remove(key(id)).catch(() => undefined);
+/** And so does the line of the logbook. */
+export async function dropSummary(id: string): Promise<void> {
+  for (const gone of [key(id), `made/${id}`]) await remove(gone).catch(() => undefined);
+}
 
 /** Summaries newest first, and the jobs that have none yet. */
 export async function listSummaries(): Promise<{ readonly summaries: readonly Summary[]; readonly without: readonly string[] }> {

@@ -6,7 +6,9 @@ import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { mmOf } from '@obra/core/shop';
 import { materials } from '@obra/core/standards';
 import { useState } from 'react';
-import { LatheEditor } from './LatheEditor';
+import { HoldingPicture } from '../bar';
+import { Chooser } from './Chooser';
+import { TheLathe } from './TheLathe';
 
 interface Props {
   readonly job: Job;
@@ -73,23 +75,21 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
           </option>
         ))}
       </select>
-      <select
-        className="assumed"
-        aria-label="Holding"
+      <Chooser
+        label="Holding"
         value={held}
-        disabled={options.length === 0}
-        onChange={(e) => {
-          const option = options.find((o) => holdingKey(o) === e.target.value);
+        none="holding"
+        choices={options.map((o) => ({
+          key: holdingKey(o),
+          words: holdingName(o, shop),
+          ...(o.findings.some((f) => f.severity === 'stop') && { note: 'does not fit' }),
+          picture: <HoldingPicture kind={shop.holdings.find((h) => h.id === o.holding)?.kind ?? 'threeJaw'} support={o.support.map((s) => s.kind)} />,
+        }))}
+        onChoose={(key) => {
+          const option = options.find((o) => holdingKey(o) === key);
           if (option) apply(holdEdits(route, holdChoice(option)), 'job');
-        }}>
-        {options.length === 0 && <option value="">holding</option>}
-        {options.map((o) => (
-          <option key={holdingKey(o)} value={holdingKey(o)}>
-            {holdingName(o, shop)}
-            {o.findings.some((f) => f.severity === 'stop') ? ' (does not fit)' : ''}
-          </option>
-        ))}
-      </select>
+        }}
+      />
       {barNow === STARTED ? (
         <span className="quiet">the piece as it is, in place of a bar</span>
       ) : (
@@ -112,7 +112,7 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
           {(machine.assumed?.length ?? 0) > 0 ? ' (assumed)' : ''}
         </button>
       )}
-      {lathe && machine && <LatheEditor machine={machine} onClose={() => setLathe(false)} onSave={(edits) => apply(edits, 'shop')} />}
+      {lathe && machine && <TheLathe machine={machine} onClose={() => setLathe(false)} onSave={(edits) => apply(edits, 'shop')} />}
     </>
   );
 }

@@ -1,59 +1,62 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { Machine } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
-import { parseLength, type Units } from '@obra/core/quantity';
-import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
+import { useForm } from 'react-hook-form';
+import * as z from 'zod';
+import { FormField } from './FormField';
+import { aNumber, lengthText, numbers, speeds as speedsOf } from './grammar';
 
-const numbers = (text: string): readonly number[] =>
-  text
-    .split(/[\s;]+|,\s+/)
-    .map((t) => Number(t.replace(',', '.')))
-    .filter((n) => n > 0);
-
-/** The lathe as it stands: what is assumed is confirmed or changed here, when it is first used. */
-export function LatheEditor({
-  machine,
-  onSave,
-  onClose,
-}: {
+interface Props {
   readonly machine: Machine;
   readonly onSave: (edits: readonly Edit[]) => void;
   readonly onClose: () => void;
-}) {
-  const cross = machine.dials.cross;
-  const [name, setName] = useState(machine.name);
-  const [speeds, setSpeeds] = useState(Array.isArray(machine.speeds) ? machine.speeds.join(' ') : '');
-  const [feeds, setFeeds] = useState(machine.feeds.join(' '));
-  const [reads, setReads] = useState<'diameter' | 'radius'>(cross?.reads === 'radius' ? 'radius' : 'diameter');
-  const [division, setDivision] = useState(cross?.division.text ?? '0.02');
-  const [units, setUnits] = useState<Units>(cross?.division.units ?? 'mm');
-  const [kilowatts, setKilowatts] = useState(String(machine.kilowatts));
-  const list = numbers(speeds);
-  const read = parseLength(division, units);
-  const power = Number(kilowatts.replace(',', '.'));
-  const problem =
-    list.length === 0
-      ? 'Speeds: at least one, in rev/min.'
-      : !read.ok
-        ? 'Division: a length such as 0.02 or .001.'
-        : !(power > 0)
-          ? 'Motor: more than zero kW.'
-          : undefined;
-  const save = () => {
-    if (problem !== undefined) return;
+}
+
+const Typed = z.object({
+  name: z.string(),
+  speeds: speedsOf('Speeds, in rev/min'),
+  feeds: numbers('Feeds, in mm/rev'),
+  reads: z.enum(['diameter', 'radius']),
+  division: lengthText('Division', () => 'mm'),
+  units: z.enum(['mm', 'in']),
+  kilowatts: aNumber('Motor', 'more than zero kW'),
+});
+
+/** The lathe as it stands: what is assumed is confirmed or changed here, when it is first used. */
+export function LatheEditor({ machine, onSave, onClose }: Props) {
+  const { cross } = machine.dials;
+  const {
+    register,
+    handleSubmit,
+    formState: { errors },
+  } = useForm({
+    resolver: zodResolver(Typed),
+    mode: 'onTouched',
+    defaultValues: {
+      name: machine.name,
+      speeds: textOf(machine.speeds),
+      feeds: machine.feeds.join(' '),
+      reads: cross?.reads === 'radius' ? ('radius' as const) : ('diameter' as const),
+      division: cross?.division.text ?? '0.02',
+      units: cross?.division.units ?? 'mm',
+      kilowatts: String(machine.kilowatts),
+    },
+  });
+  const save = ({ name, speeds, feeds, reads, division, units, kilowatts }: z.output<typeof Typed>) => {
     const value: Machine = {
       ...machine,
       name: name.trim() || machine.name,
-      speeds: [...list].sort((a, b) => a - b),
-      feeds: [...numbers(feeds)].sort((a, b) => a - b),
-      kilowatts: power,
+      speeds: 'from' in speeds ? speeds : [...speeds],
+      feeds: [...feeds],
+      kilowatts,
       assumed: [],
       dials: {
         ...machine.dials,
         cross: {
-          ...(cross ?? { clockwise: 'in' as const, backlash: { text: '0', units }, travel: { text: '100', units: 'mm' as const } }),
+          ...(cross ?? { clockwise: 'in' as const, backlash: { text: '0', units }, travel: { text: '100', units: 'mm' } }),
           reads,
-          division: { text: division, units },
+          division: { text: division.trim(), units },
         },
       },
     };
@@ -62,61 +65,35 @@ export function LatheEditor({
   };
   return (
     <Modal show onHide={onClose} animation={false} aria-labelledby="lathe-title">
-      <Form
-        onSubmit={(e) => {
-          e.preventDefault();
-          save();
-        }}>
+      <Form noValidate onSubmit={(e) => void handleSubmit(save)(e)}>
         <Modal.Body className="d-grid gap-2">
           <h2 id="lathe-title">The lathe</h2>
           <p className="quiet m-0">
             Read these off the headstock and the cross-slide dial. Unsure what the dial reads: dial ten divisions, measure before and after.
           </p>
-          <Form.Group controlId="lathe-name">
-            <Form.Label className="m-0">Name</Form.Label>
-            <Form.Control value={name} onChange={(e) => setName(e.target.value)} />
-          </Form.Group>
-          <Form.Group controlId="lathe-speeds">
-            <Form.Label className="m-0">Speeds, rev/min</Form.Label>
-            <Form.Control value={speeds} onChange={(e) => setSpeeds(e.target.value)} className="fig" />
-          </Form.Group>
-          <Form.Group controlId="lathe-feeds">
-            <Form.Label className="m-0">Feeds, mm/rev (empty: by hand)</Form.Label>
-            <Form.Control value={feeds} onChange={(e) => setFeeds(e.target.value)} className="fig" />
-          </Form.Group>
+          <FormField id="lathe-name" label="Name" className="" of={register('name')} error={errors.name} />
+          <FormField id="lathe-speeds" label="Speeds, rev/min" of={register('speeds')} error={errors.speeds} />
+          <FormField id="lathe-feeds" label="Feeds, mm/rev (empty: by hand)" of={register('feeds')} error={errors.feeds} />
           <div className="d-flex gap-2">
             <Form.Group controlId="lathe-reads">
               <Form.Label className="m-0">Cross dial reads</Form.Label>
-              <Form.Select value={reads} onChange={(e) => setReads(e.target.value === 'radius' ? 'radius' : 'diameter')}>
+              <Form.Select {...register('reads')}>
                 <option value="diameter">diameter</option>
                 <option value="radius">radius</option>
               </Form.Select>
             </Form.Group>
-            <Form.Group controlId="lathe-division">
-              <Form.Label className="m-0">One division</Form.Label>
-              <Form.Control value={division} onChange={(e) => setDivision(e.target.value)} className="fig" />
-            </Form.Group>
+            <FormField id="lathe-division" label="One division" of={register('division')} error={errors.division} />
             <Form.Group controlId="lathe-units">
               <Form.Label className="m-0">in</Form.Label>
-              <Form.Select value={units} onChange={(e) => setUnits(e.target.value === 'in' ? 'in' : 'mm')}>
+              <Form.Select {...register('units')}>
                 <option value="mm">mm</option>
                 <option value="in">inch</option>
               </Form.Select>
             </Form.Group>
-            <Form.Group controlId="lathe-power">
-              <Form.Label className="m-0">Motor, kW</Form.Label>
-              <Form.Control value={kilowatts} onChange={(e) => setKilowatts(e.target.value)} className="fig" />
-            </Form.Group>
+            <FormField id="lathe-power" label="Motor, kW" of={register('kilowatts')} error={errors.kilowatts} />
           </div>
-          {problem !== undefined && (
-            <div className="out" role="alert">
-              {problem}
-            </div>
-          )}
           <div className="d-flex gap-2 mt-2">
-            <Button type="submit" disabled={problem !== undefined}>
-              Keep
-            </Button>
+            <Button type="submit">Keep</Button>
             <Button variant="outline-dark" onClick={onClose}>
               Cancel
             </Button>
@@ -126,3 +103,5 @@ export function LatheEditor({
     </Modal>
   );
 }
+
+const textOf = (speeds: Machine['speeds']): string => ('from' in speeds ? `${String(speeds.from)} - ${String(speeds.to)}` : speeds.join(' '));

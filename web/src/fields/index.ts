@@ -1,4 +1,6 @@
 export { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from './Assumptions';
-export { LatheEditor } from './LatheEditor';
+export { FormField } from './FormField';
+export { aCount, aLength } from './grammar';
+export { TheLathe } from './TheLathe';
 export { limitsSaid, sizeSaid } from './SizeSaid';
 export { bothScales, Warmth } from './Warmth';

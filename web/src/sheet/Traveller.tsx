@@ -1,6 +1,7 @@
 import './sheet.css';
 import type { Job, Shop } from '@obra/core/document';
 import type { Part } from '@obra/core/drawing';
+import { dayOf } from '../shell/dates';
 import { type Step, verbs } from '@obra/core/operations';
 import type { Route } from '@obra/core/planner';
 import { type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
@@ -22,7 +23,16 @@ export function Traveller({ job, route, part, shop, units }: Props) {
   return (
     <div className="printonly traveller">
       <h1>{job.name}</h1>
-      <p>{[title['number'] && `drawing ${title['number']}`, title['issue'] && `issue ${title['issue']}`, job.customer].filter(Boolean).join(', ')}</p>
+      <p>
+        {[
+          title['number'] && `drawing ${title['number']}`,
+          title['issue'] && `issue ${title['issue']}`,
+          job.customer,
+          job.wanted !== undefined && `wanted ${dayOf(job.wanted)}`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </p>
       <p>
         {job.pieces} {job.pieces === 1 ? 'piece' : 'pieces'} of {nameOf(route.bar.id)}, {writeWithUnit(route.bar.cut, units)} each;{' '}
         {writeSentence(route.differs, units)}; about {writeMinutes(route.cost.minutes.value)} a piece. Untoleranced: {job.drawing.untoleranced.text}.

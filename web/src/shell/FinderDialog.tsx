@@ -1,16 +1,31 @@
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { shopTables } from '@obra/core/shop';
-import { Form, ListGroup, Modal } from 'react-bootstrap';
+import { BookOpen, Clock, FileText, type LucideIcon, SquareArrowOutUpRight } from 'lucide-react';
+import { type KeyboardEvent, useId, useMemo, useRef, useState } from 'react';
+import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { listSummaries } from '../data/jobs';
-import { capOf, useListedKeys } from './keys';
+import { kept } from '../data/local';
+import { KeyList } from './KeyList';
+import { Finding } from './search';
 import { useUnits } from './units';
+
+type Group = 'lately' | 'jobs' | 'pages' | 'handbook';
 
 interface Place {
   readonly to: string;
   readonly says: string;
+  readonly group: Group;
+  /** found by these too */
+  readonly words?: string;
 }
+
+const groups: Readonly<Record<Group, LucideIcon>> = { lately: Clock, jobs: FileText, pages: SquareArrowOutUpRight, handbook: BookOpen };
+/** Of each group so many are shown. */
+const EACH = 6;
+/** So many places are remembered. */
+const LATELY = 8;
 
 /** What the standards say of a text, the page of the Handbook it belongs to, and every page by its words. */
 async function answersTo(text: string, units: Units) {
@@ -22,14 +37,31 @@ async function answersTo(text: string, units: Units) {
     results: lookUp(text, units),
     place: place && {
       to: `/handbook/${place.calculator}?${new URLSearchParams({ d: place.d, ...(units === 'in' && { u: 'in' }) }).toString()}`,
-      says: `Handbook: ${title}, ${place.d}`,
+      says: `${title}, ${place.d}`,
+      group: 'handbook' as const,
     },
-    calculators: calculators.map((c) => ({
-      to: `/handbook/${c.id}`,
-      says: `Handbook: ${c.title}`,
-      words: `handbook ${c.title} ${c.words}`.toLowerCase(),
-    })),
+    calculators: calculators.map((c) => ({ to: `/handbook/${c.id}`, says: c.title, group: 'handbook' as const, words: `handbook ${c.words}` })),
   };
+}
+
+const pages: readonly Place[] = [
+  { to: '/', says: 'Type a part on one line', group: 'pages' },
+  { to: '/dial', says: 'What do I dial now?', group: 'pages' },
+  { to: '/jobs', says: 'Jobs', group: 'pages' },
+  ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}`, group: 'pages' as const })),
+  { to: '/shop/ways', says: 'Shop: ways of working', group: 'pages' },
+  { to: '/handbook', says: 'Handbook', group: 'pages' },
+  { to: '/logbook', says: 'Logbook, backup', group: 'pages' },
+];
+const stages = ['drawing', 'holding', 'route', 'bench', 'inspection'] as const;
+
+function lately(): readonly string[] {
+  try {
+    const raw: unknown = JSON.parse(kept.get('lately') ?? '[]');
+    return Array.isArray(raw) ? raw.filter((one) => typeof one === 'string') : [];
+  } catch {
+    return [];
+  }
 }
 
 interface Props {
@@ -41,97 +73,116 @@ interface Props {
 
 /** Jobs and places by any word, what the standards know; or the keys. */
 export function FinderDialog({ open, text, setText, close }: Props) {
-  const navigate = useNavigate();
-  const keys = useListedKeys();
-  const { units } = useUnits('mm');
-  const { data } = useSWR(open === 'find' ? 'jobs' : null, () => listSummaries());
-  const places = [
-    { to: '/', says: 'Type a part on one line' },
-    { to: '/dial', says: 'What do I dial now?' },
-    { to: '/jobs', says: 'Jobs' },
-    ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}` })),
-    { to: '/shop/ways', says: 'Shop: ways of working' },
-    { to: '/handbook', says: 'Handbook' },
-    { to: '/logbook', says: 'Logbook, backup' },
-    ...(data?.summaries ?? []).flatMap((j) =>
-      ['drawing', 'holding', 'route', 'bench', 'inspection'].map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.name}: ${stage}` })),
-    ),
-  ];
-  // what the standards answer stays while the next letter is looked up
-  const { data: known } = useSWR(open === 'find' && text.trim() !== '' ? ['look-up', text, units] : null, () => answersTo(text, units), {
-    keepPreviousData: true,
-  });
-  const results = text.trim() === '' ? [] : (known?.results ?? []);
-  const words = text
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((w) => w !== '');
-  const found: readonly Place[] = [
-    ...(known?.text === text && known.place ? [known.place] : []),
-    ...places.filter((p) => words.every((w) => p.says.toLowerCase().includes(w))),
-    ...(words.length === 0 ? [] : (known?.calculators ?? []).filter((c) => words.every((w) => c.words.includes(w)))),
-  ].slice(0, 9);
-  const go = (to: string | undefined) => {
-    if (to === undefined) return;
-    close();
-    void navigate(to);
-  };
   return (
     <Modal show onHide={close} animation={false} {...(open === 'keys' && { size: 'lg' as const })} aria-label={open === 'keys' ? 'Keys' : 'Find'}>
-      <Modal.Body>
-        {open === 'find' ? (
-          <>
-            <Form
-              onSubmit={(e) => {
-                e.preventDefault();
-                go(found[0]?.to);
-              }}>
-              <Form.Control
-                autoFocus
-                value={text}
-                onChange={(e) => setText(e.target.value)}
-                aria-label="Find a job, a place or a size"
-                placeholder="a job, a stage, M12x1.5, 25 H7/g6, 10-32 tap, #7"
-              />
-            </Form>
-            {results.length > 0 && (
-              <ul className="found" aria-label="From the standards" aria-live="polite">
-                {results.map((r) => (
-                  <li key={r.source + writeSentence(r.says, 'mm')}>
-                    {writeSentence(r.says, units)} <span className="quiet">{r.source}</span>
-                  </li>
-                ))}
-              </ul>
-            )}
-            <ListGroup variant="flush" className="mt-2">
-              {found.map((p) => (
-                <ListGroup.Item action key={p.to} onClick={() => go(p.to)}>
-                  {p.says}
-                </ListGroup.Item>
-              ))}
-            </ListGroup>
-            {found.length === 0 && results.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
-          </>
-        ) : (
-          <div className="keys">
-            {[...new Set(keys.map((k) => k.scope))].map((scope) => (
-              <table key={scope} className="plain" aria-label={scope}>
-                <caption>{scope}</caption>
-                <tbody>
-                  {keys
-                    .filter((k) => k.scope === scope)
-                    .map(({ says, keys: some }) => (
-                      <tr key={says} data-keys={some.join(' ')} data-scope={scope}>
-                        <td className="fig">{[...new Set(some.map(capOf))].join(', ')}</td>
-                        <td>{says}</td>
-                      </tr>
-                    ))}
-                </tbody>
-              </table>
-            ))}
-          </div>
-        )}
-      </Modal.Body>
+      <Modal.Body>{open === 'find' ? <Find text={text} setText={setText} close={close} /> : <KeyList />}</Modal.Body>
     </Modal>
+  );
+}
+
+function Find({ text, setText, close }: Omit<Props, 'open'>) {
+  const navigate = useNavigate();
+  const { units } = useUnits('mm');
+  const { data } = useSWR('jobs', () => listSummaries());
+  const nothing = text.trim() === '';
+  // what the standards answer stays while the next letter is looked up
+  const { data: known } = useSWR(nothing ? null : ['look-up', text, units], () => answersTo(text, units), { keepPreviousData: true });
+  const places = useMemo(
+    (): readonly Place[] => [
+      ...(data?.summaries ?? []).flatMap((j): readonly Place[] =>
+        stages.map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.name}: ${stage}`, group: 'jobs', words: j.customer ?? '' })),
+      ),
+      ...pages,
+      ...(known?.calculators ?? []),
+    ],
+    [data, known?.calculators],
+  );
+  const finding = useMemo(() => new Finding(places, (p) => `${p.says} ${p.words ?? ''}`), [places]);
+  const [recent] = useState(lately);
+  const found = useMemo(() => {
+    const { lines } = finding.find(text);
+    const rank = (p: Place) => (recent.includes(p.to) ? recent.indexOf(p.to) : LATELY);
+    return lines.map((p) => (rank(p) < LATELY ? { ...p, group: 'lately' as const } : p)).toSorted((a, b) => rank(a) - rank(b));
+  }, [finding, text, recent]);
+  const own = known?.text === text ? known.place : undefined;
+  const listed = (Object.keys(groups) as Group[]).map((group) => {
+    const all = found.filter((p) => p.group === group && !(nothing && group === 'handbook'));
+    return { group, shown: all.slice(0, EACH), more: Math.max(0, all.length - EACH) };
+  });
+  const shown: readonly Place[] = [...(own ? [own] : []), ...listed.flatMap((l) => l.shown)];
+  const [chosen, setChosen] = useState({ text, at: 0 });
+  const at = chosen.text === text ? Math.min(chosen.at, Math.max(0, shown.length - 1)) : 0;
+  const id = useId();
+  const list = useRef<HTMLDivElement>(null);
+  const go = (place: Place | undefined) => {
+    if (!place) return;
+    kept.set('lately', JSON.stringify([place.to, ...lately().filter((to) => to !== place.to)].slice(0, LATELY)));
+    close();
+    void navigate(place.to);
+  };
+  const walk = (e: KeyboardEvent) => {
+    const step = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0;
+    if (step === 0 || shown.length === 0) return;
+    e.preventDefault();
+    const next = (at + step + shown.length) % shown.length;
+    setChosen({ text, at: next });
+    list.current?.querySelector(`[id="${id}-${String(next)}"]`)?.scrollIntoView({ block: 'nearest' });
+  };
+  const option = (place: Place) => {
+    const n = shown.indexOf(place);
+    const Icon = groups[place.group];
+    return (
+      <div key={place.to} id={`${id}-${String(n)}`} role="option" aria-selected={n === at} className="find-option" onClick={() => go(place)}>
+        <Icon size={15} aria-hidden /> {place.says}
+      </div>
+    );
+  };
+  const results = nothing ? [] : (known?.results ?? []);
+  return (
+    <>
+      <Form
+        onSubmit={(e) => {
+          e.preventDefault();
+          go(shown[at]);
+        }}>
+        <Form.Control
+          autoFocus
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={walk}
+          role="combobox"
+          aria-label="Find a job, a place or a size"
+          aria-expanded={shown.length > 0}
+          aria-controls={id}
+          aria-activedescendant={shown.length > 0 ? `${id}-${String(at)}` : undefined}
+          autoComplete="off"
+          placeholder="a job, a stage, M12x1.5, 25 H7/g6, 10-32 tap, #7"
+        />
+      </Form>
+      {results.length > 0 && (
+        <ul className="found" aria-label="From the standards" aria-live="polite">
+          {results.map((r) => (
+            <li key={r.source + writeSentence(r.says, 'mm')}>
+              {writeSentence(r.says, units)} <span className="quiet">{r.source}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="find-list" id={id} role="listbox" aria-label="Places" ref={list}>
+        {own && option(own)}
+        {listed
+          .filter((l) => l.shown.length > 0)
+          .map(({ group, shown: some, more }) => (
+            <div key={group} role="group" aria-label={group}>
+              <div className="quiet size-14" aria-hidden="true">
+                {group}
+                {more > 0 && `, ${String(some.length)} of ${String(some.length + more)}`}
+              </div>
+              {some.map(option)}
+            </div>
+          ))}
+      </div>
+      {shown.length === 0 && results.length === 0 && <p className="quiet mt-2 mb-0">Nothing by these words.</p>}
+    </>
   );
 }

@@ -2,7 +2,7 @@ import { type ReactNode, useEffect } from 'react';
 import { HotkeysProvider, useHotkeys, useHotkeysContext } from 'react-hotkeys-hook';
 
 /** Where a key acts: what `?` groups them by. */
-export type Scope = 'everywhere' | 'job' | 'picture' | 'drawing' | 'bench' | 'shop';
+export type Scope = 'everywhere' | 'job' | 'picture' | 'drawing' | 'bench' | 'shop' | 'table';
 
 export interface Key {
   /** what it does, as `?` lists it */
@@ -65,7 +65,7 @@ export interface Listed {
   readonly keys: readonly string[];
 }
 
-const groups: readonly Scope[] = ['everywhere', 'job', 'picture', 'drawing', 'bench', 'shop'];
+const groups: readonly Scope[] = ['everywhere', 'job', 'picture', 'drawing', 'bench', 'shop', 'table'];
 
 /** The keys that act on this page now, as they are registered. */
 export function useListedKeys(): readonly Listed[] {
@@ -91,6 +91,8 @@ const caps: Readonly<Record<string, string>> = {
   pagedown: 'Page Down',
   arrowup: 'Up',
   arrowdown: 'Down',
+  arrowleft: 'Left',
+  arrowright: 'Right',
 };
 
 /** How a key is written for people: 'Ctrl+Shift+Z'; a sign as it is typed, without the Shift that some keyboards want for it. */

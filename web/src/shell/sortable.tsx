@@ -53,7 +53,8 @@ export function Sortable({ ids, nameOf, onMove, children }: Props) {
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
-      accessibility={{ announcements, screenReaderInstructions: instructions }}
+      // what is spoken stands beside the page: a table holds nothing but its lines
+      accessibility={{ announcements, screenReaderInstructions: instructions, container: document.body }}
       onDragEnd={({ active, over }) => {
         if (over && over.id !== active.id) onMove(String(active.id), String(over.id));
       }}>
@@ -65,8 +66,8 @@ export function Sortable({ ids, nameOf, onMove, children }: Props) {
 }
 
 /** What a line that can be moved carries: on the line itself, and on its grip. */
-export function useMovable(id: string) {
-  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
+export function useMovable(id: string, still = false) {
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id, disabled: still });
   return {
     line: {
       ref: setNodeRef,

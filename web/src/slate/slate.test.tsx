@@ -1,11 +1,11 @@
 import type { Finding } from '@obra/core/finding';
 import { figure, length, say } from '@obra/core/quantity';
 import { startingShop } from '@obra/core/shop';
-import { fireEvent, render, screen } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { VERSION } from '../app/version';
-import { LatheEditor, sizeSaid } from '../fields';
+import { TheLathe, sizeSaid } from '../fields';
 import { Checks, FigureNumber, Said } from './index';
 
 const rule = { text: 'ISO 2768-m', units: 'mm' as const };
@@ -98,25 +98,50 @@ describe('the lathe as it stands', () => {
   const [machine] = startingShop().machines;
   if (!machine) throw new Error('no lathe');
 
-  it('is confirmed with its own speeds, in order, and no longer assumed', () => {
-    const save = jest.fn();
-    render(<LatheEditor machine={machine} onSave={save} onClose={() => undefined} />);
-    fireEvent.change(screen.getByLabelText('Speeds, rev/min'), { target: { value: '900 60; 300' } });
-    fireEvent.change(screen.getByLabelText('Cross dial reads'), { target: { value: 'radius' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
-    const [[edit]] = save.mock.calls[0] as [[{ value: typeof machine }]];
-    expect(edit.value).toMatchObject({ speeds: [60, 300, 900], assumed: [], dials: { cross: { reads: 'radius' } } });
+  const editor = async (of: typeof machine = machine) => {
+    const [save, close] = [jest.fn(), jest.fn()];
+    render(<TheLathe machine={of} onSave={save} onClose={close} />);
+    await screen.findByLabelText('Name');
+    const type = (label: string, text: string) => fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
+    const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep' }));
+    return { save, close, type, keep };
+  };
+  const savedBy = (save: jest.Mock) => (save.mock.calls[0] as [[{ value: typeof machine }]])[0][0].value;
+
+  it('is confirmed with its own speeds, in order, and no longer assumed', async () => {
+    const { save, type, keep } = await editor();
+    type('Speeds, rev/min', '900 60; 300');
+    type('Cross dial reads', 'radius');
+    keep();
+    await waitFor(() => expect(save).toHaveBeenCalled());
+    expect(savedBy(save)).toMatchObject({ speeds: [60, 300, 900], assumed: [], dials: { cross: { reads: 'radius' } } });
+  });
+
+  it('without steps keeps its two ends', async () => {
+    const { save, type, keep } = await editor({ ...machine, speeds: { from: 60, to: 2000 } });
+    expect(screen.getByLabelText('Speeds, rev/min')).toHaveValue('60 - 2000');
+    type('Speeds, rev/min', '80 - 1800');
+    keep();
+    await waitFor(() => expect(save).toHaveBeenCalled());
+    expect(savedBy(save).speeds).toEqual({ from: 80, to: 1800 });
   });
 
   it.each([
-    ['Speeds, rev/min', 'fast', 'Speeds: at least one'],
+    ['Speeds, rev/min', 'fast', 'Speeds, in rev/min: “fast” is no number above zero'],
+    ['Speeds, rev/min', '', 'Speeds, in rev/min: at least one'],
+    ['Feeds, mm/rev (empty: by hand)', '0.1 -2', 'Feeds, in mm/rev: “-2” is no number above zero'],
     ['One division', 'fine', 'Division: a length'],
     ['Motor, kW', '-1', 'Motor: more than zero'],
-  ])('%s: “%s” is refused with a sentence', (label, text, says) => {
-    render(<LatheEditor machine={machine} onSave={() => undefined} onClose={() => undefined} />);
-    fireEvent.change(screen.getByLabelText(label), { target: { value: text } });
-    expect(screen.getByRole('alert')).toHaveTextContent(says);
-    expect(screen.getByRole('button', { name: 'Keep' })).toBeDisabled();
+    ['Motor, kW', '1e99', 'Motor: more than zero'],
+  ])('%s: “%s” is refused with a sentence at its cell, and nothing that was typed is lost', async (label, text, says) => {
+    const { save, close, type, keep } = await editor();
+    type(label, text);
+    keep();
+    expect(await screen.findByRole('alert')).toHaveTextContent(says);
+    expect(screen.getByLabelText(label)).toHaveFocus();
+    expect(screen.getByLabelText(label)).toHaveValue(text);
+    expect(save).not.toHaveBeenCalled();
+    expect(close).not.toHaveBeenCalled();
   });
 });
 

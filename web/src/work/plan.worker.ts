@@ -1,4 +1,4 @@
-import { type Progress, progressOf } from '@obra/core/bench';
+import { type Progress, progressOf, type Shown, shownIn, type Strings, stringsIn } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
 import { type Alternative, alternatives, type Plan, plan, planning, provedAlternative } from '@obra/core/planner';
@@ -40,6 +40,11 @@ const planner = {
   /** How far a job is and what comes next. */
   progress(job: Job, shop: Shop, log: readonly Entry[]): Progress {
     return progressOf(job, plan(job, shop), log);
+  },
+  /** What the record of a job shows of lathe and tools. */
+  shown(job: Job, shop: Shop, log: readonly Entry[]): { readonly sizes: readonly Shown[]; readonly strings: readonly Strings[] } {
+    const made = plan(job, shop);
+    return { sizes: shownIn(job, made, log), strings: stringsIn(made, log) };
   },
   /** What stands in the way of one of them. */
   proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {

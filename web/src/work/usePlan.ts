@@ -68,6 +68,12 @@ export async function askProgress(job: Job, shop: Shop, log: readonly Entry[]): 
   return planner.progress(job, shop, log);
 }
 
+/** What the record of a job shows of lathe and tools. */
+export async function askShown(job: Job, shop: Shop, log: readonly Entry[]): Promise<ReturnType<Planner['shown']>> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.shown(job, shop, log);
+}
+
 export interface Planned {
   readonly plan: Plan | undefined;
   /** the plan answers an earlier job or shop; a newer one is being worked out */

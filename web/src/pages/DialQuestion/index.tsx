@@ -17,7 +17,7 @@ import { newId, now, thisBrowser } from '../../data/ids';
 import { createJob } from '../../data/jobs';
 import { keptHere } from '../../data/local';
 import { useShop } from '../../data/shopSession';
-import { LatheEditor, limitsSaid } from '../../fields';
+import { TheLathe, limitsSaid } from '../../fields';
 import { AdviceCard, StillToBeDone } from '../../slate';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
@@ -241,7 +241,7 @@ export function DialQuestion() {
           )}
         </aside>
       </div>
-      {lathe && machine && <LatheEditor machine={machine} onClose={() => setLathe(false)} onSave={editShop} />}
+      {lathe && machine && <TheLathe machine={machine} onClose={() => setLathe(false)} onSave={editShop} />}
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { listSummaries } from '../../data/jobs';
 import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
+import { HoldingPicture } from '../../bar';
 import { Big, Checks, FigureNumber, Mark, Said } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
 import { Carrying } from './Carrying';
@@ -168,7 +169,10 @@ function Options({
         {options.map((o) => (
           <tr key={holdingKey(o)} data-holding={holdingKey(o)}>
             <td>
-              <strong>{holdingName(o, shop)}</strong>
+              <span className="d-flex gap-2 align-items-center">
+                <HoldingPicture kind={shop.holdings.find((h) => h.id === o.holding)?.kind ?? 'threeJaw'} support={o.support.map((s) => s.kind)} />
+                <strong>{holdingName(o, shop)}</strong>
+              </span>
               <div className="quiet">
                 {writeWithUnit({ is: 'length', value: mmOf(shop.holdings.find((h) => h.id === o.holding)?.trueWithin), step: 0.001 }, units)} TIR,{' '}
                 <FigureNumber figure={o.grip} units={units} withUnit /> grip

@@ -5,8 +5,10 @@ import { inspect, readingOf, type Verdict } from '@obra/core/inspection';
 import { figure, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { wayOf } from '@obra/core/shop';
-import { useState } from 'react';
+import { Printer } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
 import { Big, FigureNumber } from '../../slate';
 import type { JobView } from './view';
@@ -30,9 +32,20 @@ const signs = { in: '✓', over: '✗ +', under: '✗ −', cannotTell: '?' } as
 export function Inspection({ view }: { readonly view: JobView }) {
   const { part, job, units } = view;
   const [piece, setPiece] = useState(1);
-  const verdicts = verdictsOf(view);
-  const brought = settledOf(view);
+  const verdicts = useMemo(() => verdictsOf(view), [view]);
+  const brought = useMemo(() => settledOf(view), [view]);
   const bad = brought.filter((v) => v.says === 'over' || v.says === 'under').length;
+  const lines = useMemo(
+    () =>
+      part.characteristics.map((size) => ({
+        size,
+        verdict: verdicts.find((v) => v.of === size.id && v.piece === piece),
+        underWay: !brought.some((v) => v.of === size.id && v.piece === piece),
+      })),
+    [part, verdicts, brought, piece],
+  );
+  const columns = useMemo(() => columnsOf(view, piece), [view, piece]);
+  const sheet = useRef<HTMLElement>(null);
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
   return (
     <div className="work">
@@ -49,10 +62,10 @@ export function Inspection({ view }: { readonly view: JobView }) {
           Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.
         </p>
         <Button variant="outline-light" onClick={() => window.print()}>
-          print this sheet
+          <Printer size={15} aria-hidden /> print this sheet
         </Button>
       </aside>
-      <main className="sheet">
+      <main className="sheet" ref={sheet}>
         <div className="printonly">
           <h1>{job.name}, inspection</h1>
           <p>
@@ -69,32 +82,22 @@ export function Inspection({ view }: { readonly view: JobView }) {
             ))}
           </div>
         )}
-        <h2 className="mb-2">Piece {piece}</h2>
-        <table className="plain" aria-label="Inspection">
-          <thead>
-            <tr>
-              <th>no.</th>
-              <th>size</th>
-              <th>limits, {units}</th>
-              <th>limits, {units === 'mm' ? 'in' : 'mm'}</th>
-              <th>reading, 20 °C</th>
-              <th>verdict</th>
-              <th className="noprint">enter</th>
-            </tr>
-          </thead>
-          <tbody>
-            {part.characteristics.map((c) => (
-              <SizeLine
-                key={`${c.id}/${piece}`}
-                view={view}
-                size={c}
-                piece={piece}
-                verdict={verdicts.find((v) => v.of === c.id && v.piece === piece)}
-                underWay={!brought.some((v) => v.of === c.id && v.piece === piece)}
-              />
-            ))}
-          </tbody>
-        </table>
+        {part.characteristics.length > 0 && (
+          <Grid
+            key={piece}
+            words="Inspection"
+            one="size"
+            lines={lines}
+            columns={columns}
+            idOf={idOf}
+            nameOf={({ size }) => `size ${String(size.balloon)}`}
+            units={units}
+            scroll={sheet}
+            tall={46}
+            title={<h2>Piece {piece}</h2>}
+            find={{ label: 'Find in Inspection', hint: 'find' }}
+          />
+        )}
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
           {wayOf('verdict', (job.issue?.kit ?? view.shop).ways, new Map()) === 'proved'
@@ -107,66 +110,122 @@ export function Inspection({ view }: { readonly view: JobView }) {
   );
 }
 
-function SizeLine({
-  view,
-  size,
-  piece,
-  verdict,
-  underWay,
-}: {
-  readonly view: JobView;
+/** A size of one piece, with what was measured of it. */
+interface Line {
   readonly size: Characteristic;
-  readonly piece: number;
   readonly verdict: Verdict | undefined;
   /** what was read of it is on the way to size */
   readonly underWay: boolean;
-}) {
-  const { units, part } = view;
-  const where = whereOf(view, size.of);
+}
+
+const idOf = ({ size }: Line) => size.id;
+
+function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
+  const { units } = view;
+  const other = units === 'mm' ? 'in' : 'mm';
+  const limits = ({ size }: Line) => size.limits ?? size.pitchDiameter;
+  return [
+    {
+      key: 'balloon',
+      words: 'no.',
+      text: ({ size }) => String(size.balloon),
+      sorts: ({ size }) => size.balloon,
+      figures: true,
+      stays: true,
+      wide: 48,
+    },
+    {
+      key: 'size',
+      words: 'size',
+      text: ({ size }) => `${nameOf(view, size)} ${aboutOf(view, size)}`.trim(),
+      stays: true,
+      wide: 160,
+      shows: ({ size }) => (
+        <>
+          {nameOf(view, size)} <span className="quiet">{aboutOf(view, size)}</span>
+        </>
+      ),
+    },
+    {
+      key: 'limits',
+      words: 'limits',
+      unit: units,
+      text: ({ size }) => between(size, units, units),
+      sorts: (l) => limits(l)?.max,
+      figures: true,
+      wide: 134,
+    },
+    {
+      key: 'other',
+      words: 'limits',
+      unit: other,
+      text: ({ size }) => between(size, other, units),
+      sorts: (l) => limits(l)?.max,
+      figures: true,
+      wide: 134,
+      shows: ({ size }) => <span className="quiet">{between(size, other, units)}</span>,
+    },
+    {
+      key: 'reading',
+      words: 'reading, 20 °C',
+      text: ({ verdict }) => (verdict ? writeWithUnit(verdict.value, units) : ''),
+      sorts: ({ verdict }) => verdict?.value.value,
+      wide: 82,
+      shows: ({ verdict }) => verdict && <FigureNumber figure={verdict.value} units={units} />,
+    },
+    {
+      key: 'verdict',
+      words: 'verdict',
+      text: (line) => verdictOf(line, view.log, piece),
+      wide: 82,
+      shows: (line) => <span className={toneOf(line, view.log, piece)}>{verdictOf(line, view.log, piece)}</span>,
+    },
+    {
+      key: 'enter',
+      words: 'enter',
+      text: () => '',
+      picture: true,
+      paper: false,
+      wide: 216,
+      shows: ({ size }) => (size.limits ? <Enter view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
+    },
+  ];
+}
+
+/** What a thread was last found to do with its gauge. */
+const goes = (size: Characteristic, log: readonly Entry[], piece: number): string | undefined => {
+  const last = log.findLast((e) => e.kind === 'trial' && e.mate === size.id.replace('.', '-') && e.piece === piece);
+  return last?.kind === 'trial' ? last.feel : undefined;
+};
+
+function verdictOf({ size, verdict, underWay }: Line, log: readonly Entry[], piece: number): string {
+  if (verdict) return underWay ? 'under way' : `${signs[verdict.says]} ${words[verdict.says]}`;
+  const feel = size.limits ? undefined : goes(size, log, piece);
+  return feel === undefined ? '' : `${feel === 'gauge goes' ? '✓' : '✗'} ${feel}`;
+}
+
+function toneOf(line: Line, log: readonly Entry[], piece: number): string {
+  const says = verdictOf(line, log, piece);
+  return says === '' || says === 'under way' ? 'quiet' : says.startsWith('✓') ? 'in' : 'out';
+}
+
+/** Which row or detail a size belongs to, and what is asked of it. */
+const aboutOf = (view: JobView, size: Characteristic): string =>
+  `${whereOf(view, size.of)}${size.pitchDiameter ? ', pitch diameter' : ''}${size.care === 'critical' ? ', critical' : ''}${size.limits?.from === 'general' ? ', general' : ''}`;
+
+/** Its limits in these units; an angle stands once. */
+function between(size: Characteristic, units: Units, job: Units): string {
+  const limits = size.limits ?? size.pitchDiameter;
+  const is = quantityOf(size);
+  if (!limits || (is === 'angle' && units !== job)) return '';
   const fine =
     size.is === 'angle' || size.is === 'finish'
       ? 0.01
       : size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2)
         ? 0.001
         : 0.01;
-  const between = size.limits ?? size.pitchDiameter;
-  const is = quantityOf(size);
-  const both = (u: Units) => {
-    if (!between || (is === 'angle' && u !== units)) return '';
-    const one = (value: number) => (is === 'length' ? write({ is, value, step: fine }, u).text : writeWithUnit({ is, value, step: fine }, u));
-    return size.is === 'finish' || size.is === 'runout' ? `up to ${one(between.max)}` : `${one(between.min)} – ${one(between.max)}`;
-  };
-  return (
-    <tr data-size={size.id}>
-      <td className="fig">{size.balloon}</td>
-      <td>
-        {nameOf(view, size)}{' '}
-        <span className="quiet">
-          {where}
-          {size.pitchDiameter ? ', pitch diameter' : ''}
-          {size.care === 'critical' ? ', critical' : ''}
-          {size.limits?.from === 'general' ? ', general' : ''}
-        </span>
-      </td>
-      <td className="fig">{both(units)}</td>
-      <td className="fig quiet">{both(units === 'mm' ? 'in' : 'mm')}</td>
-      <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-      <td className={!verdict ? '' : underWay ? 'quiet' : verdict.says === 'in' ? 'in' : 'out'}>
-        {verdict && underWay ? (
-          'under way'
-        ) : verdict ? (
-          `${signs[verdict.says]} ${words[verdict.says]}`
-        ) : !size.limits ? (
-          <ThreadVerdict log={view.log} id={size.id} piece={piece} />
-        ) : (
-          ''
-        )}
-      </td>
-      <td className="noprint">
-        {size.limits ? <Enter view={view} size={size} piece={piece} problemIn={part.length} /> : <GoesOn view={view} size={size} piece={piece} />}
-      </td>
-    </tr>
-  );
+  const one = (value: number) => (is === 'length' ? write({ is, value, step: fine }, units).text : writeWithUnit({ is, value, step: fine }, units));
+  return size.is === 'finish' || size.is === 'runout' ? `up to ${one(limits.max)}` : `${one(limits.min)} – ${one(limits.max)}`;
 }
 
 const quantityOf = ({ is }: Characteristic) => (is === 'angle' ? 'angle' : is === 'finish' ? 'roughness' : 'length');
@@ -205,7 +264,7 @@ function whereOf({ job, part }: JobView, of: string): string {
   return list.length > 1 ? `hole ${end}, row ${String(list.findIndex((r) => r.id === of) + 1)}` : 'hole';
 }
 
-function Enter({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number; readonly problemIn: number }) {
+function Enter({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number }) {
   const { units, add, job, shop } = view;
   const [text, setText] = useState('');
   const [says, setSays] = useState<string>();
@@ -286,15 +345,5 @@ function GoesOn({ view, size, piece }: { readonly view: JobView; readonly size: 
         does not go
       </Button>
     </div>
-  );
-}
-
-function ThreadVerdict({ log, id, piece }: { readonly log: readonly Entry[]; readonly id: string; readonly piece: number }) {
-  const last = log.findLast((e) => e.kind === 'trial' && e.mate === id.replace('.', '-') && e.piece === piece);
-  if (last?.kind !== 'trial') return null;
-  return (
-    <span className={last.feel === 'gauge goes' ? 'in' : 'out'}>
-      {last.feel === 'gauge goes' ? '✓' : '✗'} {last.feel}
-    </span>
   );
 }

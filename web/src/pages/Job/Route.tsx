@@ -4,11 +4,12 @@ import type { Edit } from '@obra/core/finding';
 import { writeMinutes, writeSentence } from '@obra/core/quantity';
 import { mayMove } from '@obra/core/sequence';
 import { type Way, wayOf, ways } from '@obra/core/shop';
+import { ChevronLeft, ChevronRight, Table } from 'lucide-react';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { download, fileName } from '../../shell/download';
 import { newId } from '../../data/ids';
-import { OperationSheet, Traveller, usePrinting } from '../../sheet';
+import { MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
 import { OtherWays } from './OtherWays';
@@ -23,8 +24,8 @@ export function Route({ view }: { readonly view: JobView }) {
   const { findings } = view;
   const [told, setTold] = useState<string>();
   const printing = usePrinting();
-  /** A line changes places with its neighbour, unless a rule forbids it: then the rule is said at once. */
-  const moveStep = (id: string, by: 1 | -1) => {
+  /** A line goes past its neighbours, unless a rule forbids it: then the rule is said at once. */
+  const moveStep = (id: string, by: number) => {
     if (!route) return;
     if (job.issue) {
       setTold('The job is given out: take it back to change its order.');
@@ -56,10 +57,10 @@ export function Route({ view }: { readonly view: JobView }) {
       <main className="sheet">
         <div className="d-flex flex-wrap gap-2 mb-2 align-items-center noprint">
           <Button variant="outline-dark" onClick={() => view.move(-1)} disabled={steps.length === 0} aria-keyshortcuts="[">
-            previous
+            <ChevronLeft size={15} aria-hidden /> previous
           </Button>
           <Button variant="outline-dark" onClick={() => view.move(1)} disabled={steps.length === 0} aria-keyshortcuts="]">
-            next
+            next <ChevronRight size={15} aria-hidden />
           </Button>
           {ways.filter(atOnce).map((w) => (
             <WayChoice key={w.key} way={w} view={view} />
@@ -99,6 +100,7 @@ export function Route({ view }: { readonly view: JobView }) {
               chosen={step?.id}
               onChoose={view.choose}
               onMove={moveStep}
+              lines={MovableLines}
               nameOf={(id) => shop.holdings.find((h) => h.id === id)?.name ?? id}
               ledger
             />
@@ -107,7 +109,7 @@ export function Route({ view }: { readonly view: JobView }) {
               variant="link"
               className="mt-2"
               onClick={() => download(fileName(`${job.name} operations`, 'csv'), writeOperations(route, job.issue?.kit ?? shop, units), 'text/csv')}>
-              the sheet as CSV
+              <Table size={15} aria-hidden /> the sheet as CSV
             </Button>
             <p className="quiet mt-3">
               <FigureNumber figure={route.cost.minutes} units={units} text={writeMinutes(route.cost.minutes.value)} /> a piece

@@ -1,4 +1,5 @@
 import { writeJobFile } from '@obra/core/exchange';
+import { Box, FileOutput, Image, PencilRuler, Table } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 import { download, fileName } from '../../shell/download';
 import { pictureFile } from '../../bar';
@@ -41,19 +42,19 @@ export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView;
   return (
     <>
       <Dropdown.Item as="button" onClick={file}>
-        export as a file
+        <FileOutput size={15} aria-hidden /> export as a file
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={() => void dxf().catch(failed('DXF'))}>
-        drawing as DXF
+        <PencilRuler size={15} aria-hidden /> drawing as DXF
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={() => void stl().catch(failed('STL'))}>
-        solid as STL
+        <Box size={15} aria-hidden /> solid as STL
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={svg}>
-        picture as SVG
+        <Image size={15} aria-hidden /> picture as SVG
       </Dropdown.Item>
       <Dropdown.Item as="button" onClick={() => void csv().catch(failed('CSV'))}>
-        rows as CSV
+        <Table size={15} aria-hidden /> rows as CSV
       </Dropdown.Item>
     </>
   );

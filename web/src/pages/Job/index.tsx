@@ -5,6 +5,7 @@ import { findingKey } from '@obra/core/finding';
 import { startedPiece } from '@obra/core/holding';
 import type { Units } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
+import { Printer, Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -234,14 +235,14 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
         <Dropdown.Toggle variant="link">menu</Dropdown.Toggle>
         <Dropdown.Menu>
           <Dropdown.Item as="button" disabled={!at.canUndo} onClick={at.undo}>
-            undo
+            <Undo2 size={15} aria-hidden /> undo
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={!at.canRedo} onClick={at.redo}>
-            redo
+            <Redo2 size={15} aria-hidden /> redo
           </Dropdown.Item>
           <TakeOut look={at.look} empty={at.empty} onSaid={at.onSaid} />
           <Dropdown.Item as="button" onClick={() => window.print()}>
-            print this sheet
+            <Printer size={15} aria-hidden /> print this sheet
           </Dropdown.Item>
         </Dropdown.Menu>
       </Dropdown>

@@ -1,6 +1,7 @@
 import { blankJob, type Job } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
+import { FileInput, Plus } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
@@ -79,17 +80,27 @@ export function Jobs() {
       const stored = await createJob(blankJob('New job', units));
       void navigate(`/jobs/${stored.id}/drawing`);
     });
+  const some = data !== undefined && data.summaries.length > 0;
+  const tools = (
+    <>
+      <Button onClick={() => void fresh()}>
+        <Plus size={16} aria-hidden /> new job
+      </Button>
+      <Button variant="outline-dark" onClick={choose}>
+        <FileInput size={16} aria-hidden /> import a job file
+      </Button>
+    </>
+  );
   return (
     <div className="page">
       <Head />
       <main className="scroll" ref={page}>
-        <div className="d-flex gap-2 align-items-center mb-3">
-          <h1 className="me-auto">Jobs</h1>
-          <Button onClick={() => void fresh()}>new job</Button>
-          <Button variant="outline-dark" onClick={choose}>
-            import a job file
-          </Button>
-        </div>
+        {!some && (
+          <div className="d-flex gap-2 align-items-center mb-3">
+            <h1 className="me-auto">Jobs</h1>
+            {tools}
+          </div>
+        )}
         {error !== undefined && (
           <p role="alert">This browser refuses to open its storage. Type a part on the opening page; nothing can be kept here.</p>
         )}
@@ -98,11 +109,12 @@ export function Jobs() {
             No jobs yet. <Link to="/">Type a part on one line</Link> and keep it, or make a new job.
           </p>
         )}
-        {data && data.summaries.length > 0 && (
+        {some && (
           <JobTable
             summaries={data.summaries}
             shop={shop}
             scroll={page}
+            tools={tools}
             onDelete={(job) => void remove(job)}
             onCopy={(id) => void another(id)}
             onExport={(id) => void guarded(() => exported(id))}

@@ -2,6 +2,7 @@ import { parseBackupText } from '@obra/core/document';
 import { type Restore, layRestore } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
 import { formatISO } from 'date-fns';
+import { FileInput, FileOutput } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
@@ -78,10 +79,10 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
       </p>
       <div className="d-flex gap-2">
         <Button variant="outline-dark" onClick={() => void out()}>
-          back up everything
+          <FileOutput size={15} aria-hidden /> back up everything
         </Button>
         <Button variant="outline-dark" onClick={choose}>
-          restore from a backup
+          <FileInput size={15} aria-hidden /> restore from a backup
         </Button>
       </div>
       {preview && (

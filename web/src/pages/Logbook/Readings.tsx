@@ -1,11 +1,25 @@
-import type { JobRecord } from '@obra/core/bench';
+import { type JobRecord, recordOf } from '@obra/core/bench';
+import type { Shop } from '@obra/core/document';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
+import useSWR from 'swr';
+import { loadLog } from '../../data/entries';
+import { loadJob } from '../../data/jobs';
 import { FigureNumber } from '../../slate';
 
 const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
 
 /** Every size that was measured, with its readings in order and its verdict. */
-export function Readings({ record, units }: { readonly record: JobRecord; readonly units: Units }) {
+export function Readings({ id, shop, units }: { readonly id: string; readonly shop: Shop; readonly units: Units }) {
+  const { data: record } = useSWR(['record', id], () => recordFor(id, shop), { revalidateOnMount: true });
+  return record ? <Measured record={record} units={units} /> : null;
+}
+
+async function recordFor(id: string, shop: Shop): Promise<JobRecord | undefined> {
+  const [stored, log] = await Promise.all([loadJob(id), loadLog(id)]);
+  return stored && recordOf(stored, log, shop);
+}
+
+function Measured({ record, units }: { readonly record: JobRecord; readonly units: Units }) {
   const keys = [...new Set(record.readings.map((r) => `${r.of}/${String(r.piece)}`))];
   if (keys.length === 0) return <p className="quiet m-0">Nothing was measured.</p>;
   return (

@@ -1,109 +1,103 @@
-import { chipLessons, found, type JobRecord, lessonsOf, recordOf, shownIn, stringsIn } from '@obra/core/bench';
-import type { Lesson, Shop } from '@obra/core/document';
-import type { Kept } from '@obra/core/exchange';
-import { plan } from '@obra/core/planner';
-import { writeMinutes } from '@obra/core/quantity';
-import { useMemo, useState } from 'react';
-import { Form } from 'react-bootstrap';
+import { chipLessons, lessonsOf } from '@obra/core/bench';
+import type { Lesson, StoredShop } from '@obra/core/document';
+import { figure, writeMinutes } from '@obra/core/quantity';
+import { materialOf } from '@obra/core/standards';
+import { useEffect, useMemo, useState } from 'react';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import useSWR from 'swr';
+import { type Column, Grid } from '../../grid';
 import { Head } from '../../shell/Head';
 import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { dayOf } from '../../shell/dates';
 import { useTitle } from '../../shell/useTitle';
-import { SmallPart } from '../../bar';
-import { everything } from '../../data/backup';
+import { SmallOutline } from '../../bar';
+import { loadLog } from '../../data/entries';
 import { now } from '../../data/ids';
+import { loadJob } from '../../data/jobs';
+import { listMade, type MadeLine, makeMade } from '../../data/made';
 import { loadShop } from '../../data/shopStore';
 import { FigureNumber } from '../../slate';
+import { askShown } from '../../work/usePlan';
 import { BackUp } from './BackUp';
 import { Lessons } from './Lessons';
 import { Readings } from './Readings';
-
-interface Line {
-  readonly kept: Kept;
-  readonly record: JobRecord;
-}
 
 /** What was made, how it measured, what was learned; and everything in one file. */
 export function Logbook() {
   useTitle('Logbook');
   const { units } = useUnits('mm');
-  const { data: kept, error, mutate } = useSWR<readonly Kept[], Error>('logbook', () => everything(), { revalidateOnMount: true });
-  const { data: shop, mutate: again } = useSWR('shop', () => loadShop(), { revalidateOnMount: true });
-  const [asked, setAsked] = useState('');
+  const { data: shop, error, mutate: again } = useSWR<StoredShop, Error>('shop', () => loadShop(), { revalidateOnMount: true });
+  const { data: made, mutate } = useSWR(shop ? ['made', shop.revision] : null, () => (shop ? listMade(shop) : undefined), {
+    revalidateOnMount: true,
+  });
   const [open, setOpen] = useState<string>();
-  const lines = useMemo(
-    () =>
-      (kept ?? []).flatMap((k): Line[] => {
-        const record = shop && recordOf(k.stored, k.log, shop.shop);
-        return record ? [{ kept: k, record }] : [];
-      }),
-    [kept, shop],
+  const stale = made?.stale;
+  // lines that are missing or older than their job: made anew a few at a time, the list drawn again as they come
+  useEffect(() => {
+    let here = true;
+    const make = async () => {
+      if (!shop || !stale) return;
+      for (const [i, id] of stale.entries()) {
+        if (!here) return;
+        await makeMade(id, shop);
+        if (i % 100 === 99) await mutate();
+      }
+      if (stale.length > 0) await mutate();
+    };
+    void make();
+    return () => {
+      here = false;
+    };
+  }, [stale, shop, mutate]);
+  const lines = useMemo(() => made?.lines ?? [], [made]);
+  const given = useMemo(() => lines.filter((l) => l.issued).map((l) => `${l.id}/${l.of}`), [lines]);
+  const { data: proposed = [], mutate: learned } = useSWR(
+    shop && given.length > 0 ? ['learned', shop.revision, ...given] : null,
+    () => (shop ? lessonsFrom(lines, shop) : []),
+    { keepPreviousData: true },
   );
-  const proposed = useMemo(
-    () =>
-      shop
-        ? lessonsFrom(
-            lines.map(({ kept: of }) => of),
-            shop.shop,
-          )
-        : [],
-    [lines, shop],
-  );
-  const shown = lines.filter(({ record }) => found(record, asked)).toSorted((a, b) => ((a.record.ended ?? '') < (b.record.ended ?? '') ? 1 : -1));
+  const columns = useMemo(() => columnsOf(units), [units]);
+  const waiting = stale?.length ?? 0;
   return (
     <div className="page">
       <Head />
-      <main className="scroll">
-        <div className="d-flex gap-3 align-items-center mb-3 flex-wrap">
-          <h1 className="me-auto">Logbook</h1>
-          <Form.Control
-            className="wide-260"
-            type="search"
-            value={asked}
-            aria-label="Find in the logbook"
-            placeholder="part, customer, size, note"
-            onChange={(e) => setAsked(e.target.value)}
-          />
-        </div>
+      <main className="scroll listing">
         {error !== undefined && <p role="alert">This browser refuses to open its storage: nothing is kept here, and nothing can be looked up.</p>}
-        {kept && lines.length === 0 && (
+        {(lines.length === 0 || !made) && <h1 className="mb-3">Logbook</h1>}
+        {made && lines.length === 0 && waiting === 0 && (
           <p>
             Nothing was made yet. A job stands here from its first entry at the <Link to="/jobs">Bench</Link>.
           </p>
         )}
-        {lines.length > 0 && shown.length === 0 && <p>No job with “{asked}”.</p>}
-        {shown.length > 0 && (
-          <table className="joblist" aria-label="What was made">
-            <thead>
-              <tr>
-                <th>part</th>
-                <th>job</th>
-                <th>pieces</th>
-                <th>last at the Bench</th>
-                <th>measured</th>
-                <th>time</th>
-                <th>
-                  <span className="visually-hidden">readings</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.map(({ kept: { stored }, record }) => (
-                <RecordLine
-                  key={stored.id}
-                  record={record}
-                  name={stored.job.name}
-                  customer={stored.job.customer}
-                  units={units}
-                  open={open === stored.id}
-                  onOpen={() => setOpen(open === stored.id ? undefined : stored.id)}
-                />
-              ))}
-            </tbody>
-          </table>
+        {waiting > 20 && <p role="status">{waiting} jobs are being looked through.</p>}
+        {lines.length > 0 && (
+          <Grid
+            words="What was made"
+            one="job"
+            lines={lines}
+            columns={columns}
+            idOf={idOf}
+            nameOf={(l) => l.summary.name}
+            foundBy={(l) => l.words}
+            units={units}
+            tall={58}
+            title={<h1>Logbook</h1>}
+            find={{ label: 'Find in the logbook', hint: 'part, customer, size, note' }}
+            acts={(l) => (
+              <Button
+                size="sm"
+                variant="outline-dark"
+                aria-expanded={open === l.id}
+                aria-label={`readings of ${l.summary.name}`}
+                onClick={() => setOpen(open === l.id ? undefined : l.id)}>
+                {open === l.id ? <ChevronDown size={15} aria-hidden /> : <ChevronRight size={15} aria-hidden />} readings
+              </Button>
+            )}
+            below={(l) => open === l.id && shop && <Readings id={l.id} shop={shop.shop} units={units} />}
+          />
         )}
         {shop && (
           <Lessons
@@ -119,6 +113,7 @@ export function Logbook() {
           onRestored={() => {
             void mutate();
             void again();
+            void learned();
           }}
         />
       </main>
@@ -126,85 +121,89 @@ export function Logbook() {
   );
 }
 
-function RecordLine({
-  record,
-  name,
-  customer,
-  units,
-  open,
-  onOpen,
-}: {
-  readonly record: JobRecord;
-  readonly name: string;
-  readonly customer: string | undefined;
-  readonly units: 'mm' | 'in';
-  readonly open: boolean;
-  readonly onOpen: () => void;
-}) {
-  const { pieces, verdicts, time, ended, part, id } = record;
-  const out = verdicts.filter((v) => v.says === 'over' || v.says === 'under').length;
-  const within = verdicts.filter((v) => v.says === 'in').length;
-  return (
-    <>
-      <tr>
-        <td>
-          <SmallPart part={part} />
-        </td>
-        <td>
-          <Link to={`/jobs/${id}/inspection`}>
-            <strong>{name}</strong>
-          </Link>
-          <div className="quiet">{customer}</div>
-        </td>
-        <td className="fig">
-          {pieces.begun}
-          {pieces.scrapped > 0 && <span className="out"> {pieces.scrapped} scrapped</span>}
-        </td>
-        <td className="fig">{ended && dayOf(ended)}</td>
-        <td>
-          {verdicts.length === 0 ? (
-            <span className="quiet">nothing</span>
-          ) : (
-            <span className={out > 0 ? 'out' : 'in'}>
-              {[
-                ...(out > 0 ? [`✗ ${String(out)} out`] : []),
-                ...(within > 0 ? [`✓ ${String(within)} in`] : []),
-                ...(verdicts.length > out + within ? [`? ${String(verdicts.length - out - within)} not told`] : []),
-              ].join(', ')}
-            </span>
-          )}
-        </td>
-        <td>
-          <FigureNumber figure={time} units={units} text={writeMinutes(time.value)} />
-        </td>
-        <td className="text-end">
-          <button type="button" className="btn btn-outline-dark btn-sm" aria-expanded={open} aria-label={`readings of ${name}`} onClick={onOpen}>
-            readings
-          </button>
-        </td>
-      </tr>
-      {open && (
-        <tr>
-          <td colSpan={7}>
-            <Readings record={record} units={units} />
-          </td>
-        </tr>
-      )}
-    </>
-  );
-}
+const idOf = (line: MadeLine) => line.id;
 
-/** What the records of jobs that were given out show of lathe and tools. */
-function lessonsFrom(kept: readonly Kept[], shop: Shop): readonly Lesson[] {
-  const made = kept.flatMap(({ stored, log }) => (stored.job.issue ? [{ job: stored.job, plan: plan(stored.job, shop), log }] : []));
+const columnsOf = (units: 'mm' | 'in'): readonly Column<MadeLine>[] => [
+  {
+    key: 'part',
+    words: 'part',
+    text: () => '',
+    picture: true,
+    wide: 126,
+    shows: ({ summary }) => <SmallOutline outline={summary.outline} long={summary.long} radius={summary.radius} />,
+  },
+  {
+    key: 'job',
+    words: 'job',
+    text: ({ summary }) => summary.name,
+    stays: true,
+    wide: 150,
+    shows: ({ id, summary }) => (
+      <Link to={`/jobs/${id}/inspection`}>
+        <strong>{summary.name}</strong>
+      </Link>
+    ),
+  },
+  { key: 'customer', words: 'customer', text: ({ summary }) => summary.customer ?? '', wide: 110 },
+  { key: 'material', words: 'material', text: ({ summary }) => materialOf(summary.material).name, wide: 120 },
+  {
+    key: 'pieces',
+    words: 'pieces',
+    text: ({ begun }) => String(begun),
+    sorts: ({ begun }) => begun,
+    figures: true,
+    shows: ({ begun, scrapped }) => (
+      <>
+        {begun}
+        {scrapped > 0 && <span className="out"> {scrapped} scrapped</span>}
+      </>
+    ),
+  },
+  { key: 'ended', words: 'last at the Bench', text: ({ ended }) => dayOf(ended), sorts: ({ ended }) => ended, wide: 104 },
+  {
+    key: 'measured',
+    words: 'measured',
+    text: (line) => measured(line),
+    sorts: ({ out, untold, within }) => out * 1e6 + untold * 1e3 + within,
+    wide: 110,
+    shows: (line) => <span className={line.out > 0 ? 'out' : line.within + line.untold > 0 ? 'in' : 'quiet'}>{measured(line)}</span>,
+  },
+  {
+    key: 'time',
+    words: 'time',
+    text: ({ minutes }) => writeMinutes(sum(minutes)),
+    sorts: ({ minutes }) => sum(minutes),
+    figures: true,
+    shows: ({ minutes }) => <FigureNumber figure={figure('time', 'totalMinutes', { minutes })} units={units} text={writeMinutes(sum(minutes))} />,
+  },
+];
+
+const sum = (minutes: readonly number[]) => minutes.reduce((a, b) => a + b, 0);
+
+const measured = ({ within, out, untold }: MadeLine): string =>
+  within + out + untold === 0
+    ? 'nothing'
+    : [
+        ...(out > 0 ? [`✗ ${String(out)} out`] : []),
+        ...(within > 0 ? [`✓ ${String(within)} in`] : []),
+        ...(untold > 0 ? [`? ${String(untold)} not told`] : []),
+      ].join(', ');
+
+/** What the records of jobs that were given out show of lathe and tools; worked out apart from the page. */
+async function lessonsFrom(lines: readonly MadeLine[], { shop }: StoredShop): Promise<readonly Lesson[]> {
+  const shown: Awaited<ReturnType<typeof askShown>>[] = [];
+  for (const { id, issued } of lines) {
+    const stored = issued ? await loadJob(id) : undefined;
+    if (stored) shown.push(await askShown(stored.job, shop, await loadLog(id)));
+  }
   return [
     ...lessonsOf(
-      made.flatMap((m) => shownIn(m.job, m.plan, m.log)),
+      shown.flatMap((s) => s.sizes),
       shop,
       now(),
     ),
     ...chipLessons(
-      made.flatMap((m) => stringsIn(m.plan, m.log)),
+      shown.flatMap((s) => s.strings),
       shop,
       now(),
     ),

@@ -2,6 +2,7 @@ import { SCHEMA, type Shop } from '@obra/core/document';
 import { writeShopFile, writeShopTable } from '@obra/core/exchange';
 import type { Units } from '@obra/core/quantity';
 import { midShop, readoutShop, type ShopList, startingShop, tableOf } from '@obra/core/shop';
+import { FileInput, FileOutput, Table } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 import { newId, now, thisBrowser } from '../../data/ids';
 import type { OpenShop } from '../../data/shopSession';
@@ -41,7 +42,7 @@ export function InAndOut({ shop, list, units, editShop, replace }: Props) {
         <Dropdown.Menu>
           {table && (
             <Dropdown.Item as="button" onClick={() => download(fileName(table.words, 'csv'), writeShopTable(shop, table.list), 'text/csv')}>
-              this table as CSV
+              <Table size={15} aria-hidden /> this table as CSV
             </Dropdown.Item>
           )}
           <Dropdown.Item
@@ -49,10 +50,10 @@ export function InAndOut({ shop, list, units, editShop, replace }: Props) {
             onClick={() =>
               download(fileName('shop'), writeShopFile({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop }))
             }>
-            the whole shop as a file
+            <FileOutput size={15} aria-hidden /> the whole shop as a file
           </Dropdown.Item>
           <Dropdown.Item as="button" onClick={choose}>
-            take in a table or a shop
+            <FileInput size={15} aria-hidden /> take in a table or a shop
           </Dropdown.Item>
           <Dropdown.Divider />
           <Dropdown.Header>begin again with</Dropdown.Header>

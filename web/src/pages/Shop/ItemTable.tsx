@@ -1,58 +1,87 @@
-import type { Units } from '@obra/core/quantity';
-import { confirmed, type ShopField, type ShopItem, type ShopTable } from '@obra/core/shop';
-import { X } from 'lucide-react';
+import { parseLength, type Units } from '@obra/core/quantity';
+import { confirmed, fieldText, type ShopField, type ShopItem, type ShopTable, withField } from '@obra/core/shop';
+import { Check, Copy, Trash2 } from 'lucide-react';
+import { type KeyboardEvent, type ReactNode, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { ShopCell } from './ShopCell';
+import { cellOf, type Column, type Draft, Grid, GridCell, MovableRows } from '../../grid';
+import { useSteady } from '../../shell/useSteady';
 
 interface Props {
   readonly table: ShopTable;
   readonly items: readonly ShopItem[];
   readonly units: Units;
-  readonly onChange: (item: ShopItem) => void;
+  readonly onPut: (items: readonly ShopItem[]) => void;
+  readonly blank: () => ShopItem;
   readonly onCopy: (item: ShopItem) => void;
   readonly onDelete: (item: ShopItem) => void;
+  /** a line was set down where another stands */
+  readonly onMove: (id: string, to: string) => void;
 }
 
-const headOf = (field: ShopField, units: Units) => {
+/** A field of the shop as a column: read, sorted and typed by its own grammar. */
+function columnOf(field: ShopField, units: Units): Column<ShopItem> {
   const unit = field.unit ?? (field.is === 'length' || field.is === 'lengths' ? units : undefined);
-  return unit === undefined ? field.words : `${field.words}, ${unit}`;
-};
+  const text = (item: ShopItem) => fieldText(item, field, units);
+  return {
+    key: field.key,
+    words: field.words,
+    text,
+    put: (item, typed) => withField(item, field, typed, units),
+    assumed: (item) => (item.assumed ?? []).includes(field.key.split('.')[0] ?? ''),
+    ...(unit !== undefined && { unit }),
+    ...(field.choices && { choices: field.choices }),
+    ...(field.wide !== undefined && { wide: field.wide }),
+    ...(field.is !== 'text' && field.is !== 'choice' && { figures: true as const }),
+    ...(field.key === 'name' && { stays: true as const }),
+    ...(field.is !== 'choice' && { sorts: (item: ShopItem) => sortedBy(text(item), field, units) }),
+  };
+}
+
+/** Sizes by what they measure, whatever they are typed in; numbers by the first of them. */
+function sortedBy(text: string, field: ShopField, units: Units): string | number | undefined {
+  if (text === '') return undefined;
+  if (field.key === 'name' || field.key === 'insert') return text;
+  const length = field.is === 'length' || field.key === 'size' ? parseLength(text, units) : undefined;
+  if (length?.ok) return length.value;
+  const number = Number.parseFloat(text.replace(',', '.'));
+  return Number.isFinite(number) && field.is !== 'text' ? number : text;
+}
 
 /** A list of the shop: a line an item, a column a size. */
-export function ItemTable({ table, items, units, onChange, onCopy, onDelete }: Props) {
+export function ItemTable({
+  table,
+  items,
+  units,
+  onPut,
+  blank,
+  onCopy,
+  onDelete,
+  onMove,
+  title,
+  tools,
+}: Props & { readonly title: ReactNode; readonly tools: ReactNode }) {
+  const columns = useMemo(() => table.fields.map((f) => columnOf(f, units)), [table, units]);
   return (
-    <div className="shop-scroll">
-      <table className="shop-table" aria-label={table.words}>
-        <thead>
-          <tr>
-            {table.fields.map((f) => (
-              <th key={f.key} scope="col" style={{ minWidth: f.wide ?? 74 }}>
-                {headOf(f, units)}
-              </th>
-            ))}
-            <th>
-              <span className="visually-hidden">actions</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {items.map((item) => (
-            <tr key={item.id} data-item={item.id}>
-              {table.fields.map((f) => (
-                <td key={f.key}>
-                  <ShopCell item={item} field={f} units={units} label={`${item.name}: ${f.words}`} onChange={onChange} />
-                </td>
-              ))}
-              <td className="text-nowrap">
-                <Actions item={item} onChange={onChange} onCopy={onCopy} onDelete={onDelete} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <Grid
+      words={table.words}
+      one={table.one}
+      lines={items}
+      columns={columns}
+      idOf={idOf}
+      nameOf={(item) => item.name}
+      foundBy={(item) => item.note ?? ''}
+      units={units}
+      title={title}
+      tools={tools}
+      put={onPut}
+      blank={blank}
+      moving={{ Rows: MovableRows, onMove }}
+      acts={(item) => <Actions item={item} onChange={(i) => onPut([i])} onCopy={onCopy} onDelete={onDelete} />}
+    />
   );
 }
+
+const idOf = (item: ShopItem) => item.id;
 
 /** Lathes have many sizes and are few: a line a size, a column a lathe; a single one in two halves side by side. */
 export function MachineTable(props: Props) {
@@ -71,22 +100,39 @@ function Turned({
   table,
   items,
   units,
-  onChange,
+  onPut,
   onCopy,
   onDelete,
   fields,
   actions,
 }: Props & { readonly fields: readonly ShopField[]; readonly actions: boolean }) {
+  const [drafts, setDrafts] = useState<ReadonlyMap<string, Draft | undefined>>(new Map());
+  const columns = useMemo(() => fields.map((f) => columnOf(f, units)), [fields, units]);
+  const acts = useSteady({
+    draft: (cell: string, draft: Draft | undefined) => setDrafts((before) => new Map([...before, [cell, draft]])),
+    change: (item: ShopItem) => onPut([item]),
+  });
   return (
     <div className="shop-scroll">
       <table className="shop-table turned" aria-label={actions ? table.words : `${table.words}, first half`}>
         <tbody>
-          {fields.map((f) => (
-            <tr key={f.key}>
-              <th scope="row">{headOf(f, units)}</th>
+          {columns.map((column) => (
+            <tr key={column.key}>
+              <th scope="row">{column.unit === undefined ? column.words : `${column.words}, ${column.unit}`}</th>
               {items.map((item) => (
-                <td className="least-240" key={item.id}>
-                  <ShopCell item={item} field={f} units={units} label={`${item.name}: ${f.words}`} onChange={onChange} />
+                <td className="least-240" key={item.id} onKeyDown={downTheColumn}>
+                  {column.put && (
+                    <GridCell
+                      line={item}
+                      id={item.id}
+                      column={column}
+                      put={column.put}
+                      label={`${item.name}: ${column.words}`}
+                      units={units}
+                      draft={drafts.get(cellOf(item.id, column.key))}
+                      acts={acts}
+                    />
+                  )}
                 </td>
               ))}
             </tr>
@@ -98,7 +144,7 @@ function Turned({
               </th>
               {items.map((item) => (
                 <td key={item.id}>
-                  <Actions item={item} onChange={onChange} onCopy={onCopy} onDelete={onDelete} />
+                  <Actions item={item} onChange={(i) => onPut([i])} onCopy={onCopy} onDelete={onDelete} />
                 </td>
               ))}
             </tr>
@@ -109,20 +155,40 @@ function Turned({
   );
 }
 
-function Actions({ item, onChange, onCopy, onDelete }: Pick<Props, 'onChange' | 'onCopy' | 'onDelete'> & { readonly item: ShopItem }) {
+/** Enter and the arrows go to the next size of the same lathe; from the foot of the first half to the head of the second. */
+function downTheColumn(e: KeyboardEvent<HTMLTableCellElement>): void {
+  const choosing = e.target instanceof HTMLSelectElement;
+  const step = e.key === 'Enter' || (e.key === 'ArrowDown' && !choosing) ? 1 : e.key === 'ArrowUp' && !choosing ? -1 : 0;
+  const column = e.currentTarget.cellIndex;
+  const cells = [...document.querySelectorAll<HTMLElement>(`.turned td:nth-child(${String(column + 1)}) [data-field]`)];
+  const next = step === 0 ? undefined : cells[cells.indexOf(e.target as HTMLElement) + step];
+  if (!next) return;
+  e.preventDefault();
+  next.focus();
+  if (next instanceof HTMLInputElement) next.select();
+}
+
+interface ActionsProps {
+  readonly item: ShopItem;
+  readonly onChange: (item: ShopItem) => void;
+  readonly onCopy: (item: ShopItem) => void;
+  readonly onDelete: (item: ShopItem) => void;
+}
+
+function Actions({ item, onChange, onCopy, onDelete }: ActionsProps) {
   const assumed = item.assumed ?? [];
   return (
     <span className="d-inline-flex gap-2">
       {assumed.length > 0 && (
         <Button size="sm" variant="link" aria-label={`right as it is: ${item.name}`} onClick={() => onChange(confirmed(item))}>
-          right as it is
+          <Check size={15} aria-hidden /> right as it is
         </Button>
       )}
       <Button size="sm" variant="link" aria-label={`copy ${item.name}`} onClick={() => onCopy(item)}>
-        copy
+        <Copy size={15} aria-hidden /> copy
       </Button>
       <Button size="sm" variant="link" aria-label={`delete ${item.name}`} onClick={() => onDelete(item)}>
-        <X size={16} aria-hidden />
+        <Trash2 size={15} aria-hidden />
       </Button>
     </span>
   );

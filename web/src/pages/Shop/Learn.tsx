@@ -1,9 +1,13 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { Machine, Shop } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
-import { parseLength, type Units, writeSentence } from '@obra/core/quantity';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from '@obra/core/shop';
-import { useId, useState } from 'react';
+import { useId, useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
+import { useForm, useWatch } from 'react-hook-form';
+import * as z from 'zod';
+import { aCount, aLength, FormField } from '../../fields';
 import { FigureNumber } from '../../slate';
 
 interface Props {
@@ -86,54 +90,44 @@ export function Learn({ machine, shop, units, onKeep, onClose }: Props) {
 }
 
 function OneTrial({ trial, machine, shop, units, onKeep }: Omit<Props, 'onClose'> & { readonly trial: Trial }) {
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
-  const [kept, setKept] = useState(false);
   const id = useId();
-  const values: Record<string, number> = {};
-  const wrong: string[] = [];
-  for (const { key, words, counts } of trial.asks) {
-    const text = (texts[key] ?? '').trim();
-    if (text === '') continue;
-    if (counts) {
-      const n = Number(text.replace(',', '.'));
-      if (Number.isFinite(n) && n >= 0 && n < 10_000) values[key] = n;
-      else wrong.push(`${words}: “${text}” is no number of divisions`);
-    } else if (/^[+]?0*[.,]?0*$/.test(text)) values[key] = 0;
-    else {
-      const read = parseLength(text, units);
-      if (read.ok) values[key] = read.value;
-      else wrong.push(`${words}: ${writeSentence(read.problems[0]?.says ?? [], units)}`);
-    }
-  }
-  const learned = wrong.length === 0 && trial.asks.every((a) => values[a.key] !== undefined) ? trial.learn(values, { machine, shop }) : undefined;
+  const schema = useMemo(
+    () =>
+      z.object(Object.fromEntries(trial.asks.map(({ key, words, counts }) => [key, counts ? aCount(words) : aLength(words, units, { zero: true })]))),
+    [trial, units],
+  );
+  const {
+    register,
+    handleSubmit,
+    control,
+    formState: { errors, isSubmitted },
+  } = useForm({ resolver: zodResolver(schema), mode: 'onChange', defaultValues: Object.fromEntries(trial.asks.map(({ key }) => [key, ''])) });
+  const typed = useWatch({ control });
+  const [kept, setKept] = useState('');
+  const read = schema.safeParse(typed);
+  const learned = read.success ? trial.learn(read.data, { machine, shop }) : undefined;
+  const keep = () => {
+    if (!learned || learned.edits.length === 0) return;
+    onKeep(learned.edits);
+    setKept(JSON.stringify(typed));
+  };
   return (
-    <section aria-label={trial.title} style={{ borderTop: '1px solid var(--rule)', paddingTop: 10 }}>
+    <Form noValidate aria-label={trial.title} className="trial" onSubmit={(e) => void handleSubmit(keep)(e)}>
       <h3 className="size-18 m-0">{trial.title}</h3>
       <p className="quiet m-0">{trial.how}</p>
       <div className="d-flex gap-3 flex-wrap mt-1">
         {trial.asks.map(({ key, words, counts }) => (
-          <Form.Group key={key} controlId={`${id}${key}`}>
-            <Form.Label className="m-0">
-              {words}
-              {counts ? '' : `, ${units}`}
-            </Form.Label>
-            <Form.Control
-              className="fig wide-150"
-              inputMode="decimal"
-              value={texts[key] ?? ''}
-              onChange={(e) => {
-                setKept(false);
-                setTexts({ ...texts, [key]: e.target.value.slice(0, 40) });
-              }}
-            />
-          </Form.Group>
+          <FormField
+            key={key}
+            id={`${id}${key}`}
+            label={counts ? words : `${words}, ${units}`}
+            className="fig wide-150"
+            of={register(key)}
+            // a cell that is still empty waits, until the trial is put into the record
+            error={typed[key] === '' && !isSubmitted ? undefined : errors[key]}
+          />
         ))}
       </div>
-      {wrong.map((w) => (
-        <div key={w} className="out" role="alert">
-          {w}
-        </div>
-      ))}
       {learned && (
         <div className="d-flex gap-3 align-items-center mt-2 flex-wrap" role="status">
           <span>
@@ -145,20 +139,15 @@ function OneTrial({ trial, machine, shop, units, onKeep }: Omit<Props, 'onClose'
             {writeSentence(learned.says, units)}
           </span>
           {learned.edits.length > 0 &&
-            (kept ? (
+            (kept === JSON.stringify(typed) ? (
               <span className="in">✓ in the record</span>
             ) : (
-              <Button
-                size="sm"
-                onClick={() => {
-                  onKeep(learned.edits);
-                  setKept(true);
-                }}>
+              <Button size="sm" type="submit">
                 put it into the record
               </Button>
             ))}
         </div>
       )}
-    </section>
+    </Form>
   );
 }

@@ -1,8 +1,9 @@
 import './shop.css';
 import { gravestFirst } from '@obra/core/finding';
 import { itemsOf, type ShopItem, type ShopList, shopProblems, shopTables, tableOf, ways } from '@obra/core/shop';
+import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { NavLink, useParams } from 'react-router';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
@@ -28,7 +29,6 @@ export function Shop() {
   const { shop, editShop, replace, undo, redo, canUndo, canRedo, refused, saving, says: shopSays, dismiss, unread, mend } = useShop();
   const cross = shop?.machines[0]?.dials.cross?.division.units ?? 'mm';
   const { units, swap } = useUnits(cross);
-  const [find, setFind] = useState('');
   const [learning, setLearning] = useState(false);
   useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
   useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
@@ -45,13 +45,59 @@ export function Shop() {
     );
   const table = list && tableOf(list);
   const items = list ? itemsOf(shop, list) : [];
-  const wanted = find.trim().toLowerCase();
-  const shown = wanted === '' ? items : items.filter((i) => JSON.stringify(i).toLowerCase().includes(wanted));
   const add = (to: ShopList, item: ShopItem) => {
     editShop([putItem(to, item)]);
     requestAnimationFrame(() => document.querySelector<HTMLInputElement>(`[data-item="${item.id}"] input, .turned td:last-child input`)?.select());
   };
   const here = problems.filter((p) => list && p.mends.length + 1 > 0 && items.some((i) => p.about.startsWith(`${i.id}.`)));
+  const machines = table?.list === 'machines';
+  const of = {
+    items,
+    units,
+    onPut: (put: readonly ShopItem[]) => {
+      if (table) editShop(put.map((item) => putItem(table.list, item)));
+    },
+    blank: (): ShopItem => ({ ...(table ?? tableOf('tools')).blank, id: newId() }),
+    onCopy: (item: ShopItem) => {
+      if (table) add(table.list, { ...item, id: newId(), name: `${item.name} (copy)` });
+    },
+    onDelete: (item: ShopItem) => {
+      if (!table) return;
+      const before = items[items.findIndex((i) => i.id === item.id) + 1]?.id;
+      editShop([{ op: 'remove', at: `${table.list}/#${item.id}` }]);
+      // that very line, whatever was typed since
+      tell(`${item.name} is taken out; undo puts it back.`, () =>
+        editShop([{ ...putItem(table.list, item), ...(before !== undefined && { before }) }]),
+      );
+    },
+  };
+  /** Down the list it comes after the line that it is set on, up the list before it. */
+  const onMove = (id: string, to: string) => {
+    if (!table) return;
+    const [from, at] = [items.findIndex((i) => i.id === id), items.findIndex((i) => i.id === to)];
+    const item = items[from];
+    const before = items[from < at ? at + 1 : at]?.id;
+    if (item)
+      editShop([
+        { op: 'remove', at: `${table.list}/#${id}` },
+        { ...putItem(table.list, item), ...(before !== undefined && { before }) },
+      ]);
+  };
+  const tools = (
+    <>
+      {machines && shop.machines[0] && (
+        <Button variant="outline-dark" onClick={() => setLearning(true)}>
+          learn this lathe
+        </Button>
+      )}
+      {table && (
+        <Button onClick={() => add(table.list, of.blank())}>
+          <Plus size={16} aria-hidden /> add a {table.one}
+        </Button>
+      )}
+      <InAndOut {...{ shop, list, units, editShop, replace }} />
+    </>
+  );
   return (
     <div className="page">
       <Head>
@@ -86,53 +132,29 @@ export function Shop() {
         </NavLink>
       </nav>
       <main className="scroll shop">
-        <div className="d-flex gap-2 align-items-center mb-2 flex-wrap">
-          <h1 className="me-auto">{table?.words ?? 'Ways of working'}</h1>
-          {table?.list === 'machines' && shop.machines[0] && (
-            <Button variant="outline-dark" onClick={() => setLearning(true)}>
-              learn this lathe
-            </Button>
-          )}
-          {table && table.list !== 'machines' && (
-            <Form.Control
-              className="fig wide-170"
-              aria-label={`Find in ${table.words}`}
-              placeholder="find"
-              value={find}
-              onChange={(e) => setFind(e.target.value)}
-            />
-          )}
-          {table && <Button onClick={() => add(table.list, { ...table.blank, id: newId() })}>add a {table.one}</Button>}
-          <InAndOut {...{ shop, list, units, editShop, replace }} />
-        </div>
         {here.length > 0 && (
           <div className="shop-checks">
             <Checks findings={here} units={units} apply={(edits) => editShop(edits)} />
           </div>
         )}
+        {!table || machines || items.length === 0 ? (
+          <div className="d-flex gap-2 align-items-center mb-2 flex-wrap">
+            <h1 className="me-auto">{table?.words ?? 'Ways of working'}</h1>
+            {tools}
+          </div>
+        ) : null}
         {table && items.length === 0 && <p>Nothing here yet: add a {table.one}, or take in a table.</p>}
-        {table && items.length > 0 && shown.length === 0 && <p>Nothing here has “{find.trim()}” in it.</p>}
-        {table && shown.length > 0 && (
-          <Table
-            key={units}
-            {...{ table, units }}
-            items={shown}
-            onChange={(item: ShopItem) => editShop([putItem(table.list, item)])}
-            onCopy={(item: ShopItem) => add(table.list, { ...item, id: newId(), name: `${item.name} (copy)` })}
-            onDelete={(item: ShopItem) => {
-              const before = items[items.findIndex((i) => i.id === item.id) + 1]?.id;
-              editShop([{ op: 'remove', at: `${table.list}/#${item.id}` }]);
-              // that very line, whatever was typed since
-              tell(`${item.name} is taken out; undo puts it back.`, () =>
-                editShop([{ ...putItem(table.list, item), ...(before !== undefined && { before }) }]),
-              );
-            }}
-          />
-        )}
+        {table &&
+          items.length > 0 &&
+          (machines ? (
+            <MachineTable {...of} onMove={onMove} table={table} />
+          ) : (
+            <ItemTable key={units} {...of} onMove={onMove} table={table} title={<h1>{table.words}</h1>} tools={tools} />
+          ))}
         {table && (
           <p className="quiet mt-2">
             Dotted: assumed until you type over it or say that it is right. Enter goes to the next line. A length may carry its own unit: 13/16 in, 20
-            mm.
+            mm.{machines ? '' : ' Cells copied out of a spreadsheet are pasted from the chosen cell on.'}
           </p>
         )}
         {!table && <Ways shop={shop} onChoose={(key, value) => editShop([{ op: 'put', at: `ways/${key}`, value }])} />}
@@ -143,5 +165,3 @@ export function Shop() {
     </div>
   );
 }
-
-const Table = (props: Parameters<typeof ItemTable>[0]) => (props.table.list === 'machines' ? <MachineTable {...props} /> : <ItemTable {...props} />);

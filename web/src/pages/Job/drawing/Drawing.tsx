@@ -96,6 +96,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
         <JobLine
           name={job.name}
           customer={job.customer ?? ''}
+          wanted={job.wanted ?? ''}
           pieces={job.pieces}
           material={material}
           untoleranced={job.drawing.untoleranced}

@@ -1,10 +1,14 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import type { Mate } from '@obra/core/document';
 import { parseWant } from '@obra/core/drawing';
 import type { Edit } from '@obra/core/finding';
 import { parseLength, write, writeExact, writeSentence } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
+import { useMemo } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { Warmth } from '../../../fields';
+import { useForm } from 'react-hook-form';
+import * as z from 'zod';
+import { aLength, FormField, Warmth } from '../../../fields';
 import { newId, now } from '../../../data/ids';
 import type { JobView } from '../view';
 import { Delete, PlaceSelect, ReadingsCell, TextCell } from './Cell';
@@ -111,7 +115,7 @@ export function Fits({ view }: { readonly view: JobView }) {
                         ? `${one(got.limits.min)} to ${one(got.limits.max)} ${units}, ${writeSentence(got.says, units)}`
                         : 'measure the piece first'}
                 </div>
-                {mate.fixed && <Fixed mate={mate} view={view} />}
+                {mate.fixed && <Fixed key={JSON.stringify([mate.fixed, units])} mate={mate} view={view} />}
               </td>
               <td className="acts">
                 <Button
@@ -141,36 +145,59 @@ export function Fits({ view }: { readonly view: JobView }) {
   );
 }
 
-/** The target, once fixed: changed only here, with a reason. */
+/** The target, once fixed: changed only here, all of it together, with a reason. */
 function Fixed({ mate, view }: { readonly mate: Mate; readonly view: JobView }) {
   const { open, units } = view;
   const { fixed } = mate;
-  if (!fixed) return null;
-  const number = (key: 'min' | 'max') => (
-    <Form.Control
-      className="wide-92"
-      aria-label={`${key}, fixed limits of ${mate.piece || 'the fit'}`}
-      key={`${mate.id}${key}${String(fixed[key])}`}
-      defaultValue={writeExact(fixed[key], units)}
-      onBlur={(e) => {
-        const read = parseLength(e.target.value, units);
-        if (read.ok && read.value !== fixed[key])
-          open.edit([{ op: 'put', at: `drawing/mates/#${mate.id}/fixed`, value: { ...fixed, [key]: read.value, at: now() } }]);
-      }}
-    />
+  const name = `fixed limits of ${mate.piece || 'the fit'}`;
+  const schema = useMemo(
+    () =>
+      z
+        .object({ min: aLength('from', units, { zero: true }), max: aLength('to', units, { zero: true }), why: z.string().max(200) })
+        .refine(({ min, max }) => max > min, { path: ['max'], message: 'The larger limit comes second.' })
+        .refine(({ why }) => why.trim() !== '', { path: ['why'], message: 'Why it is changed: a word or two.' }),
+    [units],
   );
+  const {
+    register,
+    handleSubmit,
+    reset,
+    formState: { errors, isDirty },
+  } = useForm({
+    resolver: zodResolver(schema),
+    mode: 'onTouched',
+    defaultValues: { min: fixed ? writeExact(fixed.min, units) : '', max: fixed ? writeExact(fixed.max, units) : '', why: fixed?.why ?? '' },
+  });
+  if (!fixed) return null;
+  const keep = ({ min, max, why }: z.output<typeof schema>) => {
+    open.edit([{ op: 'put', at: `drawing/mates/#${mate.id}/fixed`, value: { ...fixed, min, max, why: why.trim(), at: now() } }]);
+  };
   return (
-    <div className="d-flex gap-1 align-items-center">
-      {number('min')} {number('max')}
-      <Form.Control
-        aria-label={`why, fixed limits of ${mate.piece || 'the fit'}`}
-        value={fixed.why}
-        maxLength={200}
-        onChange={(e) =>
-          open.edit([{ op: 'put', at: `drawing/mates/#${mate.id}/fixed`, value: { ...fixed, why: e.target.value } }], 'job', `${mate.id}.why`)
-        }
-      />
-    </div>
+    <Form
+      noValidate
+      className="fixed"
+      aria-label={name}
+      onSubmit={(e) => void handleSubmit(keep)(e)}
+      onKeyDown={(e) => {
+        if (e.key === 'Escape') reset();
+      }}>
+      {(['min', 'max', 'why'] as const).map((key) => (
+        <FormField
+          key={key}
+          id={`${mate.id}-${key}`}
+          label=""
+          name={`${key}, ${name}`}
+          className={key === 'why' ? '' : 'fig'}
+          of={register(key)}
+          error={errors[key]}
+        />
+      ))}
+      {isDirty && (
+        <Button type="submit" size="sm">
+          keep
+        </Button>
+      )}
+    </Form>
   );
 }
 

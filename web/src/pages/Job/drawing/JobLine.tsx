@@ -9,6 +9,7 @@ import type { JobView } from '../view';
 interface JobLineProps {
   readonly name: string;
   readonly customer: string;
+  readonly wanted: string;
   readonly pieces: number;
   readonly material: string;
   readonly untoleranced: Cell;
@@ -19,17 +20,42 @@ interface JobLineProps {
 }
 
 /** What the job is called, who it is for, of what, how many; the rule for sizes without a tolerance and the overall length. */
-export const JobLine = memoSteady(function JobLine({ name, customer, pieces, material, untoleranced, overall, choices, units, edit }: JobLineProps) {
+export const JobLine = memoSteady(function JobLine({
+  name,
+  customer,
+  wanted,
+  pieces,
+  material,
+  untoleranced,
+  overall,
+  choices,
+  units,
+  edit,
+}: JobLineProps) {
   return (
-    <div className="d-flex gap-2 mb-2 flex-wrap">
-      <Text label="Name" value={name} wide={190} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
+    <div className="job-line mb-2">
+      <Text label="Name" value={name} onType={(t) => edit([{ op: 'put', at: 'name', value: t }], 'job', 'name')} />
       <Text
         label="Customer"
         value={customer}
-        wide={150}
+
         onType={(t) => edit([t === '' ? { op: 'remove', at: 'customer' } : { op: 'put', at: 'customer', value: t }], 'job', 'customer')}
       />
-      <Form.Group className="wide-60" controlId="pieces">
+      <Form.Group controlId="wanted">
+        <Form.Label className="m-0 quiet">Wanted</Form.Label>
+        <Form.Control
+          type="date"
+          value={wanted}
+          min="2000-01-01"
+          max="2099-12-31"
+          onChange={(e) => {
+            // half a date is none yet
+            if (e.target.value !== '') edit([{ op: 'put', at: 'wanted', value: e.target.value }], 'job', 'wanted');
+            else if (!e.target.validity.badInput) edit([{ op: 'remove', at: 'wanted' }], 'job', 'wanted');
+          }}
+        />
+      </Form.Group>
+      <Form.Group controlId="pieces">
         <Form.Label className="m-0 quiet">Pieces</Form.Label>
         <Form.Control
           type="number"
@@ -42,7 +68,7 @@ export const JobLine = memoSteady(function JobLine({ name, customer, pieces, mat
           }}
         />
       </Form.Group>
-      <Form.Group className="wide-190" controlId="material">
+      <Form.Group controlId="material">
         <Form.Label className="m-0 quiet">Material</Form.Label>
         <Form.Select
           value={material}
@@ -62,7 +88,7 @@ export const JobLine = memoSteady(function JobLine({ name, customer, pieces, mat
       <Text
         label="Without a tolerance"
         value={untoleranced.text}
-        wide={130}
+
         onType={(t) => {
           edit([{ op: 'put', at: 'drawing/untoleranced', value: { ...untoleranced, text: t } }], 'job', 'untoleranced');
         }}
@@ -70,7 +96,7 @@ export const JobLine = memoSteady(function JobLine({ name, customer, pieces, mat
       <Text
         label="Overall"
         value={overall?.text ?? ''}
-        wide={84}
+
         onType={(t) =>
           edit(
             [
@@ -87,19 +113,9 @@ export const JobLine = memoSteady(function JobLine({ name, customer, pieces, mat
   );
 });
 
-function Text({
-  label,
-  value,
-  wide,
-  onType,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly wide: number;
-  readonly onType: (text: string) => void;
-}) {
+function Text({ label, value, onType }: { readonly label: string; readonly value: string; readonly onType: (text: string) => void }) {
   return (
-    <Form.Group controlId={`of-${label.replace(/\s+/g, '-')}`} style={{ width: wide }}>
+    <Form.Group controlId={`of-${label.replace(/\s+/g, '-')}`}>
       <Form.Label className="m-0 quiet text-nowrap">{label}</Form.Label>
       <Form.Control value={value} maxLength={120} onChange={(e) => onType(e.target.value)} />
     </Form.Group>

@@ -59,6 +59,8 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
   const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string) => (
     <Form.Control
       data-cell={`${row.id}.${column}`}
+      // a note is as high as its words
+      {...(column === 'note' && { as: 'textarea' as const, rows: 1 })}
       value={text}
       aria-label={`${label}, row ${number}${inHole}`}
       aria-invalid={problem === true}

@@ -1,4 +1,5 @@
 import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
+import { CircleDot, CirclePlay, FileInput, FileText, Link2, MoveHorizontal, Plus, Redo2, RotateCw, Ruler, Shapes, Undo2 } from 'lucide-react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { memoSteady } from '../../../shell/useSteady';
 
@@ -34,13 +35,13 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
   return (
     <div className="d-flex gap-2 mb-3 flex-wrap">
       <Button variant="outline-dark" onClick={() => acts.add('outside')}>
-        add a row
+        <Plus size={15} aria-hidden /> add a row
       </Button>
       <Button variant="outline-dark" onClick={() => acts.add('boreRight')}>
-        hole in end A
+        <CircleDot size={15} aria-hidden /> hole in end A
       </Button>
       <Button variant="outline-dark" onClick={() => acts.add('boreLeft')}>
-        hole in end B
+        <CircleDot size={15} aria-hidden /> hole in end B
       </Button>
       <Dropdown>
         <Dropdown.Toggle variant="outline-dark" disabled={empty}>
@@ -65,37 +66,37 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
         <Dropdown.Toggle variant="outline-dark">more</Dropdown.Toggle>
         <Dropdown.Menu>
           <Dropdown.Item as="button" disabled={!atRow} onClick={acts.fit}>
-            fit to a piece
+            <Link2 size={15} aria-hidden /> fit to a piece
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={!atRow} onClick={acts.relate}>
-            runs true to
+            <RotateCw size={15} aria-hidden /> runs true to
           </Dropdown.Item>
           <Dropdown.Item as="button" onClick={acts.sample}>
-            size from a sample
+            <Ruler size={15} aria-hidden /> size from a sample
           </Dropdown.Item>
           <Dropdown.Item as="button" active={shown === 'lengths'} onClick={() => acts.show('lengths')}>
-            lengths and their tolerances
+            <MoveHorizontal size={15} aria-hidden /> lengths and their tolerances
           </Dropdown.Item>
           <Dropdown.Item as="button" active={shown === 'title'} onClick={() => acts.show('title')}>
-            title and treatment
+            <FileText size={15} aria-hidden /> title and treatment
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={starts} onClick={acts.start}>
-            a piece already started
+            <CirclePlay size={15} aria-hidden /> a piece already started
           </Dropdown.Item>
           <Dropdown.Divider />
           <Dropdown.Item as="button" onClick={() => acts.ask('template')}>
-            part from a few numbers
+            <Shapes size={15} aria-hidden /> part from a few numbers
           </Dropdown.Item>
           <Dropdown.Item as="button" onClick={() => acts.ask('dxf')}>
-            drawing from a DXF
+            <FileInput size={15} aria-hidden /> drawing from a DXF
           </Dropdown.Item>
         </Dropdown.Menu>
       </Dropdown>
       <Button variant="outline-dark" disabled={!canUndo} onClick={acts.undo}>
-        undo
+        <Undo2 size={15} aria-hidden /> undo
       </Button>
       <Button variant="outline-dark" disabled={!canRedo} onClick={acts.redo}>
-        redo
+        <Redo2 size={15} aria-hidden /> redo
       </Button>
     </div>
   );

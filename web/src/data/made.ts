@@ -1,0 +1,92 @@
+import { recordOf } from '@obra/core/bench';
+import type { StoredShop } from '@obra/core/document';
+import * as z from 'zod';
+import { loadLog } from './entries';
+import { loadJob } from './jobs';
+import { keysUnder, readUnder, write } from './store';
+import { listSummaries, type Summary } from './summaries';
+
+/** Grows when a line of the logbook says more or otherwise than before: older ones are made anew. */
+const VERSION = 1;
+
+const Stored = z.object({
+  version: z.literal(VERSION),
+  id: z.string(),
+  /** what it was made from: revision of the job, of the shop, entries of its log */
+  of: z.string(),
+  /** given out to the Bench: what it shows of lathe and tools can be learned */
+  issued: z.boolean(),
+  begun: z.number(),
+  scrapped: z.number(),
+  ended: z.string(),
+  within: z.number(),
+  out: z.number(),
+  untold: z.number(),
+  /** from entry to entry at the machine, longer pauses left out, min */
+  minutes: z.array(z.number()),
+  words: z.string(),
+});
+
+/** What the logbook shows of a job in its line. It can be made again from job and log at any time; deleting it loses nothing. */
+type Made = z.infer<typeof Stored>;
+
+export interface MadeLine extends Made {
+  readonly summary: Summary;
+}
+
+/** So many are read in one go. */
+const SLICE = 500;
+const rest = () => new Promise((resume) => setTimeout(resume));
+
+/** What was made, the last first; and of which jobs the line is to be made anew. */
+export async function listMade(shop: StoredShop): Promise<{ readonly lines: readonly MadeLine[]; readonly stale: readonly string[] }> {
+  const [{ summaries, without }, entries, raw] = await Promise.all([listSummaries(), keysUnder('log/'), readUnder('made/')]);
+  const counts = new Map<string, number>();
+  for (const key of entries) {
+    const id = key.slice('log/'.length, key.lastIndexOf('/'));
+    counts.set(id, (counts.get(id) ?? 0) + 1);
+  }
+  const known = new Map<string, Made>();
+  for (const [i, [, value]] of raw.entries()) {
+    const read = Stored.safeParse(value);
+    if (read.success) known.set(read.data.id, read.data);
+    if (i % SLICE === SLICE - 1) await rest();
+  }
+  const lines: MadeLine[] = [];
+  const stale: string[] = without.filter((id) => counts.has(id));
+  for (const summary of summaries) {
+    const count = counts.get(summary.id);
+    if (count === undefined) continue;
+    const made = known.get(summary.id);
+    if (made) lines.push({ ...made, summary });
+    if (made?.of !== asOf(summary.revision, shop, count)) stale.push(summary.id);
+  }
+  return { lines: lines.toSorted((a, b) => (a.ended < b.ended ? 1 : -1)), stale };
+}
+
+const asOf = (revision: number, shop: StoredShop, entries: number): string => `${String(revision)}/${String(shop.revision)}/${String(entries)}`;
+
+/** Makes the line of a job anew; a job that was never at the Bench has none. */
+export async function makeMade(id: string, shop: StoredShop): Promise<void> {
+  const [stored, log] = await Promise.all([loadJob(id), loadLog(id)]);
+  const record = stored && recordOf(stored, log, shop.shop);
+  if (!record) return;
+  const says = (...verdicts: readonly string[]) => record.verdicts.filter((v) => verdicts.includes(v.says)).length;
+  const { minutes } = record.time.of as { readonly minutes?: readonly number[] };
+  const made: Made = {
+    version: VERSION,
+    id,
+    of: asOf(stored.revision, shop, (await keysUnder(`log/${id}/`)).length),
+    issued: stored.job.issue !== undefined,
+    begun: record.pieces.begun,
+    scrapped: record.pieces.scrapped,
+    ended: record.ended ?? '',
+    within: says('in'),
+    out: says('over', 'under'),
+    untold: says('cannotTell'),
+    minutes: [...(minutes ?? [])],
+    words: record.words,
+  };
+  // storage that refuses it costs only time at the next visit
+  await write(`made/${id}`, made).catch(() => undefined);
+}
