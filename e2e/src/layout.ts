@@ -65,6 +65,25 @@ export function crowded(page: Page): Promise<readonly string[]> {
   });
 }
 
+/** Cells and selects that hide the end of what stands in them; a line each. */
+export function hiding(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    const pen = document.createElement('canvas').getContext('2d');
+    return [...document.querySelectorAll<HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement>('input, select, textarea')].flatMap((e) => {
+      if (!e.checkVisibility() || !pen) return [];
+      const style = getComputedStyle(e);
+      pen.font = `${style.fontSize} ${style.fontFamily}`;
+      const text = e instanceof HTMLSelectElement ? (e.selectedOptions[0]?.text ?? '') : e.value;
+      const room = e.clientWidth - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight);
+      const hidden =
+        e instanceof HTMLSelectElement
+          ? pen.measureText(text).width > room + 1
+          : e.scrollWidth > e.clientWidth + 1 || e.scrollHeight > e.clientHeight + 2;
+      return hidden ? [`${e.getAttribute('aria-label') ?? e.id}: ${text}`] : [];
+    });
+  });
+}
+
 /** Nothing cut off, nothing overlapping, nothing that axe finds, at the three sizes a screen must stand at. */
 export async function soundAt(page: Page): Promise<void> {
   for (const [width, height] of [

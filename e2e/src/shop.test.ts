@@ -93,6 +93,23 @@ describe('the Shop page', () => {
     await page.waitForFunction((s: string) => document.querySelector<HTMLInputElement>(s)?.value === 'CNMG120408', {}, cell('turn-rough', 'insert'));
   });
 
+  it('fills a drawer from one line, says what it comes to first, and is undone at once', async () => {
+    const cell = '.fill-cell input';
+    await page.type(cell, 'drills one to 3');
+    await sees(page, 'from, to and step are wanted');
+    await page.click(cell, { count: 3 });
+    await page.type(cell, 'number drills');
+    await sees(page, '80 tools: drill #80, drill #79 … drill #1');
+    await page.click(cell, { count: 3 });
+    await page.type(cell, 'drills 3 to 4 by 0.1');
+    await sees(page, '10 tools: drill 3, drill 3.1 … drill 4');
+    await page.keyboard.press('Enter');
+    await sees(page, '10 tools are in the drawer; their reach is assumed');
+    await sees(page, 'Tools 44');
+    await press(page, 'undo');
+    await sees(page, 'Tools 34');
+  });
+
   it('finds among many', async () => {
     await page.type('[aria-label="Find in Tools"]', 'knurl');
     await page.waitForFunction(() => document.querySelectorAll('[data-item]').length === 1);

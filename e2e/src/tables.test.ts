@@ -1,7 +1,7 @@
 /* Tables by mouse, by keys and by finger: cells chosen, copied, pasted and filled; lines sorted, filtered, found and moved; ten thousand of them. */
 import { blankJob, SCHEMA } from '@obra/core/document';
 import { demoUrl, goTo, pageForEach, press, saved, sees, tap } from './harness';
-import { crowded, violations } from './layout';
+import { crowded, hiding, violations } from './layout';
 
 const on = pageForEach();
 
@@ -303,4 +303,23 @@ it('ten thousand lines of the logbook are sorted, filtered and scrolled without 
   await sees(on.page, '1 of 10000 jobs');
   expect(await names('What was made')).toEqual(['Pin 9996']);
   expect(await violations(on.page)).toEqual([]);
+});
+
+it('no cell, select or note hides the end of its words at 1280x800', async () => {
+  await on.page.setViewport({ width: 1280, height: 800 });
+  for (const [path, words] of [
+    ...(['machines', 'holdings', 'tools', 'gauges', 'bars'] as const).map((list) => [`/shop/${list}`, 'Lathes'] as const),
+    ...(['sheave-axle', 'windlass-spindle', 'worn-tiller-pin', 'rudder-shaft', 'mast-dowel'] as const).flatMap((job) =>
+      [
+        ['drawing', 'edge to A'],
+        ['holding', 'taken:'],
+        ['route', 'give out'],
+        ['inspection', 'Piece 1'],
+      ].map(([stage = '', seen = '']) => [`/jobs/${job}/${stage}`, seen] as const),
+    ),
+  ]) {
+    await goTo(on.page, demoUrl(), path, words);
+    await on.page.waitForSelector('input, select');
+    expect([path, await hiding(on.page)]).toEqual([path, []]);
+  }
 });

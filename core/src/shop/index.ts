@@ -25,3 +25,4 @@ export { startingShop } from './startingShop';
 export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';
 export { practice, practices } from './practice.table';
+export { fillTools } from './fill';

@@ -189,7 +189,7 @@ export function Grid<T extends object>(props: GridProps<T>) {
           </Button>
         ))}
         <Form.Control
-          className="wide-190 ms-auto"
+          className={`${props.find ? 'wide-230' : 'wide-190'} ms-auto`}
           type="search"
           aria-label={props.find?.label ?? `Find in ${words}`}
           placeholder={props.find?.hint ?? 'find'}

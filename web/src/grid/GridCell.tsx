@@ -42,6 +42,7 @@ function Cell<T>({ line, id, column, put, label, units, draft, acts }: Props<T>)
   };
   const says = draft?.says;
   const { choices } = column;
+  const Typed = column.list ? 'textarea' : 'input';
   return (
     <>
       {choices ? (
@@ -61,13 +62,14 @@ function Cell<T>({ line, id, column, put, label, units, draft, acts }: Props<T>)
           ))}
         </select>
       ) : (
-        <input
+        <Typed
           {...mark}
           value={draft?.text ?? stored}
           aria-invalid={says !== undefined}
           autoComplete="off"
           spellCheck={false}
           maxLength={400}
+          {...(column.list && { rows: 1 })}
           onChange={(e) => {
             kept.current = undefined;
             acts.draft(at, { text: e.target.value, ...(says !== undefined && { says }) });

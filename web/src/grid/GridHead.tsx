@@ -26,7 +26,8 @@ export function GridHead<T>({ column, lines, chars, sorted, filter, onSort, onFi
     setOpen(false);
     opener.current?.focus();
   };
-  const least = column.wide ?? 60;
+  // a head in two lines, its menu beside it
+  const least = Math.max(column.wide ?? 60, column.put ? head.length * 3.3 + 34 : 0);
   // typed cells show their words whole; what is only read goes on in a second line
   const width = column.put ? `max(${String(least)}px, calc(${String(chars)}ch + 16px))` : least;
   const paper = column.paper === false ? 'noprint' : undefined;

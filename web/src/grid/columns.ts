@@ -20,6 +20,8 @@ export interface Column<T> {
   readonly wide?: number;
   /** sizes and counts */
   readonly figures?: true;
+  /** several values: as high as they need */
+  readonly list?: true;
   /** cannot be hidden */
   readonly stays?: true;
   /** a picture: not sorted, filtered or chosen */

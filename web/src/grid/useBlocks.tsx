@@ -80,7 +80,7 @@ export function useBlocks<T extends object>({ one, columns, idOf, units, put, bl
     const enter = () => {
       const cell = there()?.querySelector<HTMLElement>('[data-field]') ?? there();
       cell?.focus();
-      if (cell instanceof HTMLInputElement) cell.select();
+      if (cell instanceof HTMLInputElement || cell instanceof HTMLTextAreaElement) cell.select();
     };
     if (there()) enter();
     else {
@@ -145,7 +145,7 @@ export function useBlocks<T extends object>({ one, columns, idOf, units, put, bl
 
   /** Whether a key goes on past the end of what stands in a cell. */
   const atEdge = (target: EventTarget, way: Way): boolean => {
-    if (!(target instanceof HTMLInputElement)) return true;
+    if (!(target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement)) return true;
     const [from, to] = [target.selectionStart ?? 0, target.selectionEnd ?? 0];
     if (from === 0 && to === target.value.length) return true;
     return from === to && (way === 'left' ? from === 0 : to === target.value.length);
@@ -234,7 +234,7 @@ export function useBlocks<T extends object>({ one, columns, idOf, units, put, bl
       window.addEventListener('pointercancel', done, { once: true });
     },
     onCopy: (e: ClipboardEvent) => {
-      const own = e.target instanceof HTMLInputElement;
+      const own = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
       if (!bounds || (own && !several) || (!own && window.getSelection()?.toString() !== '' && !several)) return;
       e.preventDefault();
       e.clipboardData.setData('text/plain', chosenText());

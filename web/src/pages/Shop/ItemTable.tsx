@@ -32,6 +32,7 @@ function columnOf(field: ShopField, units: Units): Column<ShopItem> {
     ...(field.choices && { choices: field.choices }),
     ...(field.wide !== undefined && { wide: field.wide }),
     ...(field.is !== 'text' && field.is !== 'choice' && { figures: true as const }),
+    ...(['numbers', 'wholes', 'lengths', 'speeds'].includes(field.is) && { list: true as const }),
     ...(field.key === 'name' && { stays: true as const }),
     ...(field.is !== 'choice' && { sorts: (item: ShopItem) => sortedBy(text(item), field, units) }),
   };
@@ -165,7 +166,7 @@ function downTheColumn(e: KeyboardEvent<HTMLTableCellElement>): void {
   if (!next) return;
   e.preventDefault();
   next.focus();
-  if (next instanceof HTMLInputElement) next.select();
+  if (next instanceof HTMLInputElement || next instanceof HTMLTextAreaElement) next.select();
 }
 
 interface ActionsProps {

@@ -17,6 +17,7 @@ import { Checks } from '../../slate';
 import { ItemTable, MachineTable } from './ItemTable';
 import { Learn } from './Learn';
 import { putItem } from './takeIn';
+import { FillCell } from './FillCell';
 import { InAndOut } from './InAndOut';
 import { UnreadCard } from './UnreadCard';
 import { Ways } from './Ways';
@@ -143,6 +144,16 @@ export function Shop() {
             {tools}
           </div>
         ) : null}
+        {table?.list === 'tools' && (
+          <FillCell
+            tools={shop.tools}
+            units={units}
+            onFill={(set) => {
+              editShop(set.map((tool) => putItem('tools', { ...tool, id: newId() })));
+              tell(`${String(set.length)} ${set.length === 1 ? 'tool is' : 'tools are'} in the drawer; their reach is assumed until it is measured.`);
+            }}
+          />
+        )}
         {table && items.length === 0 && <p>Nothing here yet: add a {table.one}, or take in a table.</p>}
         {table &&
           items.length > 0 &&

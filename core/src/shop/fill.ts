@@ -1,0 +1,131 @@
+import type { Tool } from '../document';
+import { alike, MM_PER_INCH, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { drillIndex, unifiedSizes } from '../standards';
+import { cells, drills, ofSize } from './build';
+
+/** A set of more is not typed on purpose. */
+const MOST = 400;
+/** First choice of metric threads, M. @source ISO 261, from memory */
+const FIRST_CHOICE = [1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64];
+/** Flutes of a usual drill: 40 and six diameters, mm, rounded: until it is measured. @source common practice */
+const flutes = (diameter: number): number => Math.round(40 + 6 * diameter);
+
+type Filled = Parsed<readonly Omit<Tool, 'id'>[]>;
+const fail = (says: Sentence): Filled => ({ ok: false, problems: [{ at: 'fill', says }] });
+const asked = say`such as: drills 1 to 10 by 0.1; number drills; letter drills; taps M3-M12; dies UNC #4 to 1/2; reamers 3 to 12 by 1`;
+
+/** The sizes from one to another by steps, as they are typed: 1 to 10 by 0.1; 1/16 to 1/2 by 1/64. */
+function steps(text: string, units: Units): Parsed<readonly { readonly text: string; readonly units: Units; readonly mm: number }[]> {
+  const at = (says: Sentence) => ({ ok: false as const, problems: [{ at: 'fill', says }] });
+  const [, low, high, by] = /^(.+?)\s*(?:to|\.\.|–|-(?=\s*\d))\s*(.+?)\s+(?:by|in steps of)\s+(.+)$/i.exec(text) ?? [];
+  if (low === undefined || high === undefined || by === undefined) return at(say`from, to and step are wanted: 1 to 10 by 0.1`);
+  // a unit typed once is that of all three
+  const own = /\bmm\b/i.test(text) ? 'mm' : /\bin\b|["”]|\//i.test(text) ? 'in' : units;
+  const [from, to, step] = [low, high, by].map((t) => parseLength(t, own));
+  if (!from?.ok) return at(from?.problems[0]?.says ?? asked);
+  if (!to?.ok) return at(to?.problems[0]?.says ?? asked);
+  if (!step?.ok) return at(step?.problems[0]?.says ?? asked);
+  const count = Math.floor((to.value - from.value) / step.value + 1e-6) + 1;
+  if (!(count >= 1)) return at(say`the last is smaller than the first`);
+  if (count > MOST) return at(say`${count} sizes are more than a set has, ${MOST}`);
+  const inSixtyFourths = own === 'in' && [low, high, by].some((t) => t.includes('/'));
+  return {
+    ok: true,
+    value: Array.from({ length: count }, (_, i) => {
+      const mm = from.value + i * step.value;
+      const own64 = fraction(mm / MM_PER_INCH);
+      return { text: inSixtyFourths && own64 !== undefined ? own64 : String(tidy(own === 'in' ? mm / MM_PER_INCH : mm)), units: own, mm };
+    }),
+  };
+}
+
+/** An inch size as it is stamped: 13/64, 1-1/4. Nothing for what is no 64th. */
+function fraction(inch: number): string | undefined {
+  const n = Math.round(inch * 64);
+  if (Math.abs(inch * 64 - n) > 1e-6) return undefined;
+  const [whole, over] = [Math.floor(n / 64), n % 64];
+  if (over === 0) return String(whole);
+  const by = over & -over;
+  return `${whole > 0 ? `${String(whole)}-` : ''}${String(over / by)}/${String(64 / by)}`;
+}
+
+const drillOf = (text: string, units: Units, mm: number, name: string): Omit<Tool, 'id'> => {
+  const [made] = drills(cells(units), [text], () => '');
+  const reach = { text: String(flutes(mm)), units: 'mm' as const };
+  return { ...made, kind: 'drill', grade: 'hss', hand: 'right', name, reach, assumed: ['reach'] };
+};
+
+/** The sizes of a thread series from one to another: M3 to M12 of the first choice, #4 to 1/2 of UNC or UNF. */
+function threads(text: string): Parsed<readonly string[]> {
+  const at = (says: Sentence) => ({ ok: false as const, problems: [{ at: 'fill', says }] });
+  const metric = /^M\s*([\d.]+)\s*(?:to|-|–|\.\.)\s*M?\s*([\d.]+)$/i.exec(text);
+  if (metric) {
+    const [low, high] = [Number(metric[1]), Number(metric[2])];
+    const sizes = FIRST_CHOICE.filter((d) => d >= low && d <= high).map((d) => `M${String(d)}`);
+    return sizes.length > 0 ? { ok: true, value: sizes } : at(say`no thread of the first choice lies between M${low} and M${high}`);
+  }
+  const unified = /^(UNC|UNF)\s+#?(\S+)\s*(?:to|\.\.|–)\s*#?(\S+)$/i.exec(text);
+  if (!unified) return at(say`a series is wanted: M3 to M12, UNC #4 to 1/2, UNF 1/4 to 1/2`);
+  const [, series = '', low = '', high = ''] = unified;
+  const column = series.toUpperCase() === 'UNC' ? 2 : 3;
+  const place = (size: string) => unifiedSizes.findIndex(([name]) => name === size.replace('-', ' '));
+  const [from, to] = [place(low), place(high)];
+  if (from < 0 || to < from) return at(say`${from < 0 ? low : high} is no size of ${series.toUpperCase()} after the first`);
+  return {
+    ok: true,
+    value: unifiedSizes.slice(from, to + 1).flatMap((row) => (row[column] === null ? [] : [`${row[0].replace(' ', '-')}-${String(row[column])}`])),
+  };
+}
+
+/**
+ * A set of tools from one line: drills by steps or by the number and letter tables, reamers by steps, taps and dies of a thread series. Sizes that the
+ * drawer has already are left out; the reach of a drill is assumed until it is measured.
+ * @param text 'drills 1 to 10 by 0.1', 'number drills', 'taps M3-M12'
+ * @example const set = fillTools('taps M3-M12', 'mm', []); set.ok && set.value.map((t) => t.name).join(' ') // 'tap M3 tap M4 tap M5 tap M6 tap M8 tap M10 tap M12'
+ */
+export function fillTools(text: string, units: Units, owned: readonly Pick<Tool, 'kind' | 'size'>[]): Filled {
+  const line = text.trim().replace(/^(?:a\s+)?set\s+of\s+/i, '');
+  const has = (kind: Tool['kind'], size: string, mm: number | undefined) =>
+    owned.some((t) => {
+      if (t.kind !== kind || !t.size) return false;
+      const read = parseLength(t.size.text, t.size.units);
+      return mm !== undefined && read.ok ? alike(read.value, mm) : t.size.text.trim().toLowerCase() === size.toLowerCase();
+    });
+  const named = /^(number|letter)\s+drills$/i.exec(line)?.[1]?.toLowerCase();
+  if (named === 'number' || named === 'letter')
+    return {
+      ok: true,
+      value: drillIndex(named)
+        .filter((d) => !has('drill', d.name, d.diameter))
+        .map((d) => drillOf(d.name, 'in', d.diameter, `drill ${d.name}`)),
+    };
+  const [, kind = '', rest = ''] = /^(drills?|reamers?|taps?|dies?)\s+(.+)$/i.exec(line) ?? [];
+  const word = kind.toLowerCase().replace(/s$/, '');
+  if (word === 'drill' || word === 'reamer') {
+    const sizes = steps(rest, units);
+    if (!sizes.ok) return fail(sizes.problems[0]?.says ?? asked);
+    const as = word === 'drill' ? 'drill' : 'ream';
+    return {
+      ok: true,
+      value: sizes.value
+        .filter((s) => !has(as, s.text, s.mm))
+        .flatMap((s): readonly Omit<Tool, 'id'>[] =>
+          as === 'drill' ? [drillOf(s.text, s.units, s.mm, `drill ${s.text}`)] : ofSize(cells(s.units), 'ream', 'reamer', [s.text]),
+        ),
+    };
+  }
+  if (word === 'tap' || word === 'die') {
+    const sizes = threads(rest);
+    if (!sizes.ok) return fail(sizes.problems[0]?.says ?? asked);
+    return {
+      ok: true,
+      value: ofSize(
+        cells(units),
+        word,
+        word,
+        sizes.value.filter((s) => !has(word, s, undefined)),
+      ),
+    };
+  }
+  return fail(say`“${line.slice(0, 60)}” is no set; ${asked}`);
+}
