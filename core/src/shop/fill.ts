@@ -81,7 +81,7 @@ function threads(text: string): Parsed<readonly string[]> {
  * A set of tools from one line: drills by steps or by the number and letter tables, reamers by steps, taps and dies of a thread series. Sizes that the
  * drawer has already are left out; the reach of a drill is assumed until it is measured.
  * @param text 'drills 1 to 10 by 0.1', 'number drills', 'taps M3-M12'
- * @example const set = fillTools('taps M3-M12', 'mm', []); set.ok && set.value.map((t) => t.name).join(' ') // 'tap M3 tap M4 tap M5 tap M6 tap M8 tap M10 tap M12'
+ * @example fillTools('number drills', 'in', []).ok // true
  */
 export function fillTools(text: string, units: Units, owned: readonly Pick<Tool, 'kind' | 'size'>[]): Filled {
   const line = text.trim().replace(/^(?:a\s+)?set\s+of\s+/i, '');

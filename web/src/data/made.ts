@@ -4,7 +4,7 @@ import * as z from 'zod';
 import { loadLog } from './entries';
 import { loadJob } from './jobs';
 import { keysUnder, readUnder, write } from './store';
-import { listSummaries, type Summary } from './summaries';
+import { keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
 
 /** Grows when a line of the logbook says more or otherwise than before: older ones are made anew. */
 const VERSION = 1;
@@ -38,55 +38,70 @@ export interface MadeLine extends Made {
 const SLICE = 500;
 const rest = () => new Promise((resume) => setTimeout(resume));
 
+/** A job whose line is to be made, and from what. */
+export interface Stale {
+  readonly id: string;
+  readonly of: string;
+}
+
+/** Lines that this browser did not store: for this visit. */
+const unstored = new Map<string, Made>();
+
 /** What was made, the last first; and of which jobs the line is to be made anew. */
-export async function listMade(shop: StoredShop): Promise<{ readonly lines: readonly MadeLine[]; readonly stale: readonly string[] }> {
+export async function listMade(shop: StoredShop): Promise<{ readonly lines: readonly MadeLine[]; readonly stale: readonly Stale[] }> {
   const [{ summaries, without }, entries, raw] = await Promise.all([listSummaries(), keysUnder('log/'), readUnder('made/')]);
   const counts = new Map<string, number>();
   for (const key of entries) {
     const id = key.slice('log/'.length, key.lastIndexOf('/'));
     counts.set(id, (counts.get(id) ?? 0) + 1);
   }
-  const known = new Map<string, Made>();
+  const known = new Map(unstored);
   for (const [i, [, value]] of raw.entries()) {
     const read = Stored.safeParse(value);
     if (read.success) known.set(read.data.id, read.data);
     if (i % SLICE === SLICE - 1) await rest();
   }
   const lines: MadeLine[] = [];
-  const stale: string[] = without.filter((id) => counts.has(id));
+  const stale: Stale[] = without.filter((id) => counts.has(id)).map((id) => ({ id, of: '' }));
   for (const summary of summaries) {
     const count = counts.get(summary.id);
     if (count === undefined) continue;
     const made = known.get(summary.id);
-    if (made) lines.push({ ...made, summary });
-    if (made?.of !== asOf(summary.revision, shop, count)) stale.push(summary.id);
+    const of = asOf(summary.revision, shop, count);
+    // all of its entries withdrawn: nothing was made
+    if (made && made.ended !== '') lines.push({ ...made, summary });
+    if (made?.of !== of) stale.push({ id: summary.id, of });
   }
   return { lines: lines.toSorted((a, b) => (a.ended < b.ended ? 1 : -1)), stale };
 }
 
 const asOf = (revision: number, shop: StoredShop, entries: number): string => `${String(revision)}/${String(shop.revision)}/${String(entries)}`;
 
-/** Makes the line of a job anew; a job that was never at the Bench has none. */
+/** Makes the line of a job anew; it is empty for one whose entries were all withdrawn. */
 export async function makeMade(id: string, shop: StoredShop): Promise<void> {
   const [stored, log] = await Promise.all([loadJob(id), loadLog(id)]);
-  const record = stored && recordOf(stored, log, shop.shop);
-  if (!record) return;
-  const says = (...verdicts: readonly string[]) => record.verdicts.filter((v) => verdicts.includes(v.says)).length;
-  const { minutes } = record.time.of as { readonly minutes?: readonly number[] };
+  if (!stored) return;
+  // a first visit after an update: the lists know nothing of it yet
+  if (!(await summaryBefore(id))) await keepSummary(summaryOf(stored));
+  const record = recordOf(stored, log, shop.shop);
+  const says = (...verdicts: readonly string[]) => record?.verdicts.filter((v) => verdicts.includes(v.says)).length ?? 0;
+  const { minutes } = (record?.time.of ?? {}) as { readonly minutes?: readonly number[] };
   const made: Made = {
     version: VERSION,
     id,
     of: asOf(stored.revision, shop, (await keysUnder(`log/${id}/`)).length),
     issued: stored.job.issue !== undefined,
-    begun: record.pieces.begun,
-    scrapped: record.pieces.scrapped,
-    ended: record.ended ?? '',
+    begun: record?.pieces.begun ?? 0,
+    scrapped: record?.pieces.scrapped ?? 0,
+    ended: record?.ended ?? '',
     within: says('in'),
     out: says('over', 'under'),
     untold: says('cannotTell'),
     minutes: [...(minutes ?? [])],
-    words: record.words,
+    words: record?.words ?? '',
   };
-  // storage that refuses it costs only time at the next visit
-  await write(`made/${id}`, made).catch(() => undefined);
+  await write(`made/${id}`, made).then(
+    () => unstored.delete(id),
+    () => unstored.set(id, made),
+  );
 }

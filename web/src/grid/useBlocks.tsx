@@ -163,6 +163,8 @@ export function useBlocks<T extends object>({ one, columns, idOf, units, put, bl
       return;
     const way = e.key === 'Enter' && e.target instanceof HTMLElement && e.target.closest('[data-field]') ? 'down' : ways[e.key];
     if (way === undefined) {
+      // one cell again; the key goes on and leaves it
+      if (e.key === 'Escape' && several) choose(at);
       if ((e.key === 'Delete' || e.key === 'Backspace') && several && put) {
         e.preventDefault();
         spread([['']]);

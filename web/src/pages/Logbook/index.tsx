@@ -2,7 +2,7 @@ import { chipLessons, lessonsOf } from '@obra/core/bench';
 import type { Lesson, StoredShop } from '@obra/core/document';
 import { figure, writeMinutes } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
@@ -35,17 +35,21 @@ export function Logbook() {
   });
   const [open, setOpen] = useState<string>();
   const stale = made?.stale;
+  // each is made once from what it is now, whatever comes of it
+  const tried = useRef(new Set<string>());
   // lines that are missing or older than their job: made anew a few at a time, the list drawn again as they come
   useEffect(() => {
     let here = true;
     const make = async () => {
       if (!shop || !stale) return;
-      for (const [i, id] of stale.entries()) {
+      const waiting = stale.filter(({ id, of }) => !tried.current.has(`${id} ${of}`));
+      for (const [i, { id, of }] of waiting.entries()) {
         if (!here) return;
+        tried.current.add(`${id} ${of}`);
         await makeMade(id, shop);
         if (i % 100 === 99) await mutate();
       }
-      if (stale.length > 0) await mutate();
+      if (waiting.length > 0) await mutate();
     };
     void make();
     return () => {

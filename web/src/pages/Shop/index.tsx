@@ -160,7 +160,7 @@ export function Shop() {
           (machines ? (
             <MachineTable {...of} onMove={onMove} table={table} />
           ) : (
-            <ItemTable key={units} {...of} onMove={onMove} table={table} title={<h1>{table.words}</h1>} tools={tools} />
+            <ItemTable key={table.list} {...of} onMove={onMove} table={table} title={<h1>{table.words}</h1>} tools={tools} />
           ))}
         {table && (
           <p className="quiet mt-2">
