@@ -120,6 +120,8 @@ describe('the Shop page', () => {
   it('a table goes out as CSV and comes back, with what could not be read said by line', async () => {
     const { next, remove } = await downloads(page);
     await press(page, 'Bars on the rack 13');
+    // the table of the bars has its own menu
+    await page.waitForSelector('[data-field="across"]');
     await press(page, 'in and out');
     await press(page, 'this table as CSV');
     const path = await next();
