@@ -74,6 +74,44 @@ it('cells chosen by Shift and the arrows are copied, filled down, and emptied; u
   await press(on.page, 'undo');
 });
 
+it('what is pasted on chosen cells is laid over all of them when it goes into them whole times, else from the first on: none of it is lost', async () => {
+  await toTools();
+  const choose = async () => {
+    await on.page.keyboard.press('Escape');
+    await on.page.click(cell('turn-rough', 'width'));
+    await on.page.keyboard.down('Shift');
+    await on.page.keyboard.press('ArrowDown');
+    await on.page.keyboard.press('ArrowDown');
+    await on.page.keyboard.up('Shift');
+    await sees(on.page, '3 × 1 cells');
+  };
+  const firsts = async () => [(await column('width')).slice(0, 3), (await column('reach')).slice(0, 3)];
+  const reach = (await column('reach')).slice(0, 3);
+  await choose();
+  await paste(cell('turn-rough', 'width'), '7');
+  await on.page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-field="width"]')[2]?.value === '7');
+  expect(await firsts()).toEqual([['7', '7', '7'], reach]);
+  await choose();
+  await paste(cell('turn-rough', 'width'), '4\t21\n5\t22');
+  await on.page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-field="reach"]')[1]?.value === '22');
+  expect(await firsts()).toEqual([
+    ['4', '5', '7'],
+    ['21', '22', reach[2]],
+  ]);
+});
+
+it('a menu that is left by a press on a cell leaves the cursor in that cell', async () => {
+  await toTools();
+  await on.page.click('[aria-label="column kind"]');
+  await sees(on.page, 'sort upwards');
+  await on.page.click('[data-index="6"] [data-field="angle"]');
+  await on.page.waitForFunction(() => !document.body.innerText.includes('sort upwards'));
+  expect(await on.page.evaluate(() => (document.activeElement as HTMLElement).dataset['field'])).toBe('angle');
+  await on.page.click('[aria-label="column kind"]');
+  await on.page.keyboard.press('Escape');
+  expect(await on.page.evaluate(() => document.activeElement?.getAttribute('aria-label'))).toBe('column kind');
+});
+
 it('cells are chosen by mouse, dragging and with Shift; and the corner drags on', async () => {
   await toTools();
   const middle = async (selector: string) => {

@@ -50,6 +50,16 @@ it('what the drawer has is not made twice, whatever it is typed in', () => {
   expect(of('drills 7/16 to 1/2 by 1/64', 'in', half).map((t) => t.size?.text)).toEqual(['7/16', '29/64', '15/32', '31/64']);
 });
 
+it('no drill reaches further than the flutes of its kind (ISO 235, from memory): the smallest least of all', () => {
+  const reach = (line: string) => of(line).map((t) => [Number(t.reach?.text), t.reach?.units]);
+  expect(reach('drills 3 to 20 by 17')).toEqual([
+    [33, 'mm'],
+    [140, 'mm'],
+  ]);
+  // No. 80, 0.343 mm: not more than a few millimetres deep
+  expect(Math.min(...reach('number drills').map(([mm]) => Number(mm)))).toBe(4);
+});
+
 it('each is a tool that can be stored, its reach assumed', () => {
   for (const tool of [...of('drills 1 to 4 by 0.5'), ...of('number drills'), ...of('taps M3-M6'), ...of('reamers 3 to 5 by 1')])
     expect(parseShopItem('tools', { ...tool, id: 'x' }).ok).toBe(true);

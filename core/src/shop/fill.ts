@@ -1,14 +1,14 @@
 import type { Tool } from '../document';
-import { alike, MM_PER_INCH, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
-import { drillIndex, unifiedSizes } from '../standards';
+import { alike, MM_PER_INCH, nearestFraction, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
+import { drillIndex, flutesOf, unifiedSizes } from '../standards';
 import { cells, drills, ofSize } from './build';
 
 /** A set of more is not typed on purpose. */
 const MOST = 400;
 /** First choice of metric threads, M. @source ISO 261, from memory */
 const FIRST_CHOICE = [1, 1.2, 1.6, 2, 2.5, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24, 30, 36, 42, 48, 56, 64];
-/** Flutes of a usual drill: 40 and six diameters, mm, rounded: until it is measured. @source common practice */
-const flutes = (diameter: number): number => Math.round(40 + 6 * diameter);
+/** What an inch size may be off a 64th by and still be one, in. */
+const SIXTY_FOURTH = 1e-6;
 
 type Filled = Parsed<readonly Omit<Tool, 'id'>[]>;
 const fail = (says: Sentence): Filled => ({ ok: false, problems: [{ at: 'fill', says }] });
@@ -33,25 +33,16 @@ function steps(text: string, units: Units): Parsed<readonly { readonly text: str
     ok: true,
     value: Array.from({ length: count }, (_, i) => {
       const mm = from.value + i * step.value;
-      const own64 = fraction(mm / MM_PER_INCH);
-      return { text: inSixtyFourths && own64 !== undefined ? own64 : String(tidy(own === 'in' ? mm / MM_PER_INCH : mm)), units: own, mm };
+      // as it is stamped: 13/64, 1-1/4
+      const stamped = inSixtyFourths ? nearestFraction(mm / MM_PER_INCH, SIXTY_FOURTH)?.replace(' ', '-') : undefined;
+      return { text: stamped ?? String(tidy(own === 'in' ? mm / MM_PER_INCH : mm)), units: own, mm };
     }),
   };
 }
 
-/** An inch size as it is stamped: 13/64, 1-1/4. Nothing for what is no 64th. */
-function fraction(inch: number): string | undefined {
-  const n = Math.round(inch * 64);
-  if (Math.abs(inch * 64 - n) > 1e-6) return undefined;
-  const [whole, over] = [Math.floor(n / 64), n % 64];
-  if (over === 0) return String(whole);
-  const by = over & -over;
-  return `${whole > 0 ? `${String(whole)}-` : ''}${String(over / by)}/${String(64 / by)}`;
-}
-
 const drillOf = (text: string, units: Units, mm: number, name: string): Omit<Tool, 'id'> => {
   const [made] = drills(cells(units), [text], () => '');
-  const reach = { text: String(flutes(mm)), units: 'mm' as const };
+  const reach = { text: String(flutesOf(mm)), units: 'mm' as const };
   return { ...made, kind: 'drill', grade: 'hss', hand: 'right', name, reach, assumed: ['reach'] };
 };
 

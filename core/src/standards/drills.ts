@@ -1,5 +1,5 @@
 import { alike, MM_PER_INCH, nearestFraction, parseLength, tidy } from '../quantity';
-import { letterDrills, numberDrills } from './drills.table';
+import { jobberFlutes, letterDrills, numberDrills } from './drills.table';
 
 export type DrillSet = 'number' | 'letter' | 'fraction' | 'metric';
 
@@ -63,6 +63,14 @@ function fractionName(inch: number): string {
   const name = nearestFraction(inch) ?? String(inch);
   return name.includes('/') ? name : `${name}"`;
 }
+
+/**
+ * How long the flutes of a usual (jobber) drill of this diameter are, mm; above 20 mm as at 20.
+ * @source ISO 235, from memory
+ * @example flutesOf(6.8) // 69
+ */
+export const flutesOf = (diameter: number): number =>
+  (jobberFlutes.find(([upTo]) => diameter <= upTo || alike(diameter, upTo)) ?? jobberFlutes.at(-1))?.[1] ?? 0;
 
 export interface NearDrill extends Drill {
   /** drill less the size asked for, mm */

@@ -1,7 +1,7 @@
 export { centreCut, centreFor, centreNamed } from './centres';
 export { boltCircle, centresFromPins, chord, circleThrough, commonPlates, flats, indexing, largestAcross } from './circles';
 export { type DieBlank, dieBlank } from './dies';
-export { type Drill, drillIndex, drillNamed, type DrillSet, nearestDrills } from './drills';
+export { type Drill, drillIndex, drillNamed, type DrillSet, flutesOf, nearestDrills } from './drills';
 export { engagementWanted, threadsIn } from './engagement';
 export { fit, type Fit, sizeLimits, type SizeLimits } from './fits';
 export { generalAngleTolerance, generalEdgeTolerance, generalTolerance } from './generalTolerances';

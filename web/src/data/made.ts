@@ -4,7 +4,7 @@ import * as z from 'zod';
 import { loadLog } from './entries';
 import { loadJob } from './jobs';
 import { keysUnder, readUnder, write } from './store';
-import { keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
+import { keepSummary, listSummaries, madeFrom, type Summary, summaryBefore, summaryOf } from './summaries';
 
 /** Grows when a line of the logbook says more or otherwise than before: older ones are made anew. */
 const VERSION = 1;
@@ -67,15 +67,13 @@ export async function listMade(shop: StoredShop): Promise<{ readonly lines: read
     const count = counts.get(summary.id);
     if (count === undefined) continue;
     const made = known.get(summary.id);
-    const of = asOf(summary.revision, shop, count);
+    const of = madeFrom(summary.revision, shop, count);
     // all of its entries withdrawn: nothing was made
     if (made && made.ended !== '') lines.push({ ...made, summary });
     if (made?.of !== of) stale.push({ id: summary.id, of });
   }
   return { lines: lines.toSorted((a, b) => (a.ended < b.ended ? 1 : -1)), stale };
 }
-
-const asOf = (revision: number, shop: StoredShop, entries: number): string => `${String(revision)}/${String(shop.revision)}/${String(entries)}`;
 
 /** Makes the line of a job anew; it is empty for one whose entries were all withdrawn. */
 export async function makeMade(id: string, shop: StoredShop): Promise<void> {
@@ -89,7 +87,7 @@ export async function makeMade(id: string, shop: StoredShop): Promise<void> {
   const made: Made = {
     version: VERSION,
     id,
-    of: asOf(stored.revision, shop, (await keysUnder(`log/${id}/`)).length),
+    of: madeFrom(stored.revision, shop, (await keysUnder(`log/${id}/`)).length),
     issued: stored.job.issue !== undefined,
     begun: record?.pieces.begun ?? 0,
     scrapped: record?.pieces.scrapped ?? 0,

@@ -30,6 +30,10 @@ const Stored = z.object({
 /** What the lists of jobs show of one. It can be made again from the job at any time; deleting it loses nothing. */
 export type Summary = Omit<z.infer<typeof Stored>, 'progress'> & { readonly progress?: Progress & { readonly of: string } };
 
+/** What is kept beside a job was made from this: revision of the job, of the shop, entries of its log. */
+export const madeFrom = (revision: number, shop: { readonly revision: number }, entries: number): string =>
+  `${String(revision)}/${String(shop.revision)}/${String(entries)}`;
+
 /** Most points of an outline: a list shows it 120 px wide. */
 const POINTS = 240;
 

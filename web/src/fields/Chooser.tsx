@@ -1,4 +1,5 @@
 import { lazy, Suspense, useRef, useState } from 'react';
+import { giveBack } from '../shell/giveBack';
 import type { Choosing } from './ChooserList';
 
 // the list is loaded when it is first opened
@@ -18,7 +19,7 @@ export function Chooser({ label, value, choices, none, onChoose }: Props) {
   const opener = useRef<HTMLButtonElement>(null);
   const close = () => {
     setOpen(false);
-    opener.current?.focus();
+    giveBack(opener.current);
   };
   const now = choices.find((c) => c.key === value);
   return (

@@ -18,7 +18,7 @@ const Typed = z.object({
   speeds: speedsOf('Speeds, in rev/min'),
   feeds: numbers('Feeds, in mm/rev'),
   reads: z.enum(['diameter', 'radius']),
-  division: lengthText('Division', () => 'mm'),
+  division: lengthText('Division'),
   units: z.enum(['mm', 'in']),
   kilowatts: aNumber('Motor', 'more than zero kW'),
 });

@@ -1,4 +1,4 @@
-import { parseLength, say, type Sentence, type Units, writeSentence } from '@obra/core/quantity';
+import { isZero, parseLength, say, type Sentence, type Units, writeSentence } from '@obra/core/quantity';
 import * as z from 'zod';
 
 type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly says: Sentence };
@@ -18,15 +18,15 @@ const number = (text: string): number => Number(text.replace(',', '.'));
 export const aLength = (words: string, units: Units, { zero = false }: { readonly zero?: boolean } = {}) =>
   read<number>((text) => {
     if (text === '') return { ok: false, says: say`${words}: a length is wanted` };
-    if (zero && /^[+]?0*[.,]?0*$/.test(text)) return { ok: true, value: 0 };
+    if (zero && isZero(text)) return { ok: true, value: 0 };
     const length = parseLength(text, units);
     return length.ok ? length : { ok: false, says: say`${words}: ${length.problems[0]?.says ?? say`not understood`}` };
   }, units);
 
 /** A length as it is typed, when it can be read. */
-export const lengthText = (words: string, units: () => Units) =>
+export const lengthText = (words: string) =>
   z.string().check((context) => {
-    if (!parseLength(context.value, units()).ok)
+    if (!parseLength(context.value, 'mm').ok)
       context.issues.push({ code: 'custom', input: context.value, message: `${words}: a length such as 0.02 or .001.` });
   });
 

@@ -3,7 +3,7 @@ import type { Units } from '@obra/core/quantity';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type ColumnDef, type ColumnFiltersState, type SortingState, useTable } from '@tanstack/react-table';
 import { Columns3, X } from 'lucide-react';
-import { type ReactNode, type RefObject, useEffect, useMemo, useRef, useState } from 'react';
+import { type ReactNode, type RefObject, useMemo, useRef, useState } from 'react';
 import { Button, Dropdown, Form } from 'react-bootstrap';
 import { useSteady } from '../shell/useSteady';
 import { byValue, charsOf, type Column, type Filter, passes, wordsIn } from './columns';
@@ -59,6 +59,7 @@ export function Grid<T extends object>(props: GridProps<T>) {
   const [sorting, setSorting] = useState<SortingState>([]);
   const [filters, setFilters] = useState<ColumnFiltersState>([]);
   const [kept, setKept] = useKeptColumns(words);
+  // by cell; those of a line that is taken out come back with it
   const [drafts, setDrafts] = useState<ReadonlyMap<string, Draft>>(new Map());
   // a line that is typed in stays where it is until it is sorted or filtered again
   const [frozen, setFrozen] = useState<ReadonlyMap<string, T>>(new Map());
@@ -136,15 +137,6 @@ export function Grid<T extends object>(props: GridProps<T>) {
     const next = order.map((k) => (k === key ? other : k === other ? key : k));
     setKept({ ...kept, order: next });
   };
-  // a line that was just taken out leaves no chosen cells behind
-  const ids = useMemo(() => new Set(lines.map(idOf)), [lines, idOf]);
-  useEffect(() => {
-    setDrafts((before) =>
-      [...before.keys()].every((cell) => ids.has(cell.slice(0, cell.lastIndexOf(' '))))
-        ? before
-        : new Map([...before].filter(([cell]) => ids.has(cell.slice(0, cell.lastIndexOf(' '))))),
-    );
-  }, [ids]);
   const rowsDrawn = drawn.map(({ row, at }): GridRowProps<T> => ({
     line: row.original,
     id: row.id,

@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, ListFilter } from 'lucide-react';
 import { type CSSProperties, type KeyboardEvent, type Ref, useEffect, useRef, useState } from 'react';
 import { Form, Overlay } from 'react-bootstrap';
+import { giveBack } from '../shell/giveBack';
 import { type Column, type Filter, headOf, valuesOf } from './columns';
 
 interface Props<T> {
@@ -24,7 +25,7 @@ export function GridHead<T>({ column, lines, chars, sorted, filter, onSort, onFi
   const opener = useRef<HTMLButtonElement>(null);
   const close = () => {
     setOpen(false);
-    opener.current?.focus();
+    giveBack(opener.current);
   };
   // a head in two lines, its menu beside it
   const least = Math.max(column.wide ?? 60, column.put ? head.length * 3.3 + 34 : 0);

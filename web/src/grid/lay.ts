@@ -67,7 +67,7 @@ export function lay<T>(block: readonly (readonly string[])[], { lines, columns, 
     });
     if (line !== before) changed.set(id, line);
   });
-  left += Math.max(0, rows.length - MOST);
+  for (const cells of rows.slice(MOST)) left += cells.length;
   return { changed: [...changed.values()], drafts, left };
 }
 

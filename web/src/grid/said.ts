@@ -1,10 +1,9 @@
-import { type Column, type Filter, headOf } from './columns';
+import type { Column, Filter } from './columns';
 import { cellOf, type Draft } from './lay';
 
 /** The columns as they were ordered; one that came to be since stands where it was made, after the one before it. */
 export function inOrder(keys: readonly string[], wanted: readonly string[]): string[] {
   const there = wanted.filter((k) => keys.includes(k));
-  // a column that came to be since stands where it was made, after the one before it
   return keys.reduce<string[]>((so, key, i) => {
     if (so.includes(key)) return so;
     const before = keys[i - 1];
@@ -16,7 +15,7 @@ export function inOrder(keys: readonly string[], wanted: readonly string[]): str
 /** A filter in words: 'kind: drill, tap'. */
 export function filterWords<T>(column: Column<T> | undefined, { of, has }: Filter): string {
   const words = of?.map((value) => column?.choices?.find((c) => c.value === value)?.words ?? (value === '' ? 'nothing' : value));
-  return `${column ? headOf({ words: column.words }) : ''}: ${has ?? (words && words.length <= 2 ? words.join(', ') || 'none' : `${String(words?.length ?? 0)} of them`)}`;
+  return `${column?.words ?? ''}: ${has ?? (words && words.length <= 2 ? words.join(', ') || 'none' : `${String(words?.length ?? 0)} of them`)}`;
 }
 
 const nothing: readonly (Draft | undefined)[] = [];

@@ -1,6 +1,6 @@
 import { readBlock, writeBlock } from '@obra/core/exchange';
 import type { Units } from '@obra/core/quantity';
-import type { ReactTable } from '@tanstack/react-table';
+import type { CellSelectionBounds, ReactTable } from '@tanstack/react-table';
 import {
   type ClipboardEvent,
   type KeyboardEvent,
@@ -44,6 +44,13 @@ interface Place {
 type Way = 'up' | 'down' | 'left' | 'right';
 const ways: Readonly<Record<string, Way>> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'left', ArrowRight: 'right' };
 const steps: Readonly<Record<Way, readonly [row: number, col: number]>> = { up: [-1, 0], down: [1, 0], left: [0, -1], right: [0, 1] };
+
+/** A block that goes into what is chosen a whole number of times, more than once, is laid over all of it; another is laid from its first cell on, and none of it is lost. */
+function fills(block: readonly (readonly string[])[], { minRowIndex, maxRowIndex, minColumnIndex, maxColumnIndex }: CellSelectionBounds): boolean {
+  const [high, wide] = [maxRowIndex - minRowIndex + 1, maxColumnIndex - minColumnIndex + 1];
+  const across = block[0]?.length ?? 0;
+  return (high > block.length || wide > across) && high % block.length === 0 && wide % across === 0 && block.every((line) => line.length === across);
+}
 
 /** Cells that are chosen together: by mouse, by Shift and the arrows, by the corner with a finger; copied, pasted on, filled down, emptied. */
 export function useBlocks<T extends object>({ one, columns, idOf, units, put, blank, box, table, shown, setDrafts, toRow }: Asked<T>) {
@@ -125,7 +132,7 @@ export function useBlocks<T extends object>({ one, columns, idOf, units, put, bl
     const from = bounds && several ? { row: bounds.minRowIndex, col: bounds.minColumnIndex } : at;
     if (!put || !from) return false;
     if (single && !several) return false;
-    if (several && block.length <= bounds.maxRowIndex - bounds.minRowIndex && block.every((line) => line.length === block[0]?.length)) spread(block);
+    if (several && fills(block, bounds)) spread(block);
     else {
       const laid = taken(block, from);
       change(laid, laidSays(laid, one));

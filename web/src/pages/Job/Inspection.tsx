@@ -153,7 +153,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: ({ size }) => between(size, units, units),
       sorts: (l) => limits(l)?.max,
       figures: true,
-      wide: 134,
+      wide: 110,
     },
     {
       key: 'other',
@@ -162,7 +162,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: ({ size }) => between(size, other, units),
       sorts: (l) => limits(l)?.max,
       figures: true,
-      wide: 134,
+      wide: 110,
       shows: ({ size }) => <span className="quiet">{between(size, other, units)}</span>,
     },
     {

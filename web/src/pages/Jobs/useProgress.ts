@@ -4,16 +4,16 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { loadLog } from '../../data/entries';
 import { loadJob, type Summary } from '../../data/jobs';
 import { keysUnder } from '../../data/store';
-import { keepSummary } from '../../data/summaries';
+import { keepSummary, madeFrom } from '../../data/summaries';
 import { askProgress } from '../../work/usePlan';
 
 /** How far a job is: as kept with its summary, or worked out apart from the page and kept for the next time. */
 async function progressNow(of: Summary, shop: StoredShop): Promise<Progress | undefined> {
-  const asOf = `${String(of.revision)}/${String(shop.revision)}/${String((await keysUnder(`log/${of.id}/`)).length)}`;
-  if (of.progress?.of === asOf) return of.progress;
+  const now = madeFrom(of.revision, shop, (await keysUnder(`log/${of.id}/`)).length);
+  if (of.progress?.of === now) return of.progress;
   const stored = await loadJob(of.id);
   if (!stored) return undefined;
-  const progress = { of: asOf, ...(await askProgress(stored.job, shop.shop, await loadLog(of.id))) };
+  const progress = { of: now, ...(await askProgress(stored.job, shop.shop, await loadLog(of.id))) };
   await keepSummary({ ...of, progress });
   return progress;
 }
@@ -34,7 +34,7 @@ export function useProgress(shop: StoredShop | undefined) {
       here.current = false;
     };
   }, []);
-  return useMemo(() => {
+  const want = useMemo(() => {
     const work = async () => {
       if (working.current || !shop) return;
       working.current = true;
@@ -53,7 +53,7 @@ export function useProgress(shop: StoredShop | undefined) {
       }
       working.current = false;
     };
-    const want = (jobs: readonly Summary[]) => {
+    return (jobs: readonly Summary[]) => {
       if (!shop) return;
       for (const of of jobs) {
         const key = `${of.id}/${String(of.revision)}/${String(shop.revision)}`;
@@ -63,6 +63,6 @@ export function useProgress(shop: StoredShop | undefined) {
       }
       void work();
     };
-    return { known, want };
-  }, [known, shop]);
+  }, [shop]);
+  return { known, want };
 }
