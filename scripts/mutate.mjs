@@ -51,10 +51,10 @@ function mutantsOf(file, text) {
       each(node.initializer);
     }
     // a number of the table: of(0.2, 'mm', ...)
-    if (file === PRACTICE && ts.isCallExpression(node) && node.expression.getText(source) === 'of') {
-      const [value] = node.arguments;
-      if (value && ts.isNumericLiteral(value) && Number(value.text) !== 0)
-        add(value, String(Number(value.text) * 1.5), `${node.parent.name?.getText(source)}: ${value.text} times 1.5`);
+    if (file === PRACTICE && ts.isPropertyAssignment(node)) {
+      const { initializer: value } = node;
+      if (ts.isNumericLiteral(value) && Number(value.text) !== 0)
+        add(value, String(Number(value.text) * 1.5), `${node.name.getText(source)}: ${value.text} times 1.5`);
     }
     // an order rule that is not there
     if (

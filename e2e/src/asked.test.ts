@@ -76,7 +76,7 @@ it('line 15: a done step is held against a change of the drawing: impossible, sa
   await until('stop');
   await pressNext(page);
   await page.waitForFunction(() => !document.body.innerText.includes('18.979'));
-  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', 'DIN 76-A');
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/drawing', '8 sizes');
   await settle();
   await fill(page, 'size, row 2', '21 h7');
   await saved(page);

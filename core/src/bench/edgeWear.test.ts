@@ -13,7 +13,7 @@ if (!route) throw new Error('no route');
 const job = issued(many, route, shop, '2026-11-02T08:00:00.000Z', '0.1.0');
 const made = plan(job, shop);
 const steps = made.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
-const seat = steps.find((s) => s.verb === 'finish-turn' && s.gauge !== undefined);
+const seat = steps.find((s) => s.verb === 'finish-turn' && (s.figures['passes']?.value ?? 0) > 1);
 if (!seat) throw new Error('no seat');
 let n = 0;
 const line = (step: string, piece: number) => ({ id: `w${String(++n)}`, at: '2026-11-02T08:00:00.000Z', by: 'here', piece, step });

@@ -53,6 +53,7 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
   if (step.gauge === undefined) return undefined;
   if (step.verb === 'finish-turn') {
     const limits = step.limits ?? size(of)?.limits;
+    if (limits?.from === 'general') return undefined;
     const to = step.figures['to'];
     // a die wants its blank under the nominal: the step's own size stands
     const own: Limits | undefined =

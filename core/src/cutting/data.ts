@@ -16,6 +16,8 @@ export interface CuttingPlace {
   readonly ratio: number;
   readonly centre: boolean;
   readonly grip?: Grip;
+  /** the stock has corners: over its flats, mm, cuts are broken, and its corners are what the edge meets */
+  readonly knocks?: { readonly flats: number; readonly corners: number };
 }
 
 /** Share of the turning speed of the same tool material. @source spindle-speed, common practice */
@@ -27,9 +29,11 @@ const THREADING = 100;
 
 /** The machine's own speed for a diameter in cut, never above what the holding allows. */
 export function speedFor(place: CuttingPlace, tool: Tool, work: CutKind, diameter: number): Figure {
-  const v = place.material[tool.grade] * speedShares[work];
+  const knocks = work === 'turn' || work === 'face' ? place.knocks : undefined;
+  const corners = knocks && diameter > knocks.flats - 0.01 ? knocks.corners : undefined;
+  const v = place.material[tool.grade] * speedShares[work] * (corners === undefined ? 1 : practice.brokenCut);
   const most = work === 'thread' ? Math.min(THREADING, place.mostSpeed) : place.mostSpeed;
-  return figure('spindleSpeed', 'spindleSpeed', { v, d: diameter, most, speeds: speedsOf(place.machine) });
+  return figure('spindleSpeed', 'spindleSpeed', { v, d: Math.max(diameter, corners ?? 0), most, speeds: speedsOf(place.machine) });
 }
 
 /** Feeds for roughing that machine and tool allow, up to the material's own; with the feeds by hand just that one. */

@@ -1,5 +1,7 @@
+import { undercutsWritten } from './undercutsWritten';
+
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 3;
+export const SCHEMA = 4;
 
 type Raw = Record<string, unknown>;
 
@@ -17,7 +19,24 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   1: (raw) => filesWithin(raw),
   // 3 only adds: the day that a job is wanted
   2: (raw) => filesWithin(raw),
+  // 4 puts no undercut where nobody drew one: a job that was given out, or begun, has written down the one it was planned with
+  3: (raw) => filesWithin(withUndercuts(raw)),
 };
+
+function withUndercuts(raw: Raw): Raw {
+  const job = raw['job'];
+  if (!isRecord(job)) return raw;
+  const issue = job['issue'];
+  const begun = Array.isArray(raw['log']) && raw['log'].length > 0;
+  if (!isRecord(issue) && !begun) return raw;
+  return { ...raw, job: { ...job, ...written(job), ...(isRecord(issue) && { issue: { ...issue, ...written(issue) } }) } };
+}
+
+/** The drawing, and the piece that it starts from. */
+const written = (of: Raw): Raw =>
+  Object.fromEntries(['drawing', 'startsAs'].flatMap((key) => (of[key] === undefined ? [] : [[key, undercutsWritten(of[key])]])));
+
+const isRecord = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Brings a record of an earlier version up to date, one version at a time; a record without a version is of this one. */
 export function migrate(raw: Raw, steps = migrations, to: number = SCHEMA): Raw {

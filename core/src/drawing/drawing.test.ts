@@ -188,7 +188,7 @@ describe('the drawing, understood', () => {
       ['s2', 'cylinder', -18, -43],
       ['s3', 'cylinder', -43, -81],
     ]);
-    expect(part.findings.map(findingKey)).toEqual(['edges-sharp@edges']);
+    expect(part.findings.map(findingKey)).toEqual(['thread-without-relief@s1.far', 'edges-sharp@edges']);
   });
 
   it('numbers every size to be measured, and proposes critical for fits and threads', () => {

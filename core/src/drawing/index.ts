@@ -4,7 +4,7 @@ export { words as detailWords } from './details';
 export { faceOf, innerOf, inward, letterOf, longOf, mouthOf, otherEnd, rowAt, sunkOf } from './ends';
 export { envelopeOf, isShaped, settingOf, widestOf } from './envelope';
 export { facesNamed, type ListName, listNames, pathOf } from './faces';
-export { parseWant } from './mates';
+export { measuredCold, parseWant } from './mates';
 export { likelyNominals, sampleDoubt, unworn } from './nominals';
 export { parseBottom, parseEdge } from './parseEdge';
 export { bareSize, parseFinish, parseLengthCell, parsePitch, parseSize, withGeneralRule } from './parseSize';

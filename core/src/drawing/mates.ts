@@ -132,7 +132,7 @@ function byLimits(max: number, min: number, mate: number | undefined, says: Sent
 }
 
 /** Mean of the readings, corrected to 20 C as if it were of the part's own material. */
-function measuredCold(mate: Mate, material: string): number | undefined {
+export function measuredCold(mate: Mate, material: string): number | undefined {
   const readings = mate.measured?.readings.flatMap((cell) => {
     const read = parseLength(cell.text, cell.units);
     return read.ok ? [read.value] : [];

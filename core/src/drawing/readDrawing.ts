@@ -63,6 +63,7 @@ export function readDrawing(typed: Drawing): Part {
     characteristics: characteristicsOf(drawing, features, details, distances, relations),
     findings: findings
       .filter((f) => f.severity === 'stop' || drawing.care[f.about] !== 'byEye')
+      .filter((f) => f.code !== 'edge-does-not-fit' || !besideUnread(drawing, features, f.about))
       .map((f) => (f.code === 'edge-does-not-fit' ? leftSharp(drawing, f) : f)),
   };
 }
@@ -73,6 +74,13 @@ function withoutBlanks(drawing: Drawing): Drawing {
   if (!listNames.some((list) => drawing[list].some(blank))) return drawing;
   const kept = (list: ListName) => drawing[list].filter((row) => !blank(row));
   return { ...drawing, outside: kept('outside'), boreRight: kept('boreRight'), boreLeft: kept('boreLeft') };
+}
+
+/** An edge towards a row that is not understood yet waits for it: whether it fits is not known. */
+function besideUnread(drawing: Drawing, features: readonly Feature[], about: string): boolean {
+  const at = drawing.outside.findIndex((r) => r.id === thingOf(about));
+  const next = at < 0 ? undefined : drawing.outside[aspectOf(about) === 'near' ? at - 1 : at + 1];
+  return next !== undefined && !features.some((f) => f.id === next.id);
 }
 
 /** The fix of an edge that does not fit leaves it sharp. */

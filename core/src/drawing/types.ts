@@ -74,6 +74,8 @@ export interface Feature {
   readonly farDiameter: Limits;
   readonly thread?: string;
   readonly usable?: number;
+  /** that length of full thread was asked for in its cell */
+  readonly usableAsked?: true;
   /** Ra in micrometres */
   readonly finish?: number;
   /** chamfers and broken edges, mm along the axis at 45 degrees, at the near and the far edge */

@@ -122,6 +122,8 @@ export const codes = {
   tool: 'route',
   travel: 'route',
   'treatment-unit': 'route',
+  'order-not-possible': 'route',
+  'use-not-possible': 'route',
   'worn-tip': 'route',
   'bar-enters': 'proof',
   'cuts-air': 'proof',

@@ -1,6 +1,6 @@
 import { cooledTo, SHEDS } from '../mechanics';
 import { length, readNumber, say, type Sentence, temperature } from '../quantity';
-import { degreesToChill, fit, materialOf } from '../standards';
+import { degreesToChill, fit, materialOf, warmCaps } from '../standards';
 import { aLength, aLengthOrZero, aMaterial, aNumber, aSize, calculator, oneOf } from './fields';
 import { zonesOf } from './figures';
 import { hubOf } from './figuresOfWork';
@@ -103,13 +103,7 @@ const press = calculator({
   },
 });
 
-/** What may be warmed to, degrees C, by what the hub is. @source shrink, common practice */
-const caps: readonly (readonly [id: string, words: string, celsius: number])[] = [
-  ['plain', 'a plain part', 300],
-  ['bearing', 'a bearing', 110],
-  ['aluminium', 'heat-treated aluminium', 150],
-  ['hardened', 'a hardened part, tempered at 200', 180],
-];
+const caps = Object.entries(warmCaps).map(([id, { words, celsius }]) => [id, words, celsius] as const);
 
 const shrink = calculator({
   id: 'shrink',

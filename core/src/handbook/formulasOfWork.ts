@@ -1,7 +1,7 @@
 import { finishOf, taylor, toolLife } from '../cutting';
 import { coolingConstant, coolingTime, deflectionAt, fromReadings } from '../mechanics';
-import { define, type Formula, growth } from '../quantity';
-import { chord, degreesToAssemble, degreesToChill, flats, largestAcross, pressFit } from '../standards';
+import { define, degreesToAssemble, type Formula, growth } from '../quantity';
+import { chord, degreesToChill, flats, largestAcross, pressFit } from '../standards';
 
 const geometry = 'geometry';
 const arithmetic = 'arithmetic';

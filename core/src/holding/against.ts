@@ -142,13 +142,18 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
       why: say`what is beyond them is air or the part itself`,
       mends: [],
     });
-  if (!supported && grip < held.diameter && out > held.diameter)
+  const tiny = grip < Math.min(practice.shortGrip, held.diameter / 2);
+  if (!supported && held.carried === undefined && grip < held.diameter && (out > held.diameter || tiny))
     findings.push({
       code: 'short-grip',
       about,
       severity: 'note',
-      says: say`${length(grip)} of grip on ${diameter(held.diameter)} is under one diameter`,
-      why: say`it may rattle out under a heavy or broken cut: a centre up as a fail-safe, or lighter cuts`,
+      says: tiny
+        ? say`only ${length(grip)} of grip on ${diameter(held.diameter)}`
+        : say`${length(grip)} of grip on ${diameter(held.diameter)} is under one diameter`,
+      why: tiny
+        ? say`a short grip: seated back against the jaws, a stop or parallels, a plug or a centre behind it as a fail-safe; light cuts`
+        : say`it may rattle out under a heavy or broken cut: a centre up as a fail-safe, or lighter cuts`,
       mends: [],
     });
   const hold = gripOf(holding, held.diameter);

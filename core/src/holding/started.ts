@@ -102,7 +102,12 @@ export const asBar = (started: StartedPiece, material: string): Bar => ({
   name: 'the piece as it is now',
   material,
   across: { text: String(tidy(2 * boundsOf(started.region).radius)), units: 'mm' },
-  form: 'round',
+  form: ({ 4: 'square', 6: 'hex', 0: 'round' } as const)[sidesOf(started)],
   skin: 'drawn',
   length: { text: String(started.piece.length), units: 'mm' },
 });
+
+/** Sides of what is left of its own form: a sawn block, a length of hexagon. @source as-it-is, common practice */
+function sidesOf({ piece }: StartedPiece): 4 | 6 | 0 {
+  return piece.features.find((f) => f.form === 'polygon')?.sides ?? 0;
+}

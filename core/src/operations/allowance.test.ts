@@ -28,7 +28,7 @@ it.each(['1/4-40 ME', '3/8-32 ME'])('%s: its major is held to the general rule, 
   expect(row?.nearDiameter.max).toBeCloseTo(row?.nearDiameter.nominal ?? 0, 9);
   expect((row?.nearDiameter.max ?? 0) - (row?.nearDiameter.min ?? 0)).toBeGreaterThan(0.04);
   const turned = routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'finish-turn' && s.does[0]?.startsWith(row?.id ?? '?') === true);
-  expect(turned?.gauge).toBeUndefined();
+  expect(shop.gauges.find((g) => g.id === turned?.gauge)?.kind).toBe('caliper');
   expect(JSON.stringify(turned?.because)).toContain('the general rule holds');
   expect(JSON.stringify(toGet)).not.toMatch(/micrometer|gauge good to/);
 });

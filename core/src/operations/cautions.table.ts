@@ -12,7 +12,6 @@ const byVerb: Partial<Record<Verb, readonly string[]>> = {
   form: ['Radius work by both hands: toolpost clear of the jaws, checked by hand first.'],
   away: ['The machine’s own guard and manual come first; clamp the piece, never hold it by hand.'],
   die: ['Spindle by hand or slowest; hands clear of the die stock.'],
-  thread: ['Know how the half-nuts open before the first pass.'],
   polish: ['Emery in strips held by both ends, never wrapped round; hands clear, slow speed.'],
   'part-off': ['Stand aside of the piece; do not catch it by hand.'],
   'saw-off': ['Spindle stopped and locked; guard the ways.'],

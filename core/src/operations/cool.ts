@@ -2,10 +2,24 @@ import { practice } from '../shop';
 import { minutesInCut } from '../cutting';
 import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
-import { diameter, figure, growth, length, say, temperature, REFERENCE } from '../quantity';
-import { sectionsOf } from '../stock';
-import { reason, wayChosen } from './facts';
+import { diameter, type Figure, figure, growth, length, say, temperature, REFERENCE } from '../quantity';
+import { type Region, sectionsOf } from '../stock';
+import { type Facts, reason, wayChosen } from './facts';
 import { addStep, type Operation, operation } from './outcome';
+import type { Step } from './step';
+
+/** How warm the cuts of these steps may have left a piece, at the most; undefined where there is none. @source hot-reads-big */
+export function warmthOf({ material }: Pick<Facts, 'material'>, stock: Region, steps: readonly Pick<Step, 'figures'>[]): Figure | undefined {
+  const volume = sectionsOf(stock, -1e4, 1e4).reduce((sum, s) => sum + Math.PI * (s.outer ** 2 - s.inner ** 2) * (s.to - s.from), 0);
+  if (!(volume > 0)) return undefined;
+  const joules = steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * minutesInCut(s.figures['minutes']) * 60, 0);
+  return figure(
+    'temperature',
+    'warmth',
+    { room: REFERENCE, joules, share: practice.heatStays, mass: (volume * material.density) / 1e9, heat: material.heat, most: practice.warmest },
+    { step: 1 },
+  );
+}
 
 /** A wait before the fine sizes: as warm as roughing leaves it, until a tenth of the finest tolerance is all that warmth can pretend. */
 export const coolDown = (finest: Feature): Operation =>
@@ -15,14 +29,8 @@ export const coolDown = (finest: Feature): Operation =>
     const pieces = sectionsOf(at.stock, -1e4, 1e4);
     const volume = pieces.reduce((sum, s) => sum + Math.PI * (s.outer ** 2 - s.inner ** 2) * (s.to - s.from), 0);
     const area = pieces.reduce((sum, s) => sum + 2 * Math.PI * s.outer * (s.to - s.from), 0);
-    if (!(volume > 0) || !(area > 0)) return;
-    const joules = at.steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * minutesInCut(s.figures['minutes']) * 60, 0);
-    const warm = figure(
-      'temperature',
-      'warmth',
-      { room: REFERENCE, joules, share: practice.heatStays, mass: (volume * material.density) / 1e9, heat: material.heat, most: practice.warmest },
-      { step: 1 },
-    );
+    const warm = warmthOf(facts, at.stock, at.steps);
+    if (!warm || !(area > 0)) return;
     const tolerance = finest.nearDiameter.max - finest.nearDiameter.min;
     const size = finest.nearDiameter.nominal;
     const wanted = REFERENCE + Math.max(0.5, (practice.warmthPretends * tolerance * 1e6) / (size * material.alpha));

@@ -1,7 +1,6 @@
-import { speedFor, type CutKind } from '../cutting';
+import { leastFeed, speedFor, type CutKind } from '../cutting';
 import type { Tool } from '../document';
 import { type Figure, figure, type Sentence } from '../quantity';
-import { mmOf } from '../shop';
 import { type Region } from '../stock';
 import { byHand, chosenData, type reason } from './facts';
 import { addStep, type Draft, needTool, stepId } from './outcome';
@@ -32,7 +31,7 @@ export function cutWindow(
   const id = stepId(at, parts.verb, parts.about);
   const tool = needTool(draft, id, parts.kind, parts.words, parts.made);
   const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, parts.work, Math.max(1, parts.at)));
-  const feed = figure('feed', 'feedByHand', { asked: 0.05 });
+  const feed = figure('feed', 'feedByHand', { asked: parts.work === 'turn' ? Math.max(0.05, leastFeed(facts.material)) : 0.05 });
   addStep(draft, {
     verb: parts.verb,
     about: parts.about,
@@ -40,21 +39,7 @@ export function cutWindow(
     tool,
     says: parts.says,
     because: [parts.why, ...(parts.also ?? [])],
-    figures: {
-      speed,
-      feed,
-      ...(parts.kind === 'groove' &&
-        tool && {
-          force: figure(
-            'force',
-            'forceOfEdge',
-            { kc: facts.material.kc, mc: facts.material.mc, b: mmOf(tool.width, 2), h: feed.value, factor: 1.1 },
-            { step: 10 },
-          ),
-        }),
-      ...parts.figures,
-      minutes: byHand(parts.minutes),
-    },
+    figures: { speed, feed, ...parts.figures, minutes: byHand(parts.minutes) },
     sweeps: parts.sweeps,
   });
 }

@@ -4,6 +4,7 @@ import type { Feature } from '../drawing';
 import { atMost, exceeds, length, say } from '../quantity';
 import { mmOf, practice } from '../shop';
 import { type Facts, reason } from './facts';
+import type { At } from './outcome';
 
 /* What a cut that is measured is told: where and how it is read, what its dial counts, what was learned of its chips. */
 
@@ -57,6 +58,23 @@ export function readingReasons(feature: Feature, tolerance: number, long: number
           ),
         ]
       : []),
+  ];
+}
+
+/** A long cut beside a centre, and a rest that rode on the size before. @source setover-test, follow-rest; common practice */
+export function longCutReasons(at: At, feature: Feature, long: number): readonly ReturnType<typeof reason>[] {
+  const rests = at.support.some((s) => s.kind === 'followRest' || s.kind === 'steady');
+  return [
+    ...(at.place.centre && long > practice.longCut
+      ? [
+          reason(
+            'setover-test',
+            say`a long cut: the tailstock proved in line first, by a trial cut measured at both ends and corrected before size`,
+            feature.id,
+          ),
+        ]
+      : []),
+    ...(rests ? [reason('follow-rest', say`the rest set again on the new diameter before the finishing cut`, feature.id)] : []),
   ];
 }
 

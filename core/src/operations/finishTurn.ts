@@ -1,6 +1,6 @@
 import { allowanceOf, finishNose } from './allowance';
 import { edgeOf, finishFeed, speedFor } from '../cutting';
-import { faceOf, type Feature, innerOf, inward, mouthOf } from '../drawing';
+import { faceOf, type Feature, innerOf, inward, type Limits, mouthOf } from '../drawing';
 import { alike, diameter, figure, length, say, tidy } from '../quantity';
 import type { End } from '../ref';
 import { mmOf, practice } from '../shop';
@@ -9,12 +9,12 @@ import { fittedOne } from './beside';
 import { freshEdge, rubs } from './cutChecks';
 import { emery } from './emery';
 import { chosenData, type Facts, reason } from './facts';
-import { dialReasons, landsKept, readingReasons, stringsKept } from './finishReasons';
-import { chosenGauge } from './gaugeChoice';
+import { dialReasons, landsKept, longCutReasons, readingReasons, stringsKept } from './finishReasons';
+import { chosenGauge, plainGauge } from './gaugeChoice';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
 import { cornerKept } from './spare';
 import { springOf } from './spring';
-import { emeried, workLimits } from './workLimits';
+import { emeried, shiftedBy, workLimits } from './workLimits';
 
 /** Finish-turns one row to its limits, or `under` its size (mm on diameter) where a die or a knurl raises it; stops to measure where it carries a tolerance of its own. */
 export const finishTurn = (feature: Feature, under: number): Operation =>
@@ -27,7 +27,9 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
         ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
         : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
     const tool = needTool(draft, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(facts));
-    const gauge = limits.from === 'general' ? undefined : chosenGauge(draft, id, feature);
+    const care = facts.part.characteristics.find((c) => c.of === feature.id && c.is === 'diameter')?.care;
+    const gauge =
+      limits.from !== 'general' ? chosenGauge(draft, id, limits) : care === 'byEye' || under > 0 ? undefined : plainGauge(facts, id, limits.nominal);
     const mouth = mouthOf(feature, at.end);
     const inner = innerOf(feature, at.end);
     const two = limits.from !== 'general';
@@ -70,7 +72,16 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       ...(radius > 0
         ? [reason('corner', say`its nose leaves ${length(radius)} in the corner: what seats there wants a chamfer, or an undercut`, feature.id)]
         : []),
-      ...(gauge ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
+      ...(gauge && two ? [reason('right-gauge', say`${gauge.name} for a tolerance of ${length(limits.max - limits.min, 0.001)}`, feature.id)] : []),
+      ...(gauge && !two
+        ? [
+            reason(
+              'plain-sizes-too',
+              say`no tolerance of its own: one cut short of it, measured with ${gauge.name}, and the rest; ${length(limits.max - limits.min)} is allowed`,
+              feature.id,
+            ),
+          ]
+        : []),
     ];
     const from = mouth - inward(at.end) * (mouth === faceOf(facts.part, at.end) || at.end === 'left' ? 5 : 0);
     const base = {
@@ -83,7 +94,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       gauge: gauge?.id,
       because,
       sweeps: turnedToShoulder(from, inner, aim.value / 2, radius),
-      leaves: radius > 0 ? [] : cornerKept(feature, at.end),
+      leaves: radius > 0 ? [] : cornerKept(facts, feature, at.end),
     };
     if (!tool) {
       addStep(draft, { ...base, figures: { to: aim } });
@@ -100,7 +111,9 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       approach: 3,
       f: feed.value,
       n: speed.value,
-      handling: (gauge ? practice.minutesMeasured : practice.minutesAside) + practice.minutesPass * passes.value,
+      handling:
+        (two && gauge ? practice.minutesMeasured : gauge ? practice.minutesAside + practice.minutesLooked : practice.minutesAside) +
+        practice.minutesPass * passes.value,
     });
     if (two) freshEdge(draft, feature, tool, minutes, edgeOf(at.place, tool, limits.nominal, speed.value, minutes).life.value);
     const give = springOf(facts, at, feature, { tool, depth: depth.value, feed: feed.value, speed: speed.value });
@@ -115,6 +128,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
         mends: [],
       });
     const tolerance = limits.max - limits.min;
+    because.push(...longCutReasons(at, feature, long));
     because.push(...stringsKept(facts, tool, feed.value, feature.id));
     if (two) because.push(...landsKept(facts, tool, tolerance, feature.id));
     if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
@@ -143,8 +157,11 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       },
       passes: [{ from: [mouth, aim.value / 2], to: [inner, aim.value / 2], depth: depth.value }],
     });
-    if (under === 0 && emeried(facts, feature)) emery(draft, feature, gauge?.id);
+    if (under === 0 && emeried(facts, feature)) emery(draft, feature, limitsBefore(limits), gauge?.id);
   });
+
+/** What is left when the emery has taken its hundredth. */
+const limitsBefore = (limits: Limits): Limits => shiftedBy(limits, -practice.emeryLeft);
 
 /** The radius that a nose leaves where a row runs against a larger one and no relief or radius is drawn, mm; 0 where it runs free. */
 function cornerOfNose({ part }: Facts, end: End, feature: Feature, nose: number): number {

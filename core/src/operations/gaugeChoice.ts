@@ -1,13 +1,19 @@
 import { choiceId, type Gauge } from '../document';
-import type { Feature } from '../drawing';
+import type { Limits } from '../drawing';
+import type { Facts } from './facts';
 import { diameter, figure, length, say } from '../quantity';
 import { gaugeFor, mmOf, practice, proves } from '../shop';
 import type { Draft } from './outcome';
 
+/** What an ordinary size is laid on with: what a person chose, else the caliper. @source plain-sizes-too, common practice */
+export function plainGauge({ shop, chosen }: Pick<Facts, 'shop' | 'chosen'>, id: string, size: number): Gauge | undefined {
+  const asked = chosen.use.get(id)?.flatMap((item) => shop.gauges.filter((g) => g.id === item))[0];
+  return asked ?? shop.gauges.find((g) => g.kind === 'caliper' && mmOf(g.from) <= size && size <= mmOf(g.to));
+}
+
 /** What a row is measured with: what a person chose, else the best of the shop; what cannot prove its tolerance is told, with what would. */
-export function chosenGauge(draft: Draft, id: string, feature: Feature): Gauge | undefined {
+export function chosenGauge(draft: Draft, id: string, limits: Limits): Gauge | undefined {
   const { facts } = draft;
-  const limits = feature.nearDiameter;
   const tolerance = limits.max - limits.min;
   const asked = facts.chosen.use.get(id)?.flatMap((item) => facts.shop.gauges.filter((g) => g.id === item))[0];
   const best = gaugeFor(facts.shop, limits.nominal, tolerance);

@@ -4,12 +4,12 @@ export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdg
 export { faceEnd } from './facing';
 export { byHand, type Facts, reason, type ToGet, wayChosen } from './facts';
 export { finishTurn } from './finishTurn';
-export { centreDrill, drawnCentre, makeHole } from './holes';
+export { centreDrill, drawnCentre, edgeSize, holeAt, makeHole } from './holes';
 export { cutNeck } from './neck';
 export { type At, type Declared, type Operation, type Outcome, riskOf, type StepCut } from './outcome';
 export { releaseCheck } from './release';
 export { roughTurn } from './roughTurn';
-export { backGroove, sever, type Severing, severingOf } from './sever';
+export { backGroove, sawRate, sever, type Severing, severingOf } from './sever';
 export { bentLineOf } from './spring';
 export type { Step } from './step';
 export { centreUp, steadyUp, withdraw } from './support';

@@ -45,6 +45,6 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
         minutes: byHand(practice.minutesNeck * (1 + plunges.value)),
       },
       sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
-      leaves: [...cornerKept(row, 'right'), ...cornerKept(row, 'left')],
+      leaves: [...cornerKept(facts, row, 'right'), ...cornerKept(facts, row, 'left')],
     });
   });

@@ -10,6 +10,7 @@ import { lessSwept, outsideOf, type Region } from '../stock';
 import { substitutes } from '../tooling';
 import { cautionsOf } from './cautions.table';
 import { type Facts, reason, type ToGet, wayChosen } from './facts';
+import { materialSays } from './materialSays.table';
 import { RISK } from './risks.table';
 import type { Pass, Step } from './step';
 import type { Verb } from './verbs.table';
@@ -163,7 +164,11 @@ export function addStep(draft: Draft, parts: StepParts): void {
     verb: parts.verb,
     does: parts.does ?? [parts.about],
     says: parts.says,
-    because: [...(parts.because ?? []), ...slowed(at, id, parts.figures['speed'])],
+    because: [
+      ...(parts.because ?? []),
+      ...materialSays(facts.material, parts.verb).map((says) => reason('the-material-says', [says], parts.about)),
+      ...slowed(at, id, parts.figures['speed']),
+    ],
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
     passes: parts.passes ?? [],
@@ -254,10 +259,31 @@ export function putOnList(draft: Draft, kind: Tool['kind'], words: Sentence, id:
   });
 }
 
+/** A tool that a person chose and that does not do it: answered, never passed over in silence. */
+export function refuseTool(draft: Draft, id: string, tool: Tool, wants: Sentence): void {
+  draft.says.push({
+    code: 'use-not-possible',
+    about: id,
+    severity: 'caution',
+    says: say`${tool.name} was chosen here and cannot do it`,
+    why: say`it wants ${wants}`,
+    mends: [],
+  });
+}
+
 /** The chosen or first fitting tool of a kind; when the shop has none it is put on the list of things to get. */
-export function needTool(draft: Draft, id: string, kind: Tool['kind'], words: Sentence, passes?: (tool: Tool) => boolean): Tool | undefined {
+export function needTool(
+  draft: Draft,
+  id: string,
+  kind: Tool['kind'],
+  words: Sentence,
+  passes?: (tool: Tool) => boolean,
+  strict = false,
+): Tool | undefined {
   const { facts } = draft;
-  const asked = facts.chosen.use.get(id)?.find((item) => facts.shop.tools.some((t) => t.id === item && t.kind === kind));
+  const wish = facts.chosen.use.get(id)?.flatMap((item) => facts.shop.tools.filter((t) => t.id === item && t.kind === kind))[0];
+  const asked = wish && (!passes || passes(wish) || !strict) ? wish.id : undefined;
+  if (wish && asked === undefined) refuseTool(draft, id, wish, words);
   const tool = toolOf(facts.shop, kind, asked, passes, wayChosen(facts, 'edge') === 'carbide' ? 'carbide' : 'hss');
   if (tool) return tool;
   putOnList(draft, kind, words, id);

@@ -1,4 +1,4 @@
-import { practice } from '../shop';
+import { caliperOf, practice } from '../shop';
 import { say } from '../quantity';
 import { byHand, reason } from './facts';
 import { addStep, type Operation, operation } from './outcome';
@@ -6,10 +6,14 @@ import { addStep, type Operation, operation } from './outcome';
 /** Every size that was finished here is measured before the piece leaves its holding. */
 export const releaseCheck = (): Operation =>
   operation((draft) => {
-    const { at } = draft;
+    const { facts, at } = draft;
     const measured = at.steps.filter((s) => s.gauge !== undefined).flatMap((s) => s.does.slice(0, 1));
+    // a length with limits of its own is measured where it still stands in its holding
+    const fineLengths = facts.part.distances.some((d) => d.limits.from !== 'general');
+    const gauge = fineLengths ? (facts.shop.gauges.find((g) => g.kind === 'depth') ?? caliperOf(facts.shop)) : undefined;
     addStep(draft, {
       verb: 'check',
+      gauge: gauge?.id,
       about: at.end,
       does: measured,
       says:

@@ -1,13 +1,15 @@
 import { speedFor } from '../cutting';
-import { faceOf, inward, letterOf, otherEnd } from '../drawing';
+import { faceOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import { partingForce } from '../mechanics';
-import { diameter, figure, length, say } from '../quantity';
+import { diameter, figure, length, say, tidy } from '../quantity';
 import type { End } from '../ref';
 import { mmOf, practice } from '../shop';
 import { type Region, turned } from '../stock';
 import { giveOfBlade } from '../tooling';
-import { byHand, chosenData, type Facts, reason, wayChosen } from './facts';
-import { addStep, type Draft, needTool, type Operation, operation, stepId, warn } from './outcome';
+import { chosenData, type Facts, reason, wayChosen } from './facts';
+import type { Tool } from '../document';
+import { openBetween } from './open';
+import { addStep, type At, type Draft, needTool, type Operation, operation, standsAt, stepId, warn } from './outcome';
 
 /** A choice of how to sever stands for whichever end is worked last. */
 const SEVERED: readonly End[] = ['left', 'right'];
@@ -23,7 +25,7 @@ export interface Severing {
 
 /** Parting or sawing: the shop's way, except that a blade parts at most 8 widths of radius and within its reach. */
 export function severingOf(facts: Pick<Facts, 'chosen' | 'shop'>, radius: number): Severing {
-  const chosen = SEVERED.map((end) => facts.chosen.method.get(end)?.method).find((m) => m !== undefined);
+  const chosen = SEVERED.map((end) => facts.chosen.method.get(end)?.method).find((m) => m !== undefined && m !== 'face');
   const asked = (chosen ?? wayChosen(facts, 'severing')) === 'saw' ? 'saw' : 'part';
   const blade = facts.shop.tools.find((t) => t.kind === 'part');
   const saw = facts.shop.tools.find((t) => t.kind === 'saw');
@@ -82,7 +84,9 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
             ? reason('parting-depth', say`${length(radius)} deep is more than the blade parts (${length(severing.limit)})`, far)
             : reason('part-near', say`saw and face: no chatter`, far),
         ],
-        figures: { minutes: byHand(practice.minutesSaw) },
+        figures: {
+          minutes: figure('time', 'sawing', { area: sectionAt(at, z), rate: sawRate(facts, tool), handling: practice.minutesSaw }, { step: 1 }),
+        },
         sweeps,
       });
       return;
@@ -93,7 +97,9 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
     const edge =
       feed &&
       figure('force', 'forceOfEdge', { kc: facts.material.kc, mc: facts.material.mc, b: severing.width, h: feed.value, factor: SIDES }, { step: 1 });
-    const blade = tool && giveOfBlade(tool, radius + 2);
+    // as far as the hole that is there: the piece falls when the wall is through
+    const wall = wallAt(at, z + (inward(at.end) * severing.width) / 2, radius);
+    const blade = tool && giveOfBlade(tool, wall + 2);
     addStep(draft, {
       verb,
       about: far,
@@ -109,23 +115,63 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
             : say`close to the jaws, half the turning speed`,
           far,
         ),
+        ...(burr(facts, far)
+          ? [
+              reason(
+                'chamfer-before-severing',
+                say`no edge is drawn there: the burr that the blade leaves at the back edge is filed off before it is through`,
+                far,
+              ),
+            ]
+          : []),
         reason('tool-width', say`blade’s edge towards the headstock touched on face ${zero}: move ${length(out + severing.width)}`, far),
       ],
       figures: {
         speed,
         feed,
-        depth: figure('length', 'distance', { value: radius }),
+        depth: figure('length', 'distance', { value: wall }),
         force: edge,
         power: edge && speed && figure('power', 'power', { Fc: edge.value, d: 2 * radius, n: speed.value }),
         spring: edge && blade && figure('length', 'springOfBar', { F: edge.value, give: 1000 * blade.compliance }, { step: 0.01 }),
         minutes:
           speed &&
           feed &&
-          figure('time', 'minutes', { passes: 1, length: radius, approach: 2, f: feed.value, n: speed.value, handling: practice.minutesPart }),
+          figure('time', 'minutes', { passes: 1, length: wall, approach: 2, f: feed.value, n: speed.value, handling: practice.minutesPart }),
       },
       sweeps,
     });
   });
+
+/** The metal between the outside and a hole that is there already, mm on radius. */
+function wallAt(at: At, z: number, radius: number): number {
+  const open = openBetween(at, z - 0.5, z + 0.5);
+  return tidy(Math.max(1, radius - (Number.isFinite(open) ? open / 2 : 0)));
+}
+
+/** The last row has no edge of its own at the end that is severed. */
+function burr({ part }: Facts, far: End): boolean {
+  const last = rowAt(
+    part.features.filter((f) => f.side === 'outside'),
+    far,
+  );
+  const edge = far === 'left' ? last?.edgeFar : last?.edgeNear;
+  return edge?.kind === 'none' || edge?.kind === 'sharp';
+}
+
+/** The metal that a saw goes through at a place, mm2. */
+function sectionAt(at: At, z: number): number {
+  const outer = standsAt(at, z - 0.5, z + 0.5) / 2;
+  const open = openBetween(at, z - 0.5, z + 0.5);
+  const inner = Number.isFinite(open) ? Math.min(open / 2, outer) : 0;
+  return tidy(Math.PI * (outer ** 2 - inner ** 2));
+}
+
+/** What a saw takes in a minute, mm2: by hand, or a power saw by its name, in this metal. @source time-of-sawing, common practice */
+export function sawRate({ material }: Pick<Facts, 'material'>, tool: Tool | undefined): number {
+  const base = /band|power|machine/i.test(tool?.name ?? '') ? practice.sawsPower : practice.sawsHand;
+  const tough = material.group === 'M' || material.group === 'S' || ['aluminium-bronze', 'silver-steel', 'alloy-steel'].includes(material.id);
+  return base * (tough ? practice.sawsTough : material.group === 'N' ? practice.sawsSoft : material.group === 'O' ? practice.sawsPlastic : 1);
+}
 
 /** The sides of a blade rub. @source common practice, a tenth more */
 const SIDES = partingForce(1000, 0, 1, 1).cutting / 1000;

@@ -1,5 +1,5 @@
 import { type Feature, inward, mouthOf } from '../drawing';
-import { tidy } from '../quantity';
+import { alike, exceeds, PLACE, tidy } from '../quantity';
 import type { End } from '../ref';
 import { combine, rectangle, type Region } from '../stock';
 import { type Facts } from './facts';
@@ -18,7 +18,12 @@ export function spareIn(facts: Facts, zFrom: number, zTo: number, rFrom: number,
 const spare = new WeakMap<Region, Map<string, Region>>();
 
 /** What finish-turning leaves at its inner corner: the metal of a radius there. */
-export function cornerKept(feature: Feature, end: End): Region {
+export function cornerKept({ part }: Pick<Facts, 'part'>, feature: Feature, end: End): Region {
+  const beyond = part.features.find(
+    (f) => f.id !== feature.id && f.side === feature.side && alike(mouthOf(f, end), end === 'right' ? feature.far : feature.near),
+  );
+  // a free edge is rounded, not filled
+  if (!beyond || !exceeds(beyond.nearDiameter.nominal, feature.nearDiameter.nominal, PLACE)) return [];
   const edge = end === 'right' ? feature.edgeFar : feature.edgeNear;
   if (edge.kind !== 'radius') return [];
   const inner = end === 'right' ? feature.far : feature.near;

@@ -19,6 +19,10 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
   const made: Choice[] = route.bar.id === STARTED ? [] : [{ kind: 'bar', id: 'bar', bar: route.bar.id, length: mm(route.bar.cut.value) }];
   made.push({ kind: 'method', id: 'method-first', of: 'first', method: route.first });
   made.push({ kind: 'method', id: 'method-carrying', of: 'carrying', method: route.layout });
+  // a blank whose grip is faced away is severed by nothing
+  const severed = route.setups.some((s) => s.steps.some((step) => step.verb === 'part-off' || step.verb === 'saw-off'));
+  if (route.layout === 'chuck' && route.bar.id !== STARTED && !severed)
+    made.push({ kind: 'method', id: 'method-sever', of: route.first === 'right' ? 'left' : 'right', method: 'face' });
   let n = 0;
   for (const setup of route.setups) {
     made.push({

@@ -124,7 +124,7 @@ function lineOf(step: Step, end: End, part: Part, machine: Machine, shop: Shop, 
   }
   if (holes.has(step.verb) || step.verb === 'centre-drill') return holeLine(step, end, row, zero, machine, chartTo);
   if (row && (step.verb === 'thread' || step.verb === 'die')) {
-    const usable = row.usable ?? longOf(row);
+    const usable = step.figures['along']?.value ?? row.usable ?? longOf(row);
     return [{ step: step.id, says: say`full threads to here`, from, set: set(Math.abs(mouthOf(row, end) - zero) + usable) }];
   }
   return [];

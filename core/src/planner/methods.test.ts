@@ -71,7 +71,7 @@ describe('a thread', () => {
   it('begun by single point, then the die: half its depth, then to size, in that order, measured once', () => {
     const of = job(bolt, [method('a', 'begun')]);
     const { steps, route } = made(of);
-    const [whole] = made(job(bolt)).steps.filter((s) => s.verb === 'thread');
+    const [whole] = made(job(bolt, [method('a', 'single-point')])).steps.filter((s) => s.verb === 'thread');
     const at = steps.findIndex((s) => s.verb === 'thread');
     expect(steps[at + 1]?.verb).toBe('die');
     expect(steps[at]?.figures['depth']?.value).toBeCloseTo((whole?.figures['depth']?.value ?? 0) / 2, 6);
@@ -90,7 +90,8 @@ describe('a thread', () => {
   it('into a shoulder without a relief it is cut outward, or stopped by hand (thread-away)', () => {
     const blind = job(bolt.map((r) => (r.id === 'a' ? { ...r, far: mm('sharp') } : r)));
     expect(rules(made(blind).steps.find((s) => s.verb === 'thread'))).toContain('thread-away');
-    expect(rules(made(job(bolt)).steps.find((s) => s.verb === 'thread'))).not.toContain('thread-away');
+    const relieved = job(bolt.map((r) => (r.id === 'a' ? { ...r, far: mm('DIN 76') } : r)));
+    expect(rules(made(relieved).steps.find((s) => s.verb === 'thread'))).not.toContain('thread-away');
   });
 });
 

@@ -30,6 +30,8 @@ interface Seen {
   readonly where: 'outside' | 'hole' | 'end';
   /** the diameter it leaves, mm */
   readonly to: number;
+  /** z of the two ends of its row */
+  readonly ends: readonly number[];
 }
 
 const kinds = {
@@ -58,6 +60,7 @@ type Entry = readonly [rule: RuleName, says: Sentence, wrong: (early: Seen, late
 const onLathe = (s: Seen): boolean => !is('begins', s) && !is('severs', s) && !is('elsewhere', s) && s.verb !== 'check' && s.verb !== 'own';
 const turns = (s: Seen): boolean => is('shaves', s) && s.where !== 'hole';
 const sameRow = (a: Seen, b: Seen): boolean => a.row === b.row;
+const touch = (a: Seen, b: Seen): boolean => a.row !== b.row && a.ends.some((z) => b.ends.includes(z));
 
 const entries: readonly Entry[] = [
   ['seat-first', say`it is held before anything is cut`, (a, b) => is('begins', b) && !is('begins', a)],
@@ -124,8 +127,9 @@ const entries: readonly Entry[] = [
   [
     'drill-bore-ream',
     say`its edges and grooves are cut in a hole that is there`,
-    (a, b) => a.where === 'hole' && !is('holes', a) && is('holes', b) && (is('opens', b) || sameRow(a, b)),
+    (a, b) => a.where === 'hole' && !is('holes', a) && is('holes', b) && b.verb !== 'tap' && (is('opens', b) || sameRow(a, b)),
   ],
+  ['relief-first', say`a tap starts clean in the chamfer of its mouth`, (a, b) => sameRow(a, b) && a.verb === 'tap' && b.verb === 'chamfer'],
   [
     'drill-before-finish',
     say`drilling heats, pushes and can slip the work: before the outside is finished`,
@@ -143,6 +147,11 @@ const entries: readonly Entry[] = [
     (a, b) => b.verb === 'rough-turn' && (a.verb === 'cool' || a.verb === 'index' || (turns(a) && a.verb !== 'rough-turn')),
   ],
   ['hot-reads-big', say`a warm piece reads over its size: cool before finishing`, (a, b) => a.verb === 'finish-turn' && b.verb === 'cool'],
+  [
+    'relief-first',
+    say`the relief is cut before the size beside it is finished`,
+    (a, b) => a.verb === 'finish-turn' && a.step.gauge !== undefined && b.verb === 'neck' && touch(a, b),
+  ],
   ['relief-first', say`room behind the edge comes first`, (a, b) => a.verb === 'chamfer' && b.verb === 'neck'],
   ['worn-tip', say`the edge is fresh before it finishes`, (a, b) => sameRow(a, b) && a.verb === 'finish-turn' && b.verb === 'index'],
   ['die', say`begun by single point, then the die`, (a, b) => sameRow(a, b) && a.verb === 'die' && b.verb === 'thread'],
@@ -192,5 +201,6 @@ function seenIn(step: Step, part: Part): Seen {
     row,
     where: side === undefined ? 'end' : side === 'outside' ? 'outside' : 'hole',
     to: step.figures['to']?.value ?? 0,
+    ends: part.features.filter((f) => f.id === row).flatMap((f) => [f.near, f.far]),
   };
 }

@@ -205,7 +205,7 @@ describe('checks of the plan, each with its fix', () => {
     ['choice-orphaned@h', withChoice(axle, { kind: 'hold', id: 'h', setup: 'right-1', holding: 'lent', support: [] })],
     ['deeper-than-drill@drill@h', holed('8', '140', '40 x 200')],
     ['deeper-than-quill@drill@h', holed('8', '88', '40 x 200')],
-    ['flat-bottom@drill@h', holed('8', '20', '40 x 60', 'flat')],
+    ['flat-bottom@bore@h', holed('4', '12', '40 x 60', 'flat')],
   ])('%s', (key, job) => {
     const shop = demoShop();
     const before = plan(job, shop);

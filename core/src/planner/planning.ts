@@ -10,7 +10,18 @@ import { holdingOf, machineOf, plannable, problemsOf, type ShopItem, type ShopLi
 import { materialOf } from '../standards';
 import { regionOf, sameRegion } from '../stock';
 import { barCuts } from './barCuts';
-import { barChecks, lengthChecks, nothingInShop, orphans, shopChecks, speedChecks, unknownMaterial, withMends, wornTips } from './checks';
+import {
+  barChecks,
+  lengthChecks,
+  nothingInShop,
+  ordersAsked,
+  orphans,
+  shopChecks,
+  speedChecks,
+  unknownMaterial,
+  withMends,
+  wornTips,
+} from './checks';
 import { conflictFinding, conflictingChoices } from './conflict';
 import { costOfSetups } from './cost';
 import { checkAskedEnds } from './askedEnds';
@@ -109,7 +120,7 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
   const route = routeOf(facts, found, { id: bar.id, cut: sheet.cut, from });
   findings.push(...lengthChecks(route, part), ...speedChecks(route, machine, kit));
   findings.push(...wornTips(asIssued, route, kit));
-  findings.push(...orphans(asIssued, route, kit), ...checkAskedEnds(facts, route));
+  findings.push(...orphans(asIssued, route, kit), ...checkAskedEnds(facts, route), ...ordersAsked(asIssued, route, part));
   const toGet: readonly ToGet[] = [
     ...(toOrder
       ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]

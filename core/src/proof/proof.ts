@@ -4,8 +4,9 @@ import type { Finding } from '../finding';
 import { type Step, threads, verbs } from '../operations';
 import { atMost, diameter, length, PLACE, ROUNDING, say } from '../quantity';
 import type { Setup } from '../settings';
+import { thingOf } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
-import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, type Region, regionOf } from '../stock';
+import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, rectangle, type Region, regionOf } from '../stock';
 import { bodiesOf, type Contact, contactsOf, localOf, motionsOf, standingIn } from './bodies';
 
 /** What is proved: the setups of a route as they are worked. */
@@ -32,6 +33,8 @@ function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
     const tool = shop.tools.find((t) => t.id === step.tool);
     if (!tool) return [];
     if (step.removes.length === 0) return inAir(step);
+    // what both hands lead goes no path that is known beforehand: its step says so
+    if (step.method === 'hands') return [];
     const contacts = contactsOf(motionsOf(setup, step, tool, part), bodiesOf(tool), standingIn(setup, step, shop, part.length, up));
     return [
       ...contacts.map((c) => told(c, setup, step, tool)),
@@ -89,7 +92,7 @@ function told({ moving, standing, by }: Contact, setup: Setup, step: Step, tool:
     code: rapid ? 'rapid-through-metal' : `meets-${standing}`,
     about: step.id,
     // a centre is the same in every setup
-    cause: standing === 'centre' || standing === 'tailstock' ? tool.id : `${tool.id} in ${setup.id}`,
+    cause: standing === 'centre' || standing === 'tailstock' ? standing : `${tool.id} in ${setup.id}`,
     // a form tool may be set so that less of it stands over the jaws; sizes of holders and centres are usual ones
     severity: standing === 'jaws' && moving === 'tool' && tool.kind !== 'form' ? 'stop' : 'caution',
     says:
@@ -204,13 +207,38 @@ function finished(route: Worked, part: Part): readonly Finding[] {
     s.steps.filter((step) => step.verb === 'centre-drill' || threads.has(step.verb)).flatMap((step) => step.removes),
   );
   const missing = combine('difference', drawn, last);
-  const kept = meant.length > 0 && missing.length > 0 ? combine('difference', missing, meant) : missing;
+  const cones = missing.length > 0 ? route.setups.flatMap((s) => s.steps.flatMap((step) => coneBeyond(step, part))) : [];
+  const known = [...meant, ...cones];
+  const kept = known.length > 0 && missing.length > 0 ? combine('difference', missing, known) : missing;
   for (const [region, code] of [
-    [combine('difference', last, drawn), 'metal-left'],
+    [exceptPoints(combine('difference', last, drawn), part), 'metal-left'],
     [kept, 'gouged'],
   ] as const)
     findings.push(...faults(region, code, part));
   return findings;
+}
+
+/** The cone that a drill leaves at a shoulder which is not drawn flat: so long at the most, mm. @source judgement */
+const CONE = 1.05;
+
+/** Metal without the drawn points of blind holes: what stands about a point that a bar bored round is no fault of the hole. */
+function exceptPoints(left: Region, part: Part): Region {
+  if (left.length === 0) return left;
+  const points = part.features.flatMap((f): Region => {
+    if (f.side === 'outside' || f.bottom === undefined || f.bottom >= 90 || f.through === true) return [];
+    const radius = Math.max(f.nearDiameter.nominal, f.farDiameter.nominal) / 2 + 0.01;
+    return rectangle(f.far, f.far + (f.side === 'right' ? -1 : 1) * radius, 0, radius);
+  });
+  return points.length === 0 ? left : combine('difference', left, points);
+}
+
+/** What of a drill's cut lies beyond the shoulder of its row: its point goes on into the smaller hole, as points do. */
+function coneBeyond(step: Step, part: Part): Region {
+  if ((step.verb !== 'drill' && step.verb !== 'pilot') || step.removes.length === 0) return [];
+  const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
+  if (!row || row.side === 'outside' || row.edgeFar.kind === 'bottom') return [];
+  const inward = row.side === 'right' ? -1 : 1;
+  return combine('intersection', step.removes, rectangle(row.far, row.far + inward * CONE, 0, 1000));
 }
 
 function faults(region: Region, code: 'metal-left' | 'gouged', part: Part): readonly Finding[] {

@@ -1,5 +1,5 @@
 import { surfaceAt, turnsFor } from './turning';
-import { atReference, whenWarm } from './expansion';
+import { atReference, degreesToAssemble, whenWarm } from './expansion';
 import { costFormulas } from './costFormulas';
 import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
@@ -433,6 +433,24 @@ export const formulas = {
       handling: ['time', 'handling'],
     },
     ({ constant, warm, wanted, room, handling }) => (warm > wanted ? constant * Math.log((warm - room) / (wanted - room)) : 0) + handling,
+  ),
+  warmToJoin: define(
+    'room + (interference + gap) / (alpha d)',
+    'linear expansion; join-heat, common practice',
+    {
+      room: ['temperature', 'room'],
+      interference: ['length', 'interference'],
+      gap: ['length', 'gap'],
+      d: ['diameter', 'joint'],
+      alpha: ['ratio', 'alpha, millionths a degree'],
+    },
+    ({ room, interference, gap, d, alpha }) => room + degreesToAssemble(interference, gap, d, alpha),
+  ),
+  sawing: define(
+    'section / rate + handling',
+    'time-of-sawing, common practice',
+    { area: ['ratio', 'section, mm2'], rate: ['ratio', 'mm2 a minute'], handling: ['time', 'beside the cut'] },
+    ({ area, rate, handling }) => area / rate + handling,
   ),
   drillDepth: define(
     'full depth + cone of the point, d / 2 / tan(half the point angle); a flat bottom has none',

@@ -29,6 +29,6 @@ export { isZero, nearestFraction, readNumber } from './number';
 export { remember } from './remember';
 export { roundTo, tidy } from './rounding';
 export { alike, atLeast, atMost, exceeds, fallsShort, PLACE, ROUNDING, SNAPPED } from './compare';
-export { atReference, growth, REFERENCE, whenWarm } from './expansion';
+export { atReference, degreesToAssemble, growth, REFERENCE, whenWarm } from './expansion';
 export { surfaceAt, turnsFor } from './turning';
 export { isFigure } from './figure';

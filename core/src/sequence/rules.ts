@@ -122,7 +122,9 @@ function holeRule(a: Ordered, b: Ordered, { centre, steady, part }: SetupFacts):
       return { rule: 'drill-bore-ream', says: say`each opens the way for the next` };
     return undefined;
   }
-  if (first >= 0 && inside(b) && !hole.has(b.verb) && rowOf(a, part) === rowOf(b, part))
+  if (b.verb === 'tap' && a.verb === 'chamfer' && rowOf(a, part) === rowOf(b, part))
+    return { rule: 'relief-first', says: say`a tap starts clean in the chamfer of its mouth` };
+  if (first >= 0 && a.verb !== 'tap' && inside(b) && !hole.has(b.verb) && rowOf(a, part) === rowOf(b, part))
     return { rule: 'drill-bore-ream', says: say`its edges and grooves are cut in a hole that is there` };
   if (first >= 0 && first < 2 && inside(b) && !hole.has(b.verb)) return { rule: 'drill-bore-ream', says: say`it wants the hole to be open` };
   if (!centre && !steady && hole.has(a.verb) && (b.verb === 'finish-turn' || b.verb === 'cool'))
@@ -149,10 +151,18 @@ function turningRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined 
 /** What preferred rules are about: a setup without any keeps them all. */
 export const preferredOf: ReadonlySet<Verb> = new Set<Verb>(['knurl']);
 
+/** Two rows that touch. */
+function beside(part: Part, one: string, other: string): boolean {
+  const [a, b] = [part.features.find((f) => f.id === one), part.features.find((f) => f.id === other)];
+  return a !== undefined && b !== undefined && (a.near === b.far || a.far === b.near);
+}
+
 /** On one row: its diameter, then what is cut into it, then its thread. */
 function rowRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined {
   const [ra, rb] = [rowOf(a, part), rowOf(b, part)];
-  if (b.verb === 'finish-turn' && a.verb === 'knurl' && ra !== rb && b.gauge !== undefined)
+  if (a.verb === 'neck' && b.verb === 'finish-turn' && b.gauge !== undefined && beside(part, ra, rb))
+    return { rule: 'relief-first', says: say`the relief is cut before the size beside it is finished` };
+  if ((b.verb === 'finish-turn' || b.verb === 'form') && a.verb === 'knurl' && ra !== rb)
     return { rule: 'knurl-early', preferred: true, says: say`a knurl pushes hard and raises metal: before the neighbours are finished` };
   if (a.verb === 'neck' && b.verb === 'chamfer') return { rule: 'relief-first', says: say`room behind the edge comes first` };
   if (ra !== rb) return undefined;

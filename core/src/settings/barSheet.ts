@@ -83,6 +83,33 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
   };
 }
 
+/**
+ * A stout blank with a few millimetres to hold it by beyond the part: everything is done in one chucking, and what was gripped is faced away when it is turned round.
+ * @source bar-or-blank, grip-on: a disc is held by 6 to 10 mm, seated back; common practice
+ */
+export function facedSheet(asked: SheetAsked, chosenGrip: number | undefined): BarSheet {
+  const { job, part, bar, first } = asked;
+  const far = first === 'right' ? 'left' : 'right';
+  const held = Math.min(practice.discGripMost, Math.max(practice.discGripLeast, mmOf(bar.across) / 10));
+  const grip = orChosen(figure('length', 'gripOfJaws', { jaws: mmOf(asked.holding?.jaw?.length, 30), most: held }, { step: 0.1 }), chosenGrip);
+  const off = { ...offOf(first), [far]: tidy(grip.value + practice.startedClear) };
+  const lengths = { part: part.length, faceA: off[first], faceB: practice.startedClear, blade: 0, gap: 0 };
+  const choice = job.choices.findLast((c) => c.kind === 'bar');
+  const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
+  return {
+    off,
+    blade: 0,
+    gap: practice.startedClear,
+    grip,
+    stickOut: figure('length', 'stickOut', lengths, { step: 0.1 }),
+    cut: orChosen(figure('length', 'barLength', { ...lengths, grip: grip.value, spare: 0 }, { step: 0.1 }), typed?.ok ? typed.value : undefined),
+    surfaceStays: surfaceStays(part, bar),
+    severs: false,
+    whole: false,
+    each: tidy(part.length + off.right + off.left),
+  };
+}
+
 /** A bar that is sawn to its length and carried between centres or on a plate: no grip, gap or blade is lost. */
 export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): BarSheet {
   const off = offOf(first);

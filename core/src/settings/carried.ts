@@ -1,6 +1,6 @@
 import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { HoldingChoice } from '../holding';
-import { awaySteps, centreDrill, chamferInner, drawnCentre, faceEnd, makeHole, reason, releaseCheck, takeHold } from '../operations';
+import { awaySteps, centreDrill, chamferInner, drawnCentre, faceEnd, holeAt, makeHole, reason, releaseCheck, takeHold } from '../operations';
 import { diameter, figure, length, say } from '../quantity';
 import type { End } from '../ref';
 import { type Done, inOrder } from '../sequence';
@@ -114,7 +114,7 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeS
   const back = faceOf(facts.part, otherEnd(end));
   const isFirst = end === first;
   const begin = beginningOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
-  const hole = facts.part.features.some((f) => f.side === end);
+  const hole = holeAt(facts, end);
   const done = inOrder(
     facts,
     begin,
@@ -129,6 +129,7 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeS
             ? reason('rough-back', say`its sawn back on three points of one height, else it springs back after facing`, end)
             : reason('seat-first', say`pressed back on its faced side, so that both faces come out parallel`, end),
           ...held.because,
+          ...(isFirst ? atLoading(facts, 0) : []),
           reason('balance', say`a counterweight opposite the heavy side, turned by hand first: unbalanced work runs slow`, end),
         ],
         cautions: [

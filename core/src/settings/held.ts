@@ -1,6 +1,6 @@
 import { type Holding, orChosen } from '../document';
-import { faceOf, innerOf, inward, otherEnd, type Part } from '../drawing';
-import { type Held, largestDiameter, type ToKeep } from '../holding';
+import { faceOf, innerOf, inward, otherEnd, type Part, rowAt } from '../drawing';
+import { type Held, largestDiameter, surfaceStays, type ToKeep } from '../holding';
 import { cuttingForce } from '../mechanics';
 import type { Facts } from '../operations';
 import { figure, type Figure } from '../quantity';
@@ -55,6 +55,17 @@ const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
       diameter <= f.nearDiameter.max + practice.finishedWithin,
   );
 
+/** No centre hole is drilled in a point or a ball: there is no face for it, unless it is drawn. @source no-hole-in-a-point, common practice */
+export function centreGoesIn(facts: Facts, end: End): boolean {
+  const row = rowAt(
+    facts.part.features.filter((f) => f.side === 'outside'),
+    end,
+  );
+  if (!row || centreDrawn(facts, end)) return true;
+  const face = (end === 'right' ? row.nearDiameter : row.farDiameter).nominal;
+  return row.form !== 'ball' && face >= practice.faceForCentre;
+}
+
 const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => d.kind === 'centre' && d.on === side);
 
 /** The bar, or the piece as it is, held for the end that is worked first. */
@@ -65,12 +76,13 @@ export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith:
     setup: `${first}-1`,
     diameter,
     form: facts.bar.form,
-    finished: finishedAlready(facts, diameter),
+    // a ground surface that stays is a finished one
+    finished: finishedAlready(facts, diameter) || (facts.bar.skin === 'ground' && surfaceStays(facts.part, facts.bar)),
     room: facts.started ? metal : Math.max(1, metal - sheetWith('').stickOut.value),
     stickOut: (h) => sheetWith(h.id).stickOut,
     grip: (h) => sheetWith(h.id).grip,
     face: faceOf(facts.part, first),
-    centreAllowed: true,
+    centreAllowed: centreGoesIn(facts, first),
     centreDrawn: centreDrawn(facts, first),
     hole: holeOf(facts, first),
     bore: undefined,
@@ -102,7 +114,7 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
         ? figure('length', 'distance', { value: part.length + sheet.off[end] }, { step: 0.1 })
         : turnedStickOut(facts, gripping, sheet.off[end], gripOf(h).value),
     face: faceOf(part, end),
-    centreAllowed: true,
+    centreAllowed: centreGoesIn(facts, end),
     centreDrawn: centreDrawn(facts, end),
     hole: holeOf(facts, end),
     bore: through?.nearDiameter.nominal,

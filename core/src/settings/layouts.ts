@@ -2,14 +2,14 @@ import type { Holding } from '../document';
 import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
 import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
-import { type Facts, severingOf, wayChosen } from '../operations';
+import { type Facts, sawRate, severingOf, wayChosen } from '../operations';
 import { exceeds, length, PLACE, say, type Sentence } from '../quantity';
 import type { End } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
 import { rectangle, type Region, sameRegion } from '../stock';
-import { type BarSheet, barSheet, carriedSheet } from './barSheet';
+import { type BarSheet, barSheet, carriedSheet, facedSheet } from './barSheet';
 import { betweenSetup, centreSetup, plateSetup, rimSetup } from './carried';
-import { heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor } from './held';
+import { centreGoesIn, heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned, onArbor } from './held';
 import { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './reach';
 import type { MadeSetting, Making } from './setting';
 import type { LayoutName } from './setup';
@@ -59,10 +59,11 @@ export function layoutsOf(facts: Facts): Layouts {
   // the usual ones first: what they cost soon rules the others out
   const all = [
     ...begun.flatMap((begins) => [
-      ...chucked(begins, 'soon'),
+      ...(facedAsked(facts) === true ? [] : chucked(begins, 'soon')),
+      ...facedOff(begins),
       ...(started ? [] : [betweenCentres(begins.facts, begins.first), onPlate(begins.facts, begins.first)].filter((made) => 'stages' in made)),
     ]),
-    ...begun.flatMap((begins) => chucked(begins, 'later')),
+    ...(facedAsked(facts) === true ? [] : begun.flatMap((begins) => chucked(begins, 'later'))),
   ];
   const like = all.filter((l) => l.name === asked);
   if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
@@ -115,6 +116,38 @@ function beginning(facts: Facts, first: End): Beginning {
   const firstHeld = heldFirst(facts, first, started ? gripDiameter(started, part, sheetOf('')) : across, sheetOf);
   const weighed = weighHoldings(firstHeld, shop);
   return { facts, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
+}
+
+/** Whether a person, or what was given out, has what was gripped faced away: undefined where nothing is said of it. */
+function facedAsked({ chosen }: Facts): boolean | undefined {
+  const methods = (['left', 'right'] as const).flatMap((end) => chosen.method.get(end)?.method ?? []);
+  return methods.length === 0 ? undefined : methods.includes('face');
+}
+
+/** Minutes that a saw takes through the bar. @source time-of-sawing, common practice */
+const sawnIn = (facts: Facts, across: number): number =>
+  (Math.PI * across ** 2) /
+  4 /
+  sawRate(
+    facts,
+    facts.shop.tools.find((t) => t.kind === 'saw'),
+  );
+
+/** A stout blank held by a few millimetres beyond the part, which are faced away: nothing is severed. @source bar-or-blank, common practice */
+function facedOff(begins: Beginning): readonly Layout[] {
+  const { facts, first } = begins;
+  const { part, bar, shop, started, chosen, job, machine } = facts;
+  const across = mmOf(bar.across);
+  const asked = facedAsked(facts);
+  if (started || asked === false || bar.form === 'square' || part.length > practice.discFrom * across) return [];
+  if (asked !== true && (wayChosen(facts, 'bar') === 'whole' || begins.severing.method !== 'saw' || sawnIn(facts, across) < practice.faceInsteadFrom))
+    return [];
+  const typed = chosen.hold.get(`${first}-1`);
+  const sheetOf = remembered((holding) =>
+    facedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }, typed?.grip && mmOf(typed.grip, NaN)),
+  );
+  const weighed = weighHoldings(heldFirst(facts, first, across, sheetOf), shop);
+  return chucked({ ...begins, sheetOf, weighed, taken: takeHolding(weighed, typed) }, 'soon');
 }
 
 /** Turned in chucks; where everything that is plain enough to be gripped is left for the second end, that is no other way. */
@@ -207,6 +240,7 @@ function betweenCentres(facts: Facts, first: End): Layout | Refused {
   const through = mmOf(machine.through);
   if (!shop.holdings.some((h) => h.kind === 'centres')) return { why: say`the shop has no centres with a driving dog` };
   if (part.features.some((f) => f.side !== 'outside')) return { why: say`a hole takes the centre of an end away` };
+  if (!centreGoesIn(facts, 'right') || !centreGoesIn(facts, 'left')) return { why: say`no centre hole goes in a point or a ball` };
   if (bar.form !== 'round') return { why: say`the dog and the centres want a round bar` };
   if (part.length < (asked ? 2 : practice.centresFrom) * across)
     return { why: say`it is short for its diameter: a chuck holds it as true in one go` };
@@ -261,7 +295,8 @@ function onPlate(facts: Facts, first: End): Layout | Refused {
   const stage = (id: string, end: End, make: Stage['make']): Stage => ({
     id,
     options: weighHoldings(heldOnPlate(facts, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
-    dangers: () => [],
+    // the rim is turned apart from bore and faces: true to them as it is dialled
+    dangers: ({ holding }) => (id.endsWith('-2') ? outside.slice(0, 1).map((row) => turnedApart(row, end, holdingOf(shop, holding))) : []),
     make,
   });
   return {

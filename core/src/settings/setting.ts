@@ -70,8 +70,25 @@ export function beginningOf(
     support: held.support,
     jaws,
     speedBy: speed.says,
-    place: { machine: facts.machine, material: facts.material, mostSpeed: speed.most, ratio, centre: carried, ...(grip && { grip }) },
+    place: {
+      machine: facts.machine,
+      material: facts.material,
+      mostSpeed: speed.most,
+      ratio,
+      centre: carried,
+      ...(grip && { grip }),
+      ...cornersOf(making, id),
+    },
   };
+}
+
+/** Corners of the stock while it is held for the first time: of a bar over its flats, of a piece as it was measured. @source interrupted, corners-first; common practice */
+function cornersOf({ facts, first, sheet }: Making, id: string): Pick<At['place'], 'knocks'> {
+  const { bar, started } = facts;
+  const over = bar.form === 'square' ? Math.SQRT2 : bar.form === 'hex' ? 2 / Math.sqrt(3) : 1;
+  if (over === 1 || sheet.surfaceStays || (id !== `${first}-1` && !id.endsWith('-2'))) return {};
+  const across = mmOf(bar.across);
+  return { knocks: started ? { flats: across / over, corners: across } : { flats: across, corners: across * over } };
 }
 
 /** What allows the least speed: the holding, what runs on it, a bar that whips behind the spindle. */

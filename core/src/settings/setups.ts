@@ -1,4 +1,4 @@
-import { envelopeOf, faceOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
+import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
 import {
@@ -11,8 +11,11 @@ import {
   type Facts,
   type Operation,
   reason,
+  holeAt,
   releaseCheck,
   sever,
+  edgeSize,
+  shapeEdges,
   takeHold,
 } from '../operations';
 import { diameter, length, say } from '../quantity';
@@ -22,7 +25,7 @@ import { combine, rectangle } from '../stock';
 import { boredGripping, onArbor } from './held';
 import type { Gripping } from './reach';
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
-import { finishEdges, holeAfterTurning, madeAlready, openEnd, shapeRows, turnRows } from './works';
+import { edgesLaidOpen, finishEdges, holeAfterTurning, madeAlready, openEnd, shapeRows, turnRows } from './works';
 
 /** @source bar-whip, common practice */
 const WHIPS = 'The bar past the headstock whips: support it in a tube, or cut it short. Nobody stands beside it.';
@@ -33,7 +36,6 @@ export const SCREWED = 'The chuck is screwed on: never reverse it or brake it ha
 /** What the bar itself asks for when it is held. */
 export function atLoading(facts: Facts, out: number): readonly Reason[] {
   const { bar, job, started } = facts;
-  if (started) return [];
   const shared = job.choices.some((c) => c.kind === 'bar' && c.after !== undefined);
   const across = mmOf(bar.across);
   return [
@@ -41,9 +43,9 @@ export function atLoading(facts: Facts, out: number): readonly Reason[] {
       ? [reason('interrupted', say`its corners knock until it is round: lighter and slower at first, a tough edge or high-speed steel`, 'bar')]
       : []),
     ...(bar.form === 'square'
-      ? [reason('corners-first', say`its corners go at the saw first: what the lathe then knocks round is an octagon`, 'bar')]
+      ? [reason('corners-first', say`its corners go at the saw first where they can: what the lathe then knocks round is an octagon`, 'bar')]
       : []),
-    ...((bar.skin === 'drawn' || bar.skin === 'hot') && out > 6 * across
+    ...(!started && (bar.skin === 'drawn' || bar.skin === 'hot') && out > 6 * across
       ? [reason('skin-off-both', say`drawn bar moves as its skin comes off: roughed all over it may be released, trued again, and finished`, 'bar')]
       : []),
     ...(shared
@@ -61,6 +63,9 @@ const severedAt = ({ facts, sheet, first }: Making): number => {
   return faceOf(facts.part, far) - inward(far) * sheet.off[far];
 };
 
+/** The edge of a row that is left behind when the piece is severed. */
+const backEdge = (row: Feature, far: 'left' | 'right') => (far === 'left' ? row.edgeFar : row.edgeNear);
+
 /** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
 export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
   const { facts, sheet, first: end } = making;
@@ -72,7 +77,7 @@ export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
   const begin = beginningOf(making, `${end}-1`, end, held, { ratio: sheet.stickOut.value / barDiameter, stock, jaws, gripped: barDiameter });
   const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
-  const hole = facts.part.features.some((f) => f.side === end);
+  const hole = holeAt(facts, end);
   const face = faceOf(facts.part, end);
   const opening = { z: face, widest: rowAt(rows, end)?.nearDiameter.nominal ?? barDiameter, hole };
   const last = rowAt(rows, far);
@@ -87,11 +92,17 @@ export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
       because: [
         facts.started
           ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(facts.part.length)}`, 'bar')
-          : reason(
-              'bar-length',
-              say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part, facing, blade, gap, grip and spare`,
-              'bar',
-            ),
+          : sheet.severs
+            ? reason(
+                'bar-length',
+                say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part, facing, blade, gap, grip and spare`,
+                'bar',
+              )
+            : reason(
+                'bar-or-blank',
+                say`a blank of ${length(sheet.cut.value, 0.1)}: held by ${length(sheet.grip.value, 0.1)} beyond the part, seated back against the jaws; that is faced away when it is turned round`,
+                'bar',
+              ),
         ...held.because,
         ...atLoading(facts, sheet.stickOut.value),
       ],
@@ -110,7 +121,18 @@ export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
     ),
     ...holeAfterTurning(held, opening),
     ...(last && making.reach[last.id] === end && parts
-      ? [chamferInner(last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1))]
+      ? [
+          chamferInner(last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1)),
+          ...(edgeSize(backEdge(last, far)) !== undefined
+            ? [
+                shapeEdges(
+                  last,
+                  true,
+                  backGroove(edge, inward(end) * making.severing.width, widest - (edgeSize(backEdge(last, far))?.up ?? 0) - sheet.off[far] - 1),
+                ),
+              ]
+            : []),
+        ]
       : []),
     releaseCheck(),
     ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
@@ -142,7 +164,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
   });
   const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
-  const hole = facts.part.features.some((f) => f.side === end);
+  const hole = holeAt(facts, end);
   const barDiameter = mmOf(facts.bar.across);
   const last = rowAt(rows, end);
   const face = faceOf(facts.part, end);
@@ -165,8 +187,9 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
     ...turnRows(making, begin, mine, face, false),
     ...finishEdges(making, begin, mine, rows),
     ...shapeRows(making, begin, mine),
+    ...edgesLaidOpen(making, begin, rows),
     ...holeAfterTurning(held, opening),
-    ...(last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw') ? [chamferMouth(last)] : []),
+    ...(last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw') ? [chamferMouth(last), shapeEdges(last)] : []),
     releaseCheck(),
     awaySteps(),
   ];

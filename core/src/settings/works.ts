@@ -1,4 +1,4 @@
-import { alike } from '../quantity';
+import { alike, exceeds, PLACE } from '../quantity';
 import { type Feature, innerOf, inward, isShaped, mouthOf, threadOf } from '../drawing';
 import { alreadyMade, type HoldingChoice } from '../holding';
 import {
@@ -96,10 +96,41 @@ export function finishEdges({ facts, reach }: Making, { end }: At, mine: readonl
 }
 
 /** What the envelope and 45 degree chamfers do not finish: tapers, arcs, radii, reliefs, grooves, knurls; in holes their grooves. */
-export function shapeRows({ facts }: Making, at: At, mine: readonly Feature[]): readonly Operation[] {
+export function shapeRows({ facts, reach }: Making, at: At, mine: readonly Feature[]): readonly Operation[] {
   const drawn = facts.part.features.filter((f) => mine.some((m) => m.id === f.id));
   const all = [...drawn, ...facts.part.features.filter((f) => f.side === at.end)];
-  return [...drawn.filter(isShaped).map(shapeRow), ...drawn.map(shapeEdges), ...detailsOf(facts, at, all).map((detail) => detailStep(all, detail))];
+  const necks = (row: Feature) => drawn.some((f) => reach[f.id] === 'neck' && alike(mouthOf(f, at.end), innerOf(row, at.end)));
+  return [
+    ...drawn.filter(isShaped).map(shapeRow),
+    ...drawn.map((row) => shapeEdges(row, necks(row))),
+    ...detailsOf(facts, at, all).map((detail) => detailStep(all, detail)),
+  ];
+}
+
+/** Edges of rows that were turned from the other end and lie open here, where what stands before them is turned down now. */
+export function edgesLaidOpen({ facts, reach }: Making, { end }: At, rows: readonly Feature[]): readonly Operation[] {
+  const open = rows.filter((row) => {
+    const before = rows.find((f) => f.id !== row.id && alike(innerOf(f, end), mouthOf(row, end)));
+    return (
+      before !== undefined &&
+      reach[before.id] === end &&
+      reach[row.id] !== end &&
+      exceeds(row.nearDiameter.nominal, before.nearDiameter.nominal, PLACE) &&
+      !madeAlready(facts, row)
+    );
+  });
+  // and of those that are turned here, the edge towards the headstock, where what is gripped behind it is smaller
+  const behind = rows.filter((row) => {
+    const next = rows.find((f) => f.id !== row.id && alike(mouthOf(f, end), innerOf(row, end)));
+    return (
+      reach[row.id] === end &&
+      next !== undefined &&
+      reach[next.id] !== end &&
+      reach[next.id] !== 'neck' &&
+      exceeds(row.nearDiameter.nominal, next.nearDiameter.nominal, PLACE)
+    );
+  });
+  return [...open.flatMap((row) => [chamferMouth(row), shapeEdges(row)]), ...behind.flatMap((row) => [chamferInner(row, []), shapeEdges(row, true)])];
 }
 
 const pitchOf = (row: Feature): number => threadOf(row)?.pitch ?? 1;

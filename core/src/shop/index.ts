@@ -6,6 +6,7 @@ export {
   gaugeFor,
   grips,
   holdingOf,
+  caliperOf,
   insideGaugeFor,
   isChuck,
   machineOf,
@@ -24,5 +25,5 @@ export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
 export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';
-export { practice, practices } from './practice.table';
+export { practice } from './practice.table';
 export { fillTools } from './fill';

@@ -53,7 +53,10 @@ const bySize = new Set<Tool['kind']>(['drill', 'centreDrill', 'ream', 'tap', 'di
 export function sizeUnread(tool: Tool): boolean {
   if (!bySize.has(tool.kind)) return false;
   if (tool.kind === 'tap') return readInternalThread(tool.size?.text ?? '')?.ok !== true;
-  if (tool.kind === 'die') return readExternalThread(tool.size?.text ?? '')?.ok !== true;
+  if (tool.kind === 'die') {
+    const name = tool.size?.text ?? '';
+    return readExternalThread(name)?.ok !== true && readExternalThread(`${name} A`)?.ok !== true;
+  }
   return !(sizeOf(tool) > 0);
 }
 
@@ -136,6 +139,9 @@ export function boreGaugeFor(shop: Shop, size: number, tolerance: number): Gauge
 export function insideGaugeFor(shop: Shop): Gauge | undefined {
   return shop.gauges.find((g) => g.kind === 'depth') ?? shop.gauges.find((g) => g.kind === 'caliper');
 }
+
+/** What looks over a size that nobody measures fine. */
+export const caliperOf = (shop: Shop): Gauge | undefined => shop.gauges.find((g) => g.kind === 'caliper');
 
 /** A tool of a kind, the one asked for when it is of that kind, else the first that passes, of the tool material that the shop takes first. */
 export function toolOf(

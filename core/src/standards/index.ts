@@ -14,7 +14,7 @@ export { lookUp } from './lookUp';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export { type PinClass, pinClasses, pinsProve } from './plugPins';
-export { degreesToAssemble, degreesToChill, pressFit } from './pressFit';
+export { degreesToChill, pressFit, warmCaps, warmestOf } from './pressFit';
 export { oRingCords, oRingGroove, ringGroove } from './rings';
 export { countersinkDepth, doesItPass, screwHoles } from './screws';
 export { fitHabits, type Intent, suggestFit } from './suggestFit';

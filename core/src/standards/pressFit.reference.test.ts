@@ -1,5 +1,6 @@
 import { fit } from './fits';
-import { degreesToAssemble, degreesToChill, pressFit } from './pressFit';
+import { degreesToAssemble } from '../quantity';
+import { degreesToChill, pressFit } from './pressFit';
 
 const steel = { modulus: 206000, poisson: 0.3 };
 const tightest = (text: string): number => {

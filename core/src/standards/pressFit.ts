@@ -48,16 +48,20 @@ export function pressFit({ interference, diameter: d, outside, inside = 0, lengt
   return { pressure, force, torque: (force * d) / 2 / 1000, hoop, ...(hub.yield !== undefined && { ofYield: (hoop + pressure) / hub.yield }) };
 }
 
+/** What a hub may be warmed to, degrees C, by what it is. @source shrink, common practice */
+export const warmCaps = {
+  plain: { words: 'a plain part', celsius: 300 },
+  bearing: { words: 'a bearing', celsius: 110 },
+  aluminium: { words: 'heat-treated aluminium', celsius: 150 },
+  hardened: { words: 'a hardened part, tempered at 200', celsius: 180 },
+} as const;
+
 /**
- * Degrees by which a hub is warmed (or, with the shaft's expansion, a shaft chilled) so that it falls on.
- * @param interference largest, mm on diameter
- * @param gap clearance wanted while it goes on, mm on diameter
- * @param alpha millionths a degree
- * @source linear expansion: (interference + gap) / (alpha d)
- * @example degreesToAssemble(0.03, 0.03, 50, 12) // 100
+ * The cap of a part by its material, and whether it is hard.
+ * @example warmestOf('aluminium', false).celsius // 150
  */
-export const degreesToAssemble = (interference: number, gap: number, diameter: number, alpha: number): number =>
-  (interference + gap) / (alpha * 1e-6 * diameter);
+export const warmestOf = (material: string, hard: boolean): { readonly words: string; readonly celsius: number } =>
+  hard ? warmCaps.hardened : material.startsWith('aluminium') && material !== 'aluminium-bronze' ? warmCaps.aluminium : warmCaps.plain;
 
 /** Of what its expansion at room says a metal shrinks by less the colder it is: this share is missing at liquid nitrogen. @source cryogenic tables of steel (0.20 % from 20 to -196 C), aluminium (0.39 %), brass (0.35 %), from memory */
 const MISSING = 0.21;

@@ -1,4 +1,4 @@
 export { substitutes } from './substitutes.table';
 export { cuts, insideBars, toolForThread } from './threadTools';
 export { type BarOut, giveOfBar, giveOfBlade } from './toolSpring';
-export { stoutestBar } from './boringBar';
+export { bevels, groovers, rounds } from './edges';

@@ -1,6 +1,6 @@
-import { alike } from '../quantity';
+import { alike, atLeast, atMost, PLACE } from '../quantity';
 import type { Shop, Tool } from '../document';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { type DrawnThread, flankHalf, readExternalThread, readInternalThread } from '../standards';
 
 /** A die or a tap of the shop that makes this thread: family, diameter and pitch; its class is its maker's. */
@@ -8,7 +8,9 @@ export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThre
   if (!thread) return undefined;
   return shop.tools.find((tool) => {
     if (tool.kind !== kind) return false;
-    const read = kind === 'die' ? readExternalThread(tool.size?.text ?? '') : readInternalThread(tool.size?.text ?? '');
+    const name = tool.size?.text ?? '';
+    // a die of a pipe thread is called without the class that its drawing has
+    const read = kind === 'die' ? [readExternalThread(name), readExternalThread(`${name} A`)].find((r) => r?.ok) : readInternalThread(name);
     if (!read?.ok) return false;
     const { family, nominal, pitch } = read.thread;
     return family === thread.family && alike(nominal, thread.nominal) && alike(pitch, thread.pitch);
@@ -18,6 +20,18 @@ export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThre
 /** A threading tool that is ground to the angle of a thread. */
 export const cuts = (tool: Tool, thread: DrawnThread): boolean => Math.abs(mmOf(tool.angle, 60) - 2 * flankHalf(thread.family)) < 0.6;
 
-/** Threading bars of the shop for an inside thread: those with a shank, the stoutest first. */
-export const insideBars = (shop: Shop, thread: DrawnThread): readonly Tool[] =>
-  shop.tools.filter((t) => t.kind === 'thread' && t.shank !== undefined && cuts(t, thread)).toSorted((a, b) => mmOf(b.shank) - mmOf(a.shank));
+/**
+ * Threading bars of the shop for an inside thread that go into its core and reach its end, the stoutest first: with a shank, room to draw clear by the depth of the
+ * thread. @param deep mm from the face @source bar-enters, common practice
+ */
+export const insideBars = (shop: Shop, thread: DrawnThread, core: number, deep: number): readonly Tool[] =>
+  shop.tools
+    .filter(
+      (t) =>
+        t.kind === 'thread' &&
+        t.shank !== undefined &&
+        cuts(t, thread) &&
+        atMost(mmOf(t.shank), Math.min(practice.threadBarEnters * core, core - Math.abs(thread.root - thread.crest)), PLACE) &&
+        atLeast(mmOf(t.reach, Infinity), deep, PLACE),
+    )
+    .toSorted((a, b) => mmOf(b.shank) - mmOf(a.shank));

@@ -1,2 +1,2 @@
 export { awaySteps } from './away';
-export { fittedOne } from './fitted';
+export { fittedOne, mateName } from './fitted';

@@ -39,11 +39,9 @@ export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
           : heat.celsius === undefined
             ? say`hardened, ${given}`
             : say`hardened at ${bothDegrees(heat.celsius)}${heat.minutes === undefined ? '' : `, ${writeMinutes(heat.minutes)}`}${heat.rest === '' ? '' : `, ${heat.rest}`}`,
-      because: reason(
-        'harden-last',
-        say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`,
-        id,
-      ),
+      because: [
+        reason('harden-last', say`cross holes and threads are in; after this only grinding and polishing; slender pieces warp, so quench end on`, id),
+      ],
       cautions: [
         'Oven, torch and quench oil: gloves and face shield, no water near the oil, lid and extinguisher at hand; by the maker’s sheet of the steel.',
       ],
@@ -55,21 +53,27 @@ export function treatWith(draft: Draft, { id, kind, value }: Treatment): void {
         heat.celsius === undefined && heat.asked === undefined && heat.rest !== ''
           ? say`tempered, ${heat.rest}, ${heatSaid(tempers)}`
           : say`tempered at ${heatSaid(tempers)}`,
-      because: reason('hardening', say`at once after the quench: as hard as it is now it cracks by itself`, id),
+      because: [
+        reason(
+          'hardening',
+          say`at once after the quench, when it is cleaned bright: under scale no colour is seen; as hard as it is now it cracks by itself`,
+          id,
+        ),
+      ],
       cautions: ['Hot parts look cold: tongs, and a place to put them down.'],
       hands: practice.handsTemper,
       waits: tempers.minutes,
     },
     plate: {
       says: given === '' ? say`plated` : say`plated, ${given}`,
-      because: reason('finish', say`what plating adds on each side was left off the sizes that carry a tolerance`, id),
+      because: [reason('finish', say`what plating adds on each side was left off the sizes that carry a tolerance`, id)],
       cautions: ['Plating baths are for those who are equipped and licensed for them.'],
       hands: practice.handsCoat,
       waits: practice.platesFor,
     },
     black: {
       says: given === '' ? say`blackened, then oiled` : say`blackened, ${given}, then oiled`,
-      because: reason('finish', say`cold black takes on a clean, dry surface only`, id),
+      because: [reason('finish', say`cold black takes on a clean, dry surface only`, id)],
       cautions: ['Gloves, glasses, open air: the salts are poisonous.'],
       hands: practice.handsCoat,
       waits: practice.blacksFor,

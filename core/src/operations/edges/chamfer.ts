@@ -1,11 +1,12 @@
 import { practice } from '../../shop';
-import { speedFor } from '../../cutting';
 import { type Feature, innerOf, inward, mouthOf } from '../../drawing';
 import { diameter, figure, length, say } from '../../quantity';
 import type { End } from '../../ref';
 import { chamfered, combine, type Region } from '../../stock';
-import { byHand, chosenData, reason } from '../facts';
-import { addStep, type Draft, needTool, type Operation, operation, stepId } from '../outcome';
+import { bevels } from '../../tooling';
+import { reason } from '../facts';
+import { type Draft, type Operation, operation } from '../outcome';
+import { cutEdge } from './edgeTool';
 
 /** Chamfers the edge of a row that faces the free end. */
 export const chamferMouth = (feature: Feature): Operation =>
@@ -50,23 +51,18 @@ function chamfer(
   sweeps: Region,
   because: readonly ReturnType<typeof reason>[],
 ): void {
-  const { facts, at } = draft;
-  const about = `${feature.id}.${edge}`;
-  const id = stepId(at, 'chamfer', about);
-  const tool = needTool(draft, id, 'form', say`chamfering tool 45°`);
-  const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'form', feature.nearDiameter.nominal));
-  addStep(draft, {
+  cutEdge(draft, {
     verb: 'chamfer',
-    about,
-    tool,
+    about: `${feature.id}.${edge}`,
     says: say`${length(size)} × 45° on ${diameter(feature.nearDiameter.nominal)}`,
     because,
-    figures: {
-      speed,
-      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
-      depth: figure('length', 'distance', { value: size }),
-      minutes: byHand(practice.minutesChamfer),
-    },
+    makes: (t) => bevels(t, 45, false),
+    words: say`chamfering tool 45°`,
+    size,
+    degrees: 45,
+    at: feature.nearDiameter.nominal,
+    minutes: practice.minutesChamfer,
+    depth: figure('length', 'distance', { value: size }),
     sweeps,
   });
 }

@@ -1,15 +1,21 @@
 import { practice } from '../../shop';
 import { spareIn } from '../spare';
-import { cutWindow } from '../cutWindow';
 import { type Edge, type Feature } from '../../drawing';
 import { alike, angle, exceeds, length, PLACE, say, type Sentence } from '../../quantity';
 import { reason } from '../facts';
+import { bevels, rounds } from '../../tooling';
+import { combine, type Region } from '../../stock';
 import { type Operation, operation } from '../outcome';
+import { cutEdge } from './edgeTool';
+import { plunged } from './grooves';
 
-/** Radii, chamfers of other angles than 45 degrees and reliefs of a row, at the corners that this setup reaches. */
-export const shapeEdges = (row: Feature): Operation =>
+/**
+ * Radii, chamfers of other angles than 45 degrees and reliefs of a row, at the corners that this setup reaches: the edge towards its free end, hollows and reliefs at a
+ * shoulder, and with `behind` also the edge towards the headstock, where there is room for a tool or `groove` makes it.
+ */
+export const shapeEdges = (row: Feature, behind = false, groove: Region = []): Operation =>
   operation((draft) => {
-    const { facts } = draft;
+    const { facts, at } = draft;
     for (const end of ['near', 'far'] as const) {
       const edge = end === 'near' ? row.edgeNear : row.edgeFar;
       const z = end === 'near' ? row.near : row.far;
@@ -21,20 +27,36 @@ export const shapeEdges = (row: Feature): Operation =>
       const hollow = across !== undefined && exceeds(across, d, PLACE);
       const window = windowOf(edge, hollow);
       if (!window) continue;
-      cutWindow(draft, {
-        verb: edge.kind === 'shoulderUndercut' ? 'undercut' : 'form',
-        about: `${row.id}.${end}`,
+      const facing = (end === 'near') === (at.end === 'right');
+      if (row.side === 'outside' && !facing && !hollow && !behind && edge.kind !== 'shoulderUndercut') continue;
+      const about = `${row.id}.${end}`;
+      const corner = spareIn(facts, z + away * window.along, z - away * window.beyond, d / 2 - window.into, d / 2 + window.up);
+      const sweeps = !facing && groove.length > 0 ? combine('union', groove, corner) : corner;
+      if (edge.kind === 'shoulderUndercut') {
+        plunged(draft, {
+          verb: 'undercut',
+          about,
+          says: window.says,
+          why: reason('relief-first', say`room for the mate’s corner and a grinding wheel (DIN 509, from memory)`, row.id),
+          width: window.along,
+          depth: Math.max(0.1, window.into),
+          at: d,
+          sweeps,
+        });
+        continue;
+      }
+      cutEdge(draft, {
+        verb: 'form',
+        about,
         says: window.says,
-        why:
-          edge.kind === 'shoulderUndercut'
-            ? reason('relief-first', say`room for the mate’s corner and a grinding wheel (DIN 509, from memory)`, row.id)
-            : reason('chamfer-before-severing', say`while it still runs true`, row.id),
-        kind: edge.kind === 'shoulderUndercut' ? 'groove' : 'form',
-        work: 'form',
+        because: [reason('chamfer-before-severing', say`while it still runs true`, row.id)],
+        makes: edge.kind === 'radius' ? (t) => rounds(t, edge.radius) : (t) => edge.kind === 'chamfer' && bevels(t, edge.degrees, false),
         words: window.tool,
+        size: window.along,
+        ...(edge.kind === 'chamfer' && { degrees: edge.degrees }),
         at: d,
         minutes: practice.minutesCorner,
-        sweeps: spareIn(facts, z + away * window.along, z - away * window.beyond, d / 2 - window.into, d / 2 + window.up),
+        sweeps,
       });
     }
   });

@@ -1,7 +1,8 @@
 import { practice } from '../../shop';
 import { cutWindow } from '../cutWindow';
 import { speedFor } from '../../cutting';
-import { type Feature, longOf, type PartDetail } from '../../drawing';
+import { faceOf, type Feature, innerOf, longOf, type PartDetail } from '../../drawing';
+import type { End } from '../../ref';
 import { alike, diameter, figure, length, say, tidy } from '../../quantity';
 import { combine, rectangle } from '../../stock';
 import { byHand, chosenData, type Facts, reason } from '../facts';
@@ -12,6 +13,9 @@ export function knurlUnder(facts: Facts, row: Feature): number {
   const over = facts.part.details.find((d) => d.kind === 'knurl' && d.on === row.id && coversRow(d, row));
   return over ? tidy(row.nearDiameter.nominal - (over.diameter?.nominal ?? row.nearDiameter.nominal)) : 0;
 }
+
+/** How far from the face of an end a knurl ends, mm. */
+const inTo = ({ part }: Facts, end: End, detail: PartDetail): number => Math.abs(innerOf(detail, end) - faceOf(part, end));
 
 const coversRow = (d: PartDetail, row: Feature) => alike(Math.abs(d.near - d.far), longOf(row));
 
@@ -41,7 +45,17 @@ export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
     says: detail.says,
     because: [
       reason('knurl-blank', say`blank trimmed to a whole number of teeth; feed and oil never stopped midway`, detail.id),
-      ...(coversRow(detail, row) ? [] : [reason('groove-marks', say`it stops within its row: a fine groove or a pen line marks where`, detail.id)]),
+      coversRow(detail, row)
+        ? reason(
+            'groove-marks',
+            say`stops at the end of its row, ${length(inTo(facts, at.end, detail), 0.1)} from the face: a shoulder there first, else a line`,
+            detail.id,
+          )
+        : reason(
+            'groove-marks',
+            say`stops in its row, ${length(inTo(facts, at.end, detail), 0.1)} from the face: a fine groove or a pen line marks where`,
+            detail.id,
+          ),
     ],
     figures: {
       speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'knurl', 2 * surface)),

@@ -1,10 +1,14 @@
-import { practice } from '../../shop';
+import type { Tool } from '../../document';
+import { mmOf, practice } from '../../shop';
+import { finishNose } from '../allowance';
 import { cutWindow } from '../cutWindow';
 import { spareIn } from '../spare';
 import { type Feature, longOf } from '../../drawing';
 import { length, say } from '../../quantity';
 import { reason } from '../facts';
 import { type Operation, operation, stepId, warn } from '../outcome';
+import { rounds } from '../../tooling';
+import { cutEdge } from './edgeTool';
 import { taperWay } from './tapers';
 
 /** Tapers by the compound, arcs and balls by hand or form tool, after their envelope is roughed. */
@@ -38,20 +42,23 @@ export const shapeRow = (row: Feature): Operation =>
         kind: method === 'form' ? 'form' : 'turn',
         work: method === 'form' ? 'form' : 'turn',
         words: method === 'form' ? say`form tool for the taper` : say`turning tool`,
+        ...(method !== 'form' && { made: (t: Tool) => mmOf(t.nose, 0.4) <= finishNose(facts) }),
         at: widest,
         minutes,
         sweeps,
       });
       return;
     }
-    cutWindow(draft, {
+    const radius = row.radius ?? 0;
+    cutEdge(draft, {
       verb: 'form',
       about: row.id,
-      says: say`${row.form === 'ball' ? 'ball' : row.hollow === true ? 'hollow' : 'round'}, radius ${length(row.radius ?? 0)}`,
-      why: reason('plunge-form', say`stepped off to the outline, then blended by form tool or both hands, to a template`, row.id),
-      kind: 'form',
-      work: 'form',
-      words: say`radius form tool`,
+      says: say`${row.form === 'ball' ? 'ball' : row.hollow === true ? 'hollow' : 'round'}, radius ${length(radius)}`,
+      because: [reason('plunge-form', say`stepped off to the outline first, its steps from a table, then blended to a template`, row.id)],
+      makes: (t) => rounds(t, radius),
+      words: say`radius form tool ${length(radius)}`,
+      size: radius,
+      else: say`no tool of this radius here: by both handles, then a file and a template of radius ${length(radius)}`,
       at: widest,
       minutes: practice.minutesForm + long / practice.formPerMinute,
       sweeps,

@@ -84,6 +84,15 @@ export function taperWay(facts: Facts, at: At, row: Feature): TaperWay {
             row.id,
           )
         : reason('taper-from-gauge', say`set it from a known taper by indicator; prove it before size`, row.id),
+      ...(row.taper !== undefined || row.nearDiameter.from !== 'general'
+        ? [
+            reason(
+              'taper-from-gauge',
+              say`proved by blue in its sleeve or a taper gauge before it is to size: how far it still stands off times the taper is what is left`,
+              row.id,
+            ),
+          ]
+        : []),
       onCentre,
       reason(
         'conventions',

@@ -1,73 +1,132 @@
 import { bestFeed, edgeOf, finishFeed, leastDepth, loadOf, passivePush, roughAsked, speedFor, usesOf } from '../../cutting';
 import type { Tool } from '../../document';
 import { faceOf, type Feature, inward, type Limits, longOf, settingOf } from '../../drawing';
-import { alike, angle, atMost, diameter, figure, length, PLACE, say, tidy } from '../../quantity';
+import type { Reason } from '../../finding';
+import { alike, angle, atMost, diameter, exceeds, figure, growth, length, PLACE, REFERENCE, say, tidy } from '../../quantity';
 import { boreGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { noseCorner, type Region } from '../../stock';
-import { type BarOut, giveOfBar, stoutestBar } from '../../tooling';
+import { type BarOut, giveOfBar } from '../../tooling';
+import { mateName } from '../beside';
+import { warmthOf } from '../cool';
 import { barTooSlender, bindingReason, overLimit } from '../cutChecks';
 import { byHand, chosenData, type Facts, reason } from '../facts';
-import { addStep, type At, type Draft, needTool, stepId } from '../outcome';
+import { addStep, type At, type Draft, putOnList, stepId, warn } from '../outcome';
 import { spareIn } from '../spare';
 import { workLimits } from '../workLimits';
+import { checkQuill } from './drilling';
+import { leftToReam, THROUGH } from './ladder';
 
-/** Bores, or reams, one row of a hole that stands at `from` on diameter, mm. */
-export function bore(draft: Draft, row: Feature, from: number): void {
+/** Reams a row to its size. */
+export function ream(draft: Draft, row: Feature, tool: Tool, left: number, instead: boolean): void {
   const { facts, at } = draft;
-  const verb = row.made === 'reamed' ? ('ream' as const) : ('bore' as const);
-  const id = stepId(at, verb, row.id);
-  const tool =
-    verb === 'ream'
-      ? needTool(draft, id, 'ream', say`reamer ${length(row.nearDiameter.nominal)}`, (t) => Math.abs(sizeOf(t) - row.nearDiameter.nominal) < 0.02)
-      : needTool(
-          draft,
-          id,
-          'bore',
-          say`boring bar under ${length(practice.barEnters * Math.max(from, 1))}`,
-          (t) => t === stoutestBar(facts.shop, from),
-        );
-  const { limits, because: left } = workLimits(facts, row);
+  const id = stepId(at, 'ream', row.id);
+  const { limits, because } = workLimits(facts, row);
   const out = Math.abs(row.far - faceOf(facts.part, at.end));
-  if (verb === 'bore' && tool) barTooSlender(draft, id, tool, out);
+  const open = row.through === true || row.met === true;
+  const size = sizeOf(tool);
+  const range = leftToReam(size);
   const gauge = limits.from === 'general' ? undefined : boreGaugeFor(facts.shop, limits.nominal, limits.max - limits.min);
-  const radius = Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2;
-  const window = spareIn(
-    facts,
-    row.near - inward(at.end) * (row.near === 0 || atMost(row.near, -facts.part.length, PLACE) ? 2 : 0),
-    row.far + inward(at.end) * (row.through === true ? 1 : 0),
-    -1,
-    radius,
-  );
-  const corner = verb === 'bore' && tool ? cornerInBore(facts, at, row, mmOf(tool.nose)) : [];
-  const cut = verb === 'bore' && tool ? boring(draft, id, row, tool, { from, out, radius, fine: gauge !== undefined, limits }) : undefined;
+  const much = exceeds(left, range.most + 0.1, PLACE);
+  if (much || left < range.least / 2)
+    warn(draft, {
+      code: 'drill-bore-ream',
+      about: id,
+      severity: 'caution',
+      says: say`the reamer is left ${length(tidy(left), 0.01)} on diameter; ${length(range.least)} to ${length(range.most)} is its work`,
+      why: much
+        ? say`it chatters and cuts over, or binds: a drill between, or the bar first`
+        : say`it rubs, and leaves the marks of the drill: a smaller drill before it`,
+      mends: [],
+    });
+  if (!open || out > 2 * size) checkQuill(draft, id, out + (open ? practice.reamerLead + THROUGH : 0));
+  const trial = facts.job.drawing.mates.find((m) => m.of === row.id);
   addStep(draft, {
-    verb,
+    verb: 'ream',
     about: row.id,
     does: [`${row.id}.diameter`],
     tool,
     gauge: gauge?.id,
     says:
-      row.form === 'taper'
-        ? say`${diameter(row.nearDiameter.nominal)} to ${diameter(row.farDiameter.nominal)}, compound at ${angle(settingOf(row), 0.01)}`
-        : limits.from === 'general'
-          ? say`${diameter(limits.nominal)} × ${length(out)} deep`
-          : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+      limits.from === 'general'
+        ? say`${diameter(limits.nominal)} × ${length(out)} deep`
+        : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
     because: [
-      verb === 'ream'
-        ? reason('drill-bore-ream', say`${length(limits.nominal - from)} left for it`, row.id)
-        : reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
-      ...(verb === 'ream'
-        ? [reason('ream-dwell', say`never reversed, withdrawn turning forward; it floats, and follows a crooked hole`, row.id)]
-        : []),
-      ...(verb === 'ream' && row.through !== true && row.met !== true
-        ? [
+      reason('drill-bore-ream', say`about ${length(tidy(left), 0.01)} left for it, counted from the hole that the drill makes`, row.id),
+      ...(instead ? [reason('bar-enters', say`no boring bar here enters and reaches: reamed instead, as true as its drill ran`, row.id)] : []),
+      reason('ream-dwell', say`never reversed, withdrawn turning forward; it floats, and follows a crooked hole`, row.id),
+      ...(open
+        ? []
+        : [
             reason(
               'drill-bore-ream',
               say`blind: its lead leaves the last ${length(practice.reamerLead, 0.1)} tapered; drilled that much deeper, or to the bottom with a bottoming one`,
               row.id,
             ),
-          ]
-        : []),
+          ]),
+      ...because,
+      ...(open ? [] : [reason('depth-by-quill', say`${length(out)} deep, counted from where it begins to cut`, row.id)]),
+      ...(trial ? [reason('trial-fit', say`${mateName(trial.piece)} is tried in it before it leaves the chuck`, row.id)] : []),
+    ],
+    ...(because.length > 0 && { limits }),
+    figures: {
+      speed: chosenData(facts, id, 'speed', speedFor(at.place, tool, 'ream', size)),
+      feed: figure('feed', 'feedByHand', { asked: tidy(Math.min(0.25, Math.max(0.08, 0.015 * size))) }),
+      to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
+      minutes: byHand(practice.minutesBoreHand + longOf(row) / practice.borePerMinute),
+    },
+    sweeps: spareIn(
+      facts,
+      rowMouth(facts, at, row),
+      row.far + inward(at.end) * (row.through === true ? THROUGH : 0),
+      -1,
+      row.nearDiameter.nominal / 2,
+    ),
+  });
+}
+
+/** From beyond the face where a row begins at it: metal of a facing to come is bored too. */
+const rowMouth = ({ part }: Facts, { end }: At, row: Feature): number =>
+  row.near - inward(end) * (row.near === 0 || atMost(row.near, -part.length, PLACE) ? 2 : 0);
+
+/** How a row is bored: with which bar, from what diameter, and to what where that is not its own size: for a reamer after it. */
+export interface Boring {
+  /** undefined where no bar of the shop enters and reaches */
+  readonly tool: Tool | undefined;
+  readonly from: number;
+  readonly toReam?: number;
+}
+
+/** Bores one row of a hole. */
+export function bore(draft: Draft, row: Feature, { tool, from, toReam }: Boring): void {
+  const { facts, at } = draft;
+  const id = stepId(at, 'bore', row.id);
+  const { limits, because: left } = workLimits(facts, row);
+  const out = Math.abs(row.far - faceOf(facts.part, at.end));
+  if (!tool) lacksBar(draft, id, from, out);
+  if (tool) barTooSlender(draft, id, tool, out);
+  const measured = toReam === undefined && limits.from !== 'general';
+  const gauge = measured ? boreGaugeFor(facts.shop, limits.nominal, limits.max - limits.min) : undefined;
+  const radius = (toReam ?? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal)) / 2;
+  const window = spareIn(facts, rowMouth(facts, at, row), row.far + inward(at.end) * (row.through === true ? THROUGH : 0), -1, radius);
+  const corner = tool && toReam === undefined ? cornerInBore(facts, at, row, mmOf(tool.nose)) : [];
+  const cut = tool ? boring(draft, id, row, tool, { from, out, radius, fine: measured, limits }) : undefined;
+  const open = row.through === true || row.met === true;
+  addStep(draft, {
+    verb: 'bore',
+    about: row.id,
+    does: [`${row.id}.diameter`],
+    tool,
+    gauge: gauge?.id,
+    says:
+      toReam !== undefined
+        ? say`${diameter(toReam, 0.01)} × ${length(out)} deep, for the reamer`
+        : row.form === 'taper'
+          ? say`${diameter(row.nearDiameter.nominal)} to ${diameter(row.farDiameter.nominal)}, compound at ${angle(settingOf(row), 0.01)}`
+          : limits.from === 'general'
+            ? say`${diameter(limits.nominal)} × ${length(out)} deep`
+            : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
+    because: [
+      reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
       ...(row.form === 'taper'
         ? [
             reason(
@@ -78,17 +137,17 @@ export function bore(draft: Draft, row: Feature, from: number): void {
           ]
         : []),
       ...left,
-      ...(row.through === true || row.met === true
-        ? []
-        : [reason('depth-by-stop', say`blind: the depth by an indicator or a stop on the bed, ${length(out)} from the face`, row.id)]),
+      ...(open ? [] : [reason('depth-by-stop', say`blind: the depth by an indicator or a stop on the bed, ${length(out)} from the face`, row.id)]),
+      ...(measured ? warmBore(draft, row, limits) : []),
       ...(cut?.because ?? []),
     ],
-    ...(left.length > 0 && { limits }),
+    ...(left.length > 0 && toReam === undefined && { limits }),
     ...(cut && { cut: cut.asked }),
     figures: cut
-      ? cut.figures
+      ? toReam === undefined
+        ? cut.figures
+        : { ...cut.figures, to: figure('diameter', 'toSize', { size: toReam }, { step: 0.01 }) }
       : {
-          speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, verb === 'ream' ? 'ream' : 'turn', 2 * radius)),
           feed: figure('feed', 'feedByHand', { asked: 0.08 }),
           ...((row.form === 'cylinder' || row.form === 'thread') && {
             to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
@@ -98,6 +157,48 @@ export function bore(draft: Draft, row: Feature, from: number): void {
     sweeps: window,
     leaves: corner,
   });
+}
+
+/** No bar of the drawer enters and reaches: on the list, with what does meanwhile. @source bar-enters, common practice */
+function lacksBar(draft: Draft, id: string, from: number, out: number): void {
+  const words =
+    from > 0
+      ? say`boring bar up to ${length(practice.barEnters * from, 0.1)} thick that reaches ${length(out, 0.1)}`
+      : say`drill to open the hole with, then a boring bar`;
+  putOnList(draft, 'bore', words, id);
+  warn(draft, {
+    code: 'no-tool',
+    about: id,
+    severity: 'caution',
+    says: say`nothing in the drawer makes this size: ${words}`,
+    why: say`a bar up to 0.7 of its hole, and no further out than it reaches; a drill or reamer of the size would do as well`,
+    mends: [],
+  });
+}
+
+/** Warm from drilling it reads big, most of all in what grows much; where the tolerance does not feel it nothing is said. @source hot-reads-big */
+function warmBore({ facts, at, cuts }: Draft, row: Feature, limits: Limits): readonly Reason[] {
+  const { material } = facts;
+  const tolerance = limits.max - limits.min;
+  const warm = warmthOf(facts, at.stock, [...at.steps, ...cuts.map((c) => c.step)]);
+  const reads = warm && growth(limits.nominal, material.alpha, warm.value - REFERENCE);
+  const tenDegrees = growth(limits.nominal, material.alpha, 10);
+  if (tenDegrees <= tolerance * practice.warmthPretends) return [];
+  if (!warm || reads === undefined || reads <= tolerance * practice.warmthPretends)
+    return [
+      reason(
+        'hot-reads-big',
+        say`measured cold: ten degrees warm it reads ${length(tenDegrees, 0.001)} big, of ${length(tolerance, 0.001)} allowed`,
+        row.id,
+      ),
+    ];
+  return [
+    reason(
+      'hot-reads-big',
+      say`roughed and drilled it may be at ${warm}: a bore of ${diameter(limits.nominal)} then reads ${length(reads, 0.001)} big, of ${length(tolerance, 0.001)} allowed; cooled, wiped and measured cold before the last two cuts`,
+      row.id,
+    ),
+  ];
 }
 
 /** What a round nose leaves against a shoulder or a flat bottom where no radius or relief is drawn. */

@@ -1,121 +1,74 @@
 import { drillFeed, gripHolds, peckDepths, speedFor } from '../../cutting';
 import type { Tool } from '../../document';
-import { type Feature, sunkOf } from '../../drawing';
-import type { Mend } from '../../finding';
-import { atLeast, atMost, diameter, type Figure, figure, length, say, tidy, writeExact } from '../../quantity';
+import { faceOf, type Feature, mouthOf, threadOf } from '../../drawing';
+import type { Mend, Reason } from '../../finding';
+import { atMost, diameter, type Figure, figure, length, say, tidy } from '../../quantity';
 import type { End } from '../../ref';
-import { insideGaugeFor, mmOf, practice, sizeOf } from '../../shop';
+import { boreGaugeFor, caliperOf, insideGaugeFor, mmOf, practice, sizeOf } from '../../shop';
+import { percentOfThread } from '../../standards';
 import { drilled } from '../../stock';
-import { chosenData, type Facts, reason, wayChosen } from '../facts';
-import { addStep, type Draft, putOnList, stepId, warn } from '../outcome';
+import { mateName } from '../beside';
+import { chosenData, type Facts, reason } from '../facts';
+import { addStep, type Draft, stepId, warn } from '../outcome';
+import { workLimits } from '../workLimits';
+import { coneOf, cutsOver } from './ladder';
+import { drillAt } from './rungs';
 
-/** Drills a blind hole from its end: a pilot where the hole is wide, then the size. */
-export function drillHole(draft: Draft, hole: Feature): void {
-  const { facts, at } = draft;
-  const size = hole.nearDiameter.nominal;
-  const depth = Math.abs(hole.near - hole.far);
-  const half = hole.bottom ?? 59;
-  const drills = facts.shop.tools.filter((t) => t.kind === 'drill');
-  const near = (t: Tool) => Math.abs(sizeOf(t) - size);
-  const id = stepId(at, 'drill', hole.id);
-  const asked = facts.chosen.use.get(id)?.flatMap((item) => drills.filter((t) => t.id === item))[0];
-  const within = Math.max(0.06, (hole.nearDiameter.max - hole.nearDiameter.min) / 2);
-  const tool = asked ?? drills.filter((t) => near(t) <= within).toSorted((a, b) => near(a) - near(b))[0];
-  if (!tool) {
-    const nearest = drills.toSorted((a, b) => near(a) - near(b)).slice(0, 2);
-    putOnList(draft, 'drill', say`drill ${length(size)}`, id);
-    warn(draft, {
-      code: 'no-drill',
-      about: id,
-      severity: 'stop',
-      says: say`the shop has no drill of ${diameter(size)}`,
-      why: say`nor a boring bar that would open a smaller hole to it`,
-      mends: nearest.map((t) => sizeMend(at.end, hole, t)),
-    });
-    return;
-  }
-  const sunk = sunkOf(facts.part, hole, at.end);
-  const point = figure('length', 'drillDepth', { depth: tidy(sunk + depth), d: size, half }, { step: 0.1 });
-  checkDepth(draft, hole, tool, id, depth, point.value - sunk - depth);
-  if (half >= 90) {
-    warn(draft, {
-      code: 'flat-bottom',
-      about: id,
-      severity: 'caution',
-      says: say`a drill leaves a cone ${length(0.3 * size, 0.1)} deep; the bottom is drawn flat`,
-      why: say`a flat bottom wants a flat tool or a boring bar`,
-      mends: [
-        {
-          says: say`draw a drill point`,
-          to: 'job',
-          edits: [{ op: 'put', at: `drawing/${at.end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/far`, value: { text: '118', units: 'mm' } }],
-        },
-      ],
-    });
-  }
-  const toTake = (t: Tool) => size - sizeOf(t);
-  const under = sizedByDrill(hole)
-    ? drills.find((t) => atLeast(toTake(t), practice.stepDrillLeast) && atMost(toTake(t), practice.stepDrillMost))
-    : undefined;
-  if (under) {
-    oneDrill(draft, hole, under, 'pilot', depth, half);
-    oneDrill(draft, hole, tool, 'drill', depth, half);
-    return;
-  }
-  const pilot =
-    size > 12 && wayChosen(facts, 'drilling') === 'pilot'
-      ? drills.filter((t) => sizeOf(t) <= 0.6 * size && mmOf(t.reach, Infinity) >= depth).toSorted((a, b) => sizeOf(b) - sizeOf(a))[0]
-      : undefined;
-  if (pilot) oneDrill(draft, hole, pilot, 'pilot', depth, half);
-  oneDrill(draft, hole, tool, 'drill', depth, half);
+/** One drill of a ladder. */
+export interface Drilling {
+  readonly tool: Tool;
+  /** the drawer has none: it is on the list */
+  readonly lacking?: true;
+  /** open before it, mm; 0 in solid metal */
+  readonly before: number;
+  /** open beyond its point too: a deeper row, or a hole that was there; mm */
+  readonly past: number;
+  /** of its full diameter, from the face that is zero, mm */
+  readonly deep: number;
+  /** what it leads, where it is not the last of its row */
+  readonly leads?: 'pilot' | 'step';
+  /** names the step where its row has several that lead: 'b1', 'b1.2' */
+  readonly about: string;
 }
 
-/** A hole with limits of its own that a drill makes. */
-const sizedByDrill = (hole: Feature): boolean =>
-  hole.nearDiameter.from !== 'general' && hole.nearDiameter.max - hole.nearDiameter.min <= practice.drilledTo;
-
-export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' | 'drill', depth: number, half: number): void {
+/** Drills a row as deep as its ladder says. */
+export function oneDrill(draft: Draft, hole: Feature, { tool, lacking, before, past, deep, leads, about }: Drilling): void {
   const { facts, at } = draft;
-  const id = stepId(at, verb, hole.id);
-  const size = verb === 'pilot' ? sizeOf(tool) : hole.nearDiameter.nominal;
+  const verb = leads ? 'pilot' : 'drill';
+  const id = stepId(at, verb, about);
+  const { half } = drillAt(tool);
+  const size = sizeOf(tool);
   const speed = chosenData(facts, id, 'speed', speedFor(at.place, tool, 'drill', size));
   const feed = chosenData(facts, id, 'feed', figure('feed', 'feedByHand', { asked: tidy(drillFeed(size)) }));
-  // every depth is set from the face that is zero; a hole that begins within another is deeper than it is long
-  const sunk = sunkOf(facts.part, hole, at.end);
-  const deep = tidy(sunk + depth);
-  const point = figure('length', 'drillDepth', { depth: deep, d: size, half }, { step: 0.1 });
-  const before = verb === 'drill' ? pilotBefore(draft, hole) : 0;
+  // its cone ends where a hole is open already
+  const point = figure('length', 'drillDepth', { depth: deep, d: tidy(size - Math.min(past, size)), half }, { step: 0.1 });
   const loads = drillLoads(facts, size, before, feed.value, half);
   drillSlips(draft, id, speed.value, loads);
-  const sticks = facts.material.group === 'O' || facts.material.group === 'M' || facts.material.group === 'S';
-  const stops = peckDepths(deep, size, sticks);
+  const stops = peckDepths(deep, size, sticky(facts));
   const pecks = stops.length;
+  const through = hole.through === true;
+  const { limits } = workLimits(facts, hole);
+  const fine = verb === 'drill' && limits.from !== 'general' && hole.form === 'cylinder' && hole.made !== 'reamed';
+  const gauge =
+    verb === 'pilot'
+      ? undefined
+      : fine
+        ? boreGaugeFor(facts.shop, limits.nominal, limits.max - limits.min)
+        : through
+          ? caliperOf(facts.shop)
+          : insideGaugeFor(facts.shop);
   addStep(draft, {
     verb,
-    about: hole.id,
-    tool,
+    about,
+    ...(!lacking && { tool }),
     does: [`${hole.id}.diameter`],
-    says: say`${diameter(size)} × ${length(deep)} deep, point ${length(point.value)}`,
-    gauge: verb === 'drill' ? insideGaugeFor(facts.shop)?.id : undefined,
+    says:
+      half >= 90 ? say`${diameter(size)} × ${length(deep)} deep, flat` : say`${diameter(size)} × ${length(deep)} deep, point ${length(point.value)}`,
+    gauge: gauge?.id,
     because: [
-      reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
-      ...(verb === 'drill' && facts.part.features.filter((f) => f.side === at.end).length > 1
-        ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
-        : []),
-      ...(verb === 'drill' && before > 0 && atMost(size - before, practice.stepDrillMost)
-        ? [
-            reason(
-              'step-drill',
-              say`it has ${length(size - before)} to take, its corners stoned: a drill that has little to do drills to size`,
-              hole.id,
-            ),
-          ]
-        : []),
-      ...(verb === 'pilot' ? [reason('drill-bore-ream', say`a pilot takes the load off the web of the drill`, hole.id)] : []),
-      ...(verb === 'drill' && (facts.material.id === 'brass' || facts.material.id === 'acrylic')
-        ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${facts.material.name} grabs`, hole.id)]
-        : []),
-      reason('depth-by-quill', say`zero the quill with the point on the face`, hole.id),
+      ...whyDrilled(draft, hole, before, leads),
+      ...sizeItMakes(facts, hole, size, before, leads),
+      depthReason(hole, before, tidy(deep + coneOf({ size, half }, before))),
     ],
     figures: {
       speed,
@@ -128,21 +81,89 @@ export function oneDrill(draft: Draft, hole: Feature, tool: Tool, verb: 'pilot' 
       power: figure('power', 'powerOfTorque', { M: loads.torque.value, n: speed.value }),
       minutes: figure('time', 'minutes', {
         passes: 1,
-        length: tidy(point.value - sunk),
+        length: tidy(point.value - Math.min(mouthDepth(facts, hole, at.end), deep)),
         approach: 3,
         f: feed.value,
         n: speed.value,
         handling: practice.minutesDrill + practice.minutesPeck * pecks,
       }),
     },
-    ...(pecks > 1 && { series: { says: say`out to clear the chips at`, figures: stops } }),
-    sweeps: drilled(hole.near, depth, size / 2, half, at.end),
+    ...(pecks > 1 && { series: { says: say`in pecks, out to clear the chips at`, figures: stops } }),
+    sweeps: drilled(faceOf(facts.part, at.end), deep, size / 2, half, at.end),
   });
 }
 
-/** What an earlier drill of this hole has opened, mm. */
-const pilotBefore = ({ cuts }: Draft, hole: Feature): number =>
-  Number(cuts.findLast(({ step }) => step.verb === 'pilot' && step.does[0] === `${hole.id}.diameter`)?.step.figures['torque']?.of['D'] ?? 0);
+const mouthDepth = (facts: Facts, hole: Feature, end: End): number => Math.abs(mouthOf(hole, end) - faceOf(facts.part, end));
+
+/** Metal whose chips stick in the flutes: shorter pecks. */
+const sticky = ({ material }: Facts): boolean => material.group === 'O' || material.group === 'M' || material.group === 'S';
+
+const depthReason = (hole: Feature, before: number, goes: number) =>
+  before > 0
+    ? reason(
+        'depth-by-quill',
+        say`zero the quill with its lips just touching the mouth of the hole before it: ${length(goes, 0.1)} from there`,
+        hole.id,
+      )
+    : reason('depth-by-quill', say`zero the quill with the point on the face`, hole.id);
+
+/** Why this drill, here. @source drill-ladder, drill-before-finish, grabbing; common practice */
+function whyDrilled({ facts, at }: Draft, hole: Feature, before: number, leads: Drilling['leads']): readonly Reason[] {
+  const { material } = facts;
+  const finished = at.steps.some((s) => s.verb === 'finish-turn');
+  const grabs = material.id === 'brass' || material.id === 'acrylic';
+  return [
+    finished
+      ? reason('drill-ladder', say`light pecks, and cool: what is finished outside stays as it is`, hole.id)
+      : reason('drill-before-finish', say`drilling heats, pushes and can slip the work: before the outside is finished`, hole.id),
+    ...(leads === 'pilot' ? [reason('drill-ladder', say`a pilot takes the load off the web of the drill that follows`, hole.id)] : []),
+    ...(leads === 'step' ? [reason('step-drill', say`leaves the last drill a few tenths, so that it cuts to its size`, hole.id)] : []),
+    ...(!leads && before > 0 && facts.part.features.filter((f) => f.side === at.end).length > 1
+      ? [reason('small-drill-first', say`the smallest of the hole goes through all of it; the larger follow it`, hole.id)]
+      : []),
+    ...(grabs
+      ? [reason('grabbing', say`the keenness taken off its lips, fed gently where it breaks through: ${material.name} grabs`, hole.id)]
+      : material.group === 'O' && before > 0
+        ? [reason('grabbing', say`it pulls itself into a hole that is there: lips eased, held back`, hole.id)]
+        : []),
+  ];
+}
+
+/** What a drill makes against what is asked of its row. @source drill-cuts-over, step-drill; common practice */
+function sizeItMakes(facts: Facts, hole: Feature, size: number, before: number, leads: Drilling['leads']): readonly Reason[] {
+  if (leads) return [];
+  const { limits } = workLimits(facts, hole);
+  const thread = threadOf(hole);
+  const { least, most } = cutsOver(size, before);
+  const follows = before > 0 && atMost(size - before, practice.followsMost);
+  const trial = facts.job.drawing.mates.find((m) => m.of === hole.id);
+  const tried = trial ? [reason('trial-fit', say`${mateName(trial.piece)} is tried in it before it leaves the chuck`, hole.id)] : [];
+  if (follows)
+    return [
+      reason(
+        'step-drill',
+        say`it has ${length(tidy(size - before))} to take, its corners stoned: a drill that has little to do drills to size`,
+        hole.id,
+      ),
+      ...tried,
+    ];
+  if (thread) {
+    const percent = Math.round(
+      percentOfThread({ ...thread, basic: { major: thread.nominal, pitchDiameter: null, minor: thread.crest } }, tidy(size + (least + most) / 2)),
+    );
+    return [reason('drill-cuts-over', say`cuts over by ${length(least, 0.01)} to ${length(most, 0.01)}: about ${percent} % of full thread`, hole.id)];
+  }
+  if (limits.from !== 'general' || trial || hole.made === 'drilled')
+    return [
+      reason(
+        'drill-cuts-over',
+        say`out of the solid it cuts over by ${length(least, 0.01)} to ${length(most, 0.01)}; a smaller one first leaves it less`,
+        hole.id,
+      ),
+      ...tried,
+    ];
+  return [];
+}
 
 interface DrillLoads {
   readonly torque: Figure;
@@ -165,62 +186,30 @@ function drillSlips(draft: Draft, id: string, speed: number, { torque, thrust }:
   if (!grip) return;
   const holds = gripHolds(grip, speed);
   const pull = Math.hypot((2000 * torque.value) / grip.diameter, thrust.value);
-  if (pull <= holds.value) return;
+  // the grip is counted at half of what would slip: nothing moves under that
+  if (pull <= practice.gripFactor * holds.value) return;
   warn(draft, {
     code: 'grip-slips',
     about: id,
     cause: at.id,
-    severity: pull > practice.gripFactor * holds.value ? 'caution' : 'note',
+    severity: 'caution',
     says: say`the drill twists with ${torque} and pushes with ${thrust}; the grip holds ${holds}, half of what would slip`,
     why: say`a pilot, a finer feed, or the work seated against the jaws or a stop`,
     mends: [],
   });
 }
 
-export function checkDepth(draft: Draft, hole: Feature, tool: Tool, id: string, depth: number, cone: number): void {
-  const { facts, at } = draft;
-  const { end } = at;
-  const reach = mmOf(tool.reach, Infinity);
-  const quill = facts.machine.dials.quill ? mmOf(facts.machine.dials.quill.travel) - practice.quillLess : Infinity;
-  const list = end === 'right' ? 'boreRight' : 'boreLeft';
-  const shorten = (most: number): readonly Mend[] =>
-    most > 1
-      ? [
-          {
-            says: say`make it ${length(most)} deep`,
-            to: 'job',
-            edits: [{ op: 'put', at: `drawing/${list}/#${hole.id}/length`, value: { text: writeExact(most, 'mm'), units: 'mm' } }],
-          },
-        ]
-      : [];
-  const sunk = sunkOf(facts.part, hole, end);
-  const whole = tidy(sunk + depth + cone);
-  if (whole > reach) {
-    const most = Math.floor(reach - cone - sunk);
-    warn(draft, {
-      code: 'deeper-than-drill',
-      about: id,
-      severity: 'stop',
-      says: say`${tool.name} reaches ${length(reach)}; the hole with its point is ${length(whole)}`,
-      why: say`the flutes must clear the mouth`,
-      mends: shorten(most),
-    });
-  }
-  if (whole > quill) {
-    const most = Math.floor(quill - cone - sunk);
-    warn(draft, {
-      code: 'deeper-than-quill',
-      about: id,
-      severity: 'caution',
-      says: say`the quill has ${length(quill)} to give; the hole with its point is ${length(whole)}`,
-      why: say`shift the tailstock midway and find the depth again`,
-      mends: shorten(most),
-    });
-  }
+/** The quill against the depth of a drill or a reamer. @source quill, common practice */
+export function checkQuill(draft: Draft, id: string, whole: number, shorter?: (by: number) => Mend): void {
+  const { quill } = draft.facts.machine.dials;
+  const gives = quill ? mmOf(quill.travel) - practice.quillLess : Infinity;
+  if (whole <= gives) return;
+  warn(draft, {
+    code: 'deeper-than-quill',
+    about: id,
+    severity: 'caution',
+    says: say`the quill has ${length(gives)} to give; the hole with its point is ${length(whole)}`,
+    why: say`shift the tailstock midway and find the depth again`,
+    mends: shorter && whole - gives < whole / 2 ? [shorter(whole - gives)] : [],
+  });
 }
-
-const sizeMend = (end: End, hole: Feature, tool: Tool): Mend => ({
-  says: say`drill ${tool.name.replace(/^drill\s+/, '')}`,
-  to: 'job',
-  edits: [{ op: 'put', at: `drawing/${end === 'right' ? 'boreRight' : 'boreLeft'}/#${hole.id}/size`, value: tool.size ?? { text: '', units: 'mm' } }],
-});

@@ -1,4 +1,5 @@
 export { centreDrill } from './centreDrill';
 export { drawnCentre } from './drawnCentre';
 
-export { makeHole } from './hole';
+export { holeAt, makeHole } from './hole';
+export { edgeSize } from './mouth';

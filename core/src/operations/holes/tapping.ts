@@ -6,7 +6,7 @@ import type { DrawnThread } from '../../standards';
 import { toolForThread } from '../../tooling';
 import { byHand, reason, wayChosen } from '../facts';
 import { addStep, type Draft, putOnList, stepId } from '../outcome';
-import { groovesOf } from '../threads';
+import { askForGauge, groovesOf, threadGauge, threadProof } from '../threads';
 
 /** Taps a row that was drilled, or bored, to `core` on diameter, mm. */
 export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: number): void {
@@ -14,11 +14,13 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
   const id = stepId(at, 'tap', row.id);
   const tap = toolForThread(facts.shop, 'tap', thread);
   if (!tap) putOnList(draft, 'tap', say`tap ${thread.designation}`, id);
+  askForGauge(draft, row, thread, id);
   addStep(draft, {
     verb: 'tap',
     about: row.id,
     does: [row.id, `${row.id}.thread`],
     tool: tap,
+    gauge: threadGauge(facts, thread.nominal, true),
     says: say`${thread.designation} × ${length(row.usable ?? longOf(row))}`,
     because: [
       reason(
@@ -27,6 +29,7 @@ export function tapRow(draft: Draft, row: Feature, thread: DrawnThread, core: nu
         row.id,
       ),
       ...blindTap(row, thread),
+      threadProof(facts, row, thread),
     ],
     figures: {
       feed: figure('feed', 'feedOfThread', { P: thread.lead }),

@@ -1,1 +1,1 @@
-export { cutThread, dieFor, groovesOf, singlePointed, writeThread } from './thread';
+export { cutThread, dieFor, askForGauge, groovesOf, singlePointed, threadGauge, threadProof, writeThread } from './thread';

@@ -80,7 +80,7 @@ it('a tap of the shop is taken; a bar if it is asked for, where it goes in', () 
   const small = stepsOf(nut('M12', [{ kind: 'method', id: 'm', of: 'h1', method: 'single-point' }]));
   // 12 mm thick it does not go into a hole of 10
   expect(small.steps.find((s) => s.verb === 'thread')?.tool).toBeUndefined();
-  expect(small.made.toGet.map((t) => writeSentence(t.what, 'mm')).join()).toContain('threading bar 60° under 7.1 mm');
+  expect(small.made.toGet.map((t) => writeSentence(t.what, 'mm')).join()).toContain('threading bar 60° under 7.6 mm');
   // a small thread that no tap of the shop makes wants a tap, not a bar
   expect(stepsOf(nut('M14')).steps.map((s) => s.verb)).toContain('tap');
 });

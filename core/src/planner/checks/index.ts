@@ -1,3 +1,4 @@
+export { ordersAsked } from './asked';
 export { barChecks } from './barChecks';
 export { withMends } from './betterHoldings';
 export { nothingInShop, unknownMaterial } from './lacking';

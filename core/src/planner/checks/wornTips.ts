@@ -15,7 +15,7 @@ export function wornTips(job: Job, route: Route, shop: Shop): readonly Finding[]
     if (step.tool === undefined || !step.figures['life']) continue;
     const tool = tools.get(step.tool) ?? { wear: 0, finishes: undefined };
     tool.wear += wearOf(step);
-    if (step.gauge !== undefined) tool.finishes = step;
+    if (step.gauge !== undefined && (step.figures['passes']?.value ?? 0) > 1) tool.finishes = step;
     tools.set(step.tool, tool);
   }
   return [...tools].flatMap(([id, { wear, finishes }]): readonly Finding[] => {

@@ -1,0 +1,64 @@
+import { speedFor } from '../../cutting';
+import { type Edge, faceOf, type Feature, inward, mouthOf } from '../../drawing';
+import { angle, diameter, figure, length, say } from '../../quantity';
+import type { End } from '../../ref';
+import { practice } from '../../shop';
+import { bevels, rounds } from '../../tooling';
+import { edgeTool } from '../edges/edgeTool';
+import { byHand, chosenData, reason } from '../facts';
+import { addStep, type Draft, stepId } from '../outcome';
+import { spareIn } from '../spare';
+import { enters } from './ladder';
+import { drawerOf } from './rungs';
+
+/** What an edge takes of a hole: along the axis, and out on radius; mm and degrees to the axis. */
+export function edgeSize(edge: Edge): { readonly along: number; readonly up: number; readonly degrees: number } | undefined {
+  if (edge.kind === 'chamfer') return { along: edge.along, up: edge.along * Math.tan((edge.degrees * Math.PI) / 180), degrees: edge.degrees };
+  if (edge.kind === 'break') return { along: edge.size, up: edge.size, degrees: 45 };
+  if (edge.kind === 'radius') return { along: edge.radius, up: edge.radius, degrees: 0 };
+  return undefined;
+}
+
+/** Chamfer, countersink or radius at the mouth of a row of a hole; `far` is where a hole that goes through comes out. */
+export function mouth(draft: Draft, row: Feature, far = false): void {
+  const { facts, at } = draft;
+  const edge = far ? row.edgeFar : row.edgeNear;
+  const size = edgeSize(edge);
+  if (!size) return;
+  const about = `${row.id}.${far ? 'far' : 'near'}`;
+  const id = stepId(at, 'chamfer', about);
+  const r = (far ? row.farDiameter : row.nearDiameter).nominal / 2;
+  const wide = 2 * (r + size.up);
+  const round = edge.kind === 'radius';
+  const form = edgeTool(draft, id, {
+    makes: (t) => (round ? rounds(t, size.along) : bevels(t, size.degrees, true, wide)),
+    otherwise: !round,
+    words: round ? say`inside radius tool ${length(size.along)}` : say`countersink or bevelling tool ${angle(2 * size.degrees)}`,
+    size: size.along,
+  });
+  // a bevel that no form tool makes is turned with the bar, the slide set to it
+  const bar = form || round ? undefined : drawerOf(facts).bars.find((b) => enters(b.shank, 2 * r));
+  const tool = form ?? facts.shop.tools.find((t) => t.id === bar?.id);
+  const z = far ? row.far : row.near;
+  const into: End = at.end;
+  addStep(draft, {
+    verb: 'chamfer',
+    about,
+    tool,
+    says: round ? say`mouth, radius ${length(size.along)}` : say`mouth to ${diameter(wide)}, ${angle(2 * size.degrees)} across`,
+    because: [
+      reason('relief-first', say`so that what goes in starts clean`, row.id),
+      ...(form || round ? [] : [reason('edge-that-makes-it', say`by the boring bar, the slide set to ${angle(size.degrees)}`, row.id)]),
+    ],
+    figures: {
+      speed: tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, form ? 'form' : 'turn', wide)),
+      feed: figure('feed', 'feedByHand', { asked: 0.05 }),
+      minutes: byHand(practice.minutesMouth),
+    },
+    sweeps: spareIn(facts, z, z + inward(into) * size.along, r - 1, r + size.up),
+  });
+}
+
+/** A far mouth lies at the face of this end. */
+export const opensAt = (draft: Pick<Draft, 'facts' | 'at'>, row: Feature): boolean =>
+  row.through === true && row.side !== draft.at.end && Math.abs(mouthOf(row, draft.at.end) - faceOf(draft.facts.part, draft.at.end)) < 0.01;
