@@ -16,7 +16,8 @@ export function finishThreads(drawing: Drawing, features: readonly Feature[], fi
     const list: ListName = feature.side === 'outside' ? 'outside' : feature.side === 'right' ? 'boreRight' : 'boreLeft';
     const row = drawing[list].find((r) => r.id === feature.id);
     if (!thread || !row) return feature;
-    if (thread.remark)
+    // how sure a table is concerns the Handbook; here only what makes a thread rare
+    if (thread.remark?.some((part) => typeof part === 'string' && /special|listed|limits/.test(part)))
       findings.push({
         code: 'thread-special',
         about: `${row.id}.thread`,

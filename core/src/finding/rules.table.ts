@@ -24,6 +24,7 @@ export const rules = {
   'thin-wall': 'hard jaws leave flats in a thin wall',
   'rough-back': 'an uneven back is held on three points',
   'bored-seat': 'soft jaws and collets are bored closed',
+  'no-idle-setting': 'a piece is never moved to have nothing cut',
   'seat-first': 'pressed back square, then tightened',
   'face-first': 'face, then lengths have a zero',
   'centre-then-support': 'a seat before the centre, the centre before it is drilled away',

@@ -6,6 +6,7 @@ import { isChuck, mmOf } from '../shop';
 import { bends, doesNotClose, gripFindings, keepFindings, otherKind, partsOf, roomFindings, stickOutFindings } from './against';
 import type { Held } from './held';
 import { runoutOf } from './runout';
+import { isThin } from './squeeze';
 import { spokenAgainst } from './speaks.table';
 import { supportFindings, type Supporting, supportKind, type SupportKind, supportsOf } from './supports';
 
@@ -91,6 +92,12 @@ function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined
     because.push({
       rule: 'bored-seat',
       says: say`bored closed on a pin under the same load, its corner relieved so that the work seats on the face`,
+      binds,
+    });
+  if (isChuck(holding) && held.wall && isThin(held.wall))
+    because.push({
+      rule: 'thin-wall',
+      says: say`a wall of ${length(held.wall.outer - held.wall.inner)}: closed on lightly${holding.kind === 'threeJaw' || holding.kind === 'fourJaw' ? '' : ', all round'}, or it comes out of round when it is let go`,
       binds,
     });
   if (holding.marks && held.finished)

@@ -13,11 +13,15 @@ export interface GrippedWall {
   readonly long: number;
 }
 
+/** A ring so thin that jaws press it out of round. @source thin-wall, common practice */
+export const isThin = ({ outer, inner }: Pick<GrippedWall, 'outer' | 'inner'>): boolean =>
+  inner > 0 && outer - inner <= practice.thickWall * ((outer + inner) / 2);
+
 /** How far jaws squeeze hollow work out of round, on radius, even lightly tightened; undefined for what nobody sees. @param modulus N/mm2 */
 export function squeezeOf(holding: Holding, wall: GrippedWall, modulus: number): Figure | undefined {
   if (!touches.has(holding.kind) || !holding.jaw || holding.newtons === undefined || wall.inner <= 0) return undefined;
   const [t, R] = [wall.outer - wall.inner, (wall.outer + wall.inner) / 2];
-  if (t > practice.thickWall * R || !(wall.long > 0) || !(t > 0)) return undefined;
+  if (!isThin(wall) || !(wall.long > 0) || !(t > 0)) return undefined;
   const count = Math.max(2, holding.jaw.count);
   const out = figure(
     'length',

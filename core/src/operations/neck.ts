@@ -27,7 +27,12 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
     }
     const around = Math.max(...rows.filter((f) => alike(f.near, row.far) || alike(f.far, row.near)).map((f) => f.nearDiameter.nominal));
     const speed = tool && chosenData(facts, id, 'speed', speedFor(at.place, tool, 'part', around));
-    const plunges = figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
+    // too wide to be plunged side by side: in at both shoulders, and turned between them
+    const between = long > practice.neckTurnedFrom * width;
+    const plunges = between
+      ? figure('count', 'counted', { count: 2 })
+      : figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
+    const deep = (around - row.nearDiameter.nominal) / 2;
     const limits = row.nearDiameter;
     addStep(draft, {
       verb: 'neck',
@@ -35,14 +40,32 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
       does: [`${row.id}.diameter`],
       tool,
       says: say`${diameter(limits.nominal)} × ${length(long)} between shoulders`,
-      because: [reason('tool-width', say`plunge side by side, then along the bottom: ${plunges.value} plunges of a ${length(width)} blade`, row.id)],
+      because: [
+        between
+          ? reason(
+              'edge-that-makes-it',
+              say`too wide to plunge side by side: the blade in at both shoulders, then turned between them, with a right-hand tool towards the headstock and a left-hand one away from it`,
+              row.id,
+            )
+          : reason('tool-width', say`plunge side by side, then along the bottom: ${plunges.value} plunges of a ${length(width)} blade`, row.id),
+      ],
       figures: {
         speed,
         feed: figure('feed', 'feedByHand', { asked: 0.05 }),
         passes: plunges,
         depth: figure('length', 'distance', { value: tidy((around - limits.nominal) / 2) }),
         to: figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 }),
-        minutes: byHand(practice.minutesNeck * (1 + plunges.value)),
+        minutes:
+          between && speed
+            ? figure('time', 'minutes', {
+                passes: Math.max(1, Math.ceil(deep)),
+                length: long,
+                approach: 3,
+                f: 0.1,
+                n: speed.value,
+                handling: practice.minutesNeck * (1 + plunges.value),
+              })
+            : byHand(practice.minutesNeck * (1 + plunges.value)),
       },
       sweeps: turned(row.near, row.far, (limits.max + limits.min) / 4),
       leaves: [...cornerKept(facts, row, 'right'), ...cornerKept(facts, row, 'left')],

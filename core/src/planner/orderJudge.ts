@@ -153,6 +153,7 @@ const entries: readonly Entry[] = [
     (a, b) => a.verb === 'finish-turn' && a.step.gauge !== undefined && b.verb === 'neck' && touch(a, b),
   ],
   ['relief-first', say`room behind the edge comes first`, (a, b) => a.verb === 'chamfer' && b.verb === 'neck'],
+  ['rough-all-first', say`its room first, then its shape`, (a, b) => sameRow(a, b) && a.verb === 'taper' && b.verb === 'neck'],
   ['worn-tip', say`the edge is fresh before it finishes`, (a, b) => sameRow(a, b) && a.verb === 'finish-turn' && b.verb === 'index'],
   ['die', say`begun by single point, then the die`, (a, b) => sameRow(a, b) && a.verb === 'die' && b.verb === 'thread'],
   ['emery-allowance', say`turned first, then brought to size with emery`, (a, b) => sameRow(a, b) && a.verb === 'polish' && b.verb === 'finish-turn'],

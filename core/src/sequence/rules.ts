@@ -164,6 +164,7 @@ function rowRule(a: Ordered, b: Ordered, part: Part): OrderRule | undefined {
     return { rule: 'relief-first', says: say`the relief is cut before the size beside it is finished` };
   if ((b.verb === 'finish-turn' || b.verb === 'form') && a.verb === 'knurl' && ra !== rb)
     return { rule: 'knurl-early', preferred: true, says: say`a knurl pushes hard and raises metal: before the neighbours are finished` };
+  if (a.verb === 'neck' && b.verb === 'taper' && ra === rb) return { rule: 'rough-all-first', says: say`its room first, then its shape` };
   if (a.verb === 'neck' && b.verb === 'chamfer') return { rule: 'relief-first', says: say`room behind the edge comes first` };
   if (ra !== rb) return undefined;
   if (a.verb === 'index' && b.verb === 'finish-turn') return { rule: 'worn-tip', says: say`the edge is fresh before it finishes` };

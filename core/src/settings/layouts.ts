@@ -1,8 +1,8 @@
 import type { Holding } from '../document';
 import { faceOf, type Feature, inward, isShaped, letterOf, otherEnd } from '../drawing';
 import type { Finding } from '../finding';
-import { type HoldingChoice, takeHolding, weighHoldings } from '../holding';
-import { type Facts, sawRate, severingOf, wayChosen } from '../operations';
+import { alreadyMade, type HoldingChoice, takeHolding, weighHoldings } from '../holding';
+import { type Facts, holeAt, sawRate, severingOf, wayChosen } from '../operations';
 import { exceeds, length, PLACE, say, type Sentence } from '../quantity';
 import type { End } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
@@ -164,6 +164,7 @@ function chucked({ facts, first, severing, sheetOf, weighed, taken }: Beginning,
   const soonest = reachOf(part.features, first);
   const later = started ? [] : part.features.filter((f) => soonest[f.id] === first && plain[f.id] === far);
   if (widest === 'later' && !(gripping.sound && reach[gripping.row] === first)) return [];
+  const alone = started !== undefined && nothingAt(facts, far, reach, sheetOf(taken?.holding ?? ''));
   const turned = weighHoldings(heldTurned(facts, first, gripping, reach, sheetOf(taken?.holding ?? '')), shop);
   return [
     {
@@ -179,22 +180,38 @@ function chucked({ facts, first, severing, sheetOf, weighed, taken }: Beginning,
           id: `${first}-1`,
           options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
           dangers: () => findings,
-          make: firstSetup,
+          make: (making, held) => firstSetup(making, held, alone),
         },
-        {
-          id: `${far}-1`,
-          options: turned,
-          dangers: ({ holding }) => [
-            ...(gripping.sound || onArbor(holdingOf(shop, holding))
-              ? []
-              : [onlyShaped(facts, far, gripping, grippingOf(part, soonest, first).sound)]),
-            ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
-          ],
-          make: (making, held) => secondSetup(making, held, gripping),
-        },
+        ...(alone
+          ? []
+          : [
+              {
+                id: `${far}-1`,
+                options: turned,
+                dangers: ({ holding }: HoldingChoice) => [
+                  ...(gripping.sound || onArbor(holdingOf(shop, holding))
+                    ? []
+                    : [onlyShaped(facts, far, gripping, grippingOf(part, soonest, first).sound)]),
+                  ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
+                ],
+                make: (making: Making, held: HoldingChoice) => secondSetup(making, held, gripping),
+              },
+            ]),
       ],
     },
   ];
+}
+
+/** Of a piece already started nothing is left to do at an end: it is not held there to cut nothing. @source no-idle-setting, common practice */
+function nothingAt(facts: Facts, end: End, reach: Reach, sheet: BarSheet): boolean {
+  const { part, started } = facts;
+  if (!started || sheet.off[end] > 0 || sheet.severs) return false;
+  const facing = (f: Feature) => (end === 'left' ? f.edgeFar : f.edgeNear);
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const open = rows.some((f) => !alreadyMade(f, started) && (reach[f.id] === end || reach[f.id] === 'neck'));
+  const edges = rows.some((f) => facing(f).kind !== 'none' && facing(f).kind !== 'sharp');
+  const holes = holeAt(facts, end) && part.features.some((f) => f.side === end && !alreadyMade(f, started));
+  return !open && !edges && !holes && !part.details.some((d) => d.on === end);
 }
 
 /** The bar as it is cut off: from its free face inwards. */

@@ -67,7 +67,7 @@ const severedAt = ({ facts, sheet, first }: Making): number => {
 const backEdge = (row: Feature, far: 'left' | 'right') => (far === 'left' ? row.edgeFar : row.edgeNear);
 
 /** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
-export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
+export function firstSetup(making: Making, held: HoldingChoice, alone = false): MadeSetting {
   const { facts, sheet, first: end } = making;
   const { stock } = making.begins;
   const far = otherEnd(end);
@@ -136,6 +136,7 @@ export function firstSetup(making: Making, held: HoldingChoice): MadeSetting {
       : []),
     releaseCheck(),
     ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
+    ...(alone ? [awaySteps()] : []),
   ];
   const done = inOrder(facts, begin, operations, making.known, parts && last ? `${last.id}.${lastEdge}` : undefined);
   return settingMade(making, done, held, {

@@ -27,7 +27,10 @@ export const startedSheet =
       const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole - stickOut.value) }, { step: 0.1 }), chosenGrip);
       return { ...base, off: { right: faceA, left: practice.faceSecond }, gap: practice.bladeGap, grip, stickOut, severs };
     }
-    const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole / 3) }, { step: 0.1 }), chosenGrip);
+    // a plain piece of which nothing is turned outside is held by more than half
+    const outside = part.features.filter((f) => f.side === 'outside');
+    const share = outside.length === 1 && outside.every((f) => alreadyMade(f, started)) ? 0.6 : 1 / 3;
+    const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, whole * share) }, { step: 0.1 }), chosenGrip);
     const stickOut = figure('length', 'stickOutStarted', { whole, grip: grip.value }, { step: 0.1 });
     return { ...base, off: { right: faceA, left: Math.max(0, started.beyondLeft) }, gap: 0, grip, stickOut, severs };
   };

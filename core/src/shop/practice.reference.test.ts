@@ -68,6 +68,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['faceInsteadFrom', 8, 15],
   ['discGripLeast', 6, 6],
   ['shortGrip', 6, 10],
+  ['neckTurnedFrom', 4, 6],
   ['longCut', 100, 200],
   ['brokenCut', 0.6, 0.85],
   ['faceForCentre', 2, 4],

@@ -2,6 +2,7 @@
 const numbers = {
   // operations
   shoulderLeft: 0.2,
+  neckTurnedFrom: 5,
   realCutShare: 0.4,
   longCut: 150,
   bothEndsFrom: 4,

@@ -15,6 +15,7 @@ const of = (unit: string, says: string, rule: RuleName, source: Practice['source
 export const practices = {
   // operations
   shoulderLeft: of('mm', 'left on a shoulder for finishing', 'leave-real-cuts'),
+  neckTurnedFrom: of('widths', 'of its blade: a wider neck is turned between its shoulders, not plunged', 'edge-that-makes-it', 'judgement'),
   realCutShare: of('nose', 'share of the nose radius that a real cut is deep at least, on radius', 'leave-real-cuts'),
   longCut: of('mm', 'a longer cut beside a centre wants the tailstock proved in line', 'setover-test', 'judgement'),
   bothEndsFrom: of('diameters', 'longer than this a row is measured at both ends of the cut', 'both-ends'),

@@ -66,6 +66,9 @@ export function oneDrill(draft: Draft, hole: Feature, { tool, lacking, before, p
       half >= 90 ? say`${diameter(size)} × ${length(deep)} deep, flat` : say`${diameter(size)} × ${length(deep)} deep, point ${length(point.value)}`,
     gauge: gauge?.id,
     because: [
+      ...(lacking
+        ? [reason('drill-ladder', say`${tool.name} is on the list: not in the drawer, and nothing there makes this as it should be`, hole.id)]
+        : []),
       ...whyDrilled(draft, hole, before, leads),
       ...sizeItMakes(facts, hole, size, before, leads),
       depthReason(hole, before, tidy(deep + coneOf({ size, half }, before))),
