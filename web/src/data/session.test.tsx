@@ -1,6 +1,6 @@
 /* One open job: history, saving, another window, storage that refuses. */
 import { blankJob, type Job } from '@obra/core/document';
-import { act, renderHook, waitFor } from '@testing-library/react';
+import { act, configure, renderHook, waitFor } from '@testing-library/react';
 import localForage from 'localforage';
 import { createJob, deleteJob, loadJob, saveJob } from './jobs';
 import { kept } from './local';
@@ -8,6 +8,9 @@ import { watchLeaving } from './leaving';
 import { type OpenJob, useJob } from './session';
 import { useShop } from './shopSession';
 import { loadShop } from './shopStore';
+
+// storing takes its time on a busy machine
+configure({ asyncUtilTimeout: 10_000 });
 
 const database = localForage.createInstance({ name: 'obra', storeName: 'records' });
 const pin: Job = {
