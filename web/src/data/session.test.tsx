@@ -11,6 +11,7 @@ import { loadShop } from './shopStore';
 
 // storing takes its time on a busy machine
 configure({ asyncUtilTimeout: 10_000 });
+jest.setTimeout(30_000);
 
 const database = localForage.createInstance({ name: 'obra', storeName: 'records' });
 const pin: Job = {
