@@ -20,7 +20,7 @@ const rooms = process.argv.slice(2);
 run([join(e2e, 'dist', 'index.js'), ...rooms], root);
 if (rooms.length > 0) process.exit(0);
 // the long judged batches, whole: the tests try a quarter of them
-const judges = 'planner/(generated|search)|sizing/(estimate|trials)|bench/bothEnds';
+const judges = 'planner/(generated|search|holesMade|featuresMade)|sizing/(estimate|trials)|bench/bothEnds';
 const args = ['--selectProjects', 'core', '--testPathPatterns', judges, '--maxWorkers', '2', '--verbose'];
 const { status } = spawnSync(process.execPath, [join(root, 'node_modules', 'jest', 'bin', 'jest.js'), ...args], {
   cwd: root,

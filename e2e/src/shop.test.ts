@@ -104,10 +104,32 @@ describe('the Shop page', () => {
     await page.type(cell, 'drills 3 to 4 by 0.1');
     await sees(page, '10 tools: drill 3, drill 3.1 … drill 4');
     await page.keyboard.press('Enter');
-    await sees(page, '10 tools are in the drawer; their reach is assumed');
+    await sees(page, '10 tools are in the drawer; what is dotted is assumed');
     await sees(page, 'Tools 44');
     await press(page, 'undo');
     await sees(page, 'Tools 34');
+  });
+
+  it('draws the tool in hand as it is understood, and says what is only usual', async () => {
+    await page.focus(cell('turn-rough', 'name'));
+    await sees(page, 'holder 16 mm wide, taken as usual');
+    await type(cell('turn-rough', 'holder'), '25');
+    await sees(page, 'holder 25 mm wide, 42 mm out of the post, taken as usual');
+    await press(page, 'undo');
+    await sees(page, 'holder 16 mm wide, taken as usual');
+  });
+
+  it('a set of collets comes from one line', async () => {
+    await press(page, 'Holding 11');
+    await page.waitForSelector('[placeholder="5C collets by 1/16"]');
+    await page.type('.fill-cell input', '5C collets by 1/16');
+    await sees(page, '1 set: 5C collets 1/16 to 1-1/8');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Holding 12');
+    await press(page, 'undo');
+    await sees(page, 'Holding 11');
+    await press(page, 'Tools 34');
+    await page.waitForSelector('[aria-label="Find in Tools"]');
   });
 
   it('finds among many', async () => {

@@ -24,7 +24,7 @@ export function stagesOf(finding: Finding): readonly ('drawing' | 'holding' | 'r
   const { about, mends } = finding;
   const redraws = mends.some((m) => m.edits.some((e) => e.at.startsWith('drawing/')));
   if (about.includes('@') || about === 'route') return redraws ? ['drawing', 'route'] : ['route'];
-  if (/^(?:bar|machine|holding|(?:right|left|away)-\d)$/.test(about)) return redraws ? ['drawing', 'holding'] : ['holding'];
+  if (/^(?:bar|machine|holding|(?:right|left|away)-\d+)$/.test(about)) return redraws ? ['drawing', 'holding'] : ['holding'];
   return finding.code === 'choice-orphaned' ? ['holding', 'route'] : ['drawing'];
 }
 

@@ -7,7 +7,7 @@ const thing = z.strictObject                        // an unknown key is told, n
 export const Id = z.string().regex(/^[0-9a-z-]{1,40}$/)     // from a generator handed in; unique in the whole job
 export const Ref = z.string().max(80)               // a thing or one aspect of it: 's3', 's3.diameter', 's3.near', 'left'
 export const StepId = z.string().max(120)           // '<verb>@<Ref>[:<setup>][:<n>]': 'finish-turn@s3', 'face@left', 'measure@s3.diameter:right-1:2'
-export const SetupId = z.string().regex(/^(right|left|away)-[1-9]$/)   // the end worked on (away: saw, drill, hardening, press), and the how-manieth time
+export const SetupId = z.string().regex(/^(right|left|away)-[1-9]\d?$/)   // the end worked on (away: saw, drill, hardening, press), and the how-manieth time
 export const Moment = z.iso.datetime()
 export const Day = z.iso.date()                      // 2026-11-28
 export const Units = z.enum(['mm', 'in'])
@@ -77,18 +77,22 @@ export const Machine = thing({ ...named,
   speeds: z.union([z.array(positive).min(1), thing({ from: positive, to: positive })]),  // rev/min
   feeds: z.array(positive), kilowatts: positive, through: Cell, headstock: Cell.exactOptional(), swing: Cell, swingOverSlide: Cell, centres: Cell,
   dials: z.partialRecord(axis, Dial), leadscrew: Cell, box: z.array(Cell), gears: z.array(z.int()), threadDial: Cell.exactOptional(),
+  post: Cell.exactOptional(), quill: Cell.exactOptional(), tailstock: Cell.exactOptional(),               // wide along the bed; across; across
   compoundZero: z.enum(['along', 'across']), nose: z.enum(['screwed', 'locked']), setOver: Cell, tailstockOffset: Cell })
 export const Holding = thing({ ...named,
   kind: z.enum(['threeJaw', 'fourJaw', 'softJaws', 'collet', 'softCollet', 'centres', 'arbor', 'cushionedArbor', 'faceplate',
     'splitBush', 'steady', 'followRest', 'liveCentre', 'deadCentre', 'pipeCentre', 'halfCentre']),
+  sizes: z.array(Cell).exactOptional(),             // of a set of collets: what each is bored to
   outside: thing({ from: Cell, to: Cell }).exactOptional(), inside: thing({ from: Cell, to: Cell }).exactOptional(),
   jaw: thing({ count: z.int(), length: Cell, reach: Cell }).exactOptional(), maxSpeed: positive, newtons: positive.exactOptional(),
   trueWithin: Cell, marks: z.boolean(),             // TIR
+  nose: Cell.exactOptional(), body: Cell.exactOptional(),   // across where the cone of a centre ends or a collet's nose; across what is behind it
   lateral: positive, angular: positive })           // N/mm and N mm/rad: how springy
 export const Tool = thing({ ...named,
   kind: z.enum(['turn', 'face', 'bore', 'part', 'groove', 'thread', 'form', 'knurl', 'drill', 'centreDrill', 'ream', 'tap', 'die', 'saw', 'file']),
   size: Cell.exactOptional(), angle: Cell.exactOptional(), nose: Cell.exactOptional(), width: Cell.exactOptional(), reach: Cell.exactOptional(),
-  shank: Cell.exactOptional(), lead: Cell.exactOptional(), insert: z.string().max(20).exactOptional(),   // insert: its ISO 1832 code; which of these a kind needs is one table in shop/
+  shank: Cell.exactOptional(), least: Cell.exactOptional(), tip: Cell.exactOptional(), overhang: Cell.exactOptional(), holder: Cell.exactOptional(),   // least: the smallest bore it goes into; holder: wide
+  lead: Cell.exactOptional(), insert: z.string().max(20).exactOptional(),   // insert: its ISO 1832 code; which of these a kind needs is one table in shop/
   grade: z.enum(['hss', 'carbide']), hand: z.enum(['right', 'left', 'neutral']), body: Cell.exactOptional(), chips: thing({ depth: z.tuple([mm, mm]), feed: z.tuple([mm, mm]) }).exactOptional() })
 export const Gauge = thing({ ...named, kind: z.enum(['rule', 'caliper', 'micrometer', 'telescoping', 'bore', 'plugPins', 'wires', 'threadMicrometer', 'threadPlug', 'ring', 'nut', 'depth', 'dial', 'mate']),
   sizes: z.array(Cell).exactOptional(), class: z.enum(['plus', 'minus']).exactOptional(),

@@ -1,7 +1,7 @@
 import { undercutsWritten } from './undercutsWritten';
 
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 4;
+export const SCHEMA = 5;
 
 type Raw = Record<string, unknown>;
 
@@ -21,6 +21,8 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   2: (raw) => filesWithin(raw),
   // 4 puts no undercut where nobody drew one: a job that was given out, or begun, has written down the one it was planned with
   3: (raw) => filesWithin(withUndercuts(raw)),
+  // 5 only adds: what a tool, a post, a centre and a tailstock of this shop fill; settings beyond the ninth
+  4: (raw) => filesWithin(raw),
 };
 
 function withUndercuts(raw: Raw): Raw {

@@ -40,10 +40,40 @@ describe('what fit is wanted', () => {
     ['slides', { kind: 'class', text: 'sliding' }],
     ['trial: slides with oil', { kind: 'trial', feel: 'slides with oil' }],
     ['by trial', { kind: 'trial', feel: '' }],
+    ['shrink 0.04', { kind: 'clearance', min: -0.05, max: -0.03 }],
+    ['shrink 0.03 to 0.05', { kind: 'clearance', min: -0.05, max: -0.03 }],
+    ['0.05 shrink', { kind: 'clearance', min: -0.0625, max: -0.0375 }],
+    ['adhesive 0.05', { kind: 'clearance', min: 0.0375, max: 0.0625 }],
+    ['press 0.02 ± 0.005', { kind: 'clearance', min: -0.025, max: -0.015 }],
+    ['k6', { kind: 'class', text: 'k6' }],
+    ['bearing k6', { kind: 'class', text: 'k6', ring: true }],
+    ['ball bearing, ring turns, heavy', { kind: 'bearing', turns: true, load: 'heavy' }],
+    ['bearing, ring stands', { kind: 'bearing', turns: false, load: 'normal' }],
+    ['bearing', { kind: 'unknown' }],
+    ['shrink', { kind: 'class', text: 'shrink' }],
     ['', { kind: 'unknown' }],
     ['nice and snug', { kind: 'unknown' }],
   ])('“%s”', (text, wanted) => {
     expect(parseWant(text, 'mm')).toMatchObject(wanted);
+  });
+});
+
+describe('the seat of a rolling bearing', () => {
+  // 20 k6: +0.015 +0.002 (ISO 286-2); a bore of 20 in the normal class: 0 to -0.010 (ISO 492, from memory)
+  it('has the limits of the standard, not of the one ring that happened to be measured; that tells what will come', () => {
+    expect(limits([mate('bearing k6')])).toMatchObject({ max: 20.015, min: 20.002 });
+    expect(limits([mate('bearing k6', ['19.994'])])).toMatchObject({ max: 20.015, min: 20.002 });
+    const says = writeSentence(part([mate('bearing k6', ['19.994'])]).mates['m']?.says ?? [], 'mm');
+    expect(says).toBe(
+      '20 k6 against a ring of Ø19.990 mm to Ø20.000 mm: 0.002 mm to 0.025 mm tight; with the ring as measured 0.008 mm to 0.021 mm tight',
+    );
+  });
+
+  it('by what its ring does: a turning one tight, a standing one loose; in a housing the other way round', () => {
+    expect(limits([mate('bearing, ring turns')])).toMatchObject({ max: 20.011, min: 20.002 });
+    expect(limits([mate('bearing, ring stands')])?.max).toBeLessThan(20);
+    expect(writeSentence(part([mate('bearing, ring stands')], true).mates['m']?.says ?? [], 'mm')).toContain('loose');
+    expect(writeSentence(part([mate('bearing, ring turns')], true).mates['m']?.says ?? [], 'mm')).toContain('tight');
   });
 });
 

@@ -15,13 +15,14 @@ import {
   type Units,
 } from '../quantity';
 import { thingOf } from '../ref';
-import { fit, fitHabits, type Intent, materialOf, sizeLimits, suggestFit } from '../standards';
+import { type BearingLoad, fit, fitHabits, type Intent, materialOf, ringLimits, seatClass, sizeLimits, suggestFit } from '../standards';
 import type { Feature, MateLimits } from './types';
 
 /** What is wanted between a feature and its mate; mm on diameter, negative is interference. */
 export type Want =
   | { readonly kind: 'clearance'; readonly max: number; readonly min: number; readonly by: Sentence }
-  | { readonly kind: 'class'; readonly text: string; readonly by: Sentence }
+  | { readonly kind: 'class'; readonly text: string; readonly by: Sentence; readonly ring?: true }
+  | { readonly kind: 'bearing'; readonly turns: boolean; readonly load: BearingLoad }
   | { readonly kind: 'trial'; readonly feel: string }
   | { readonly kind: 'unknown'; readonly says: Sentence };
 
@@ -36,24 +37,22 @@ const aliases: Readonly<Record<string, Intent>> = {
   tap: 'push',
 };
 
-/** 'clearance 0.05', 'clearance 0.02 to 0.05', 'interference 0.02', 'H7/p6', 'light press', 'trial: slides'. A single number is kept within a quarter of itself, 0.005 mm at least. */
+/** 'clearance 0.05', 'clearance 0.02 to 0.05', 'shrink 0.04', 'adhesive 0.05', 'H7/p6', 'k6', 'bearing, ring turns', 'light press', 'trial: slides'. A single number is kept within a quarter of itself, 0.005 mm at least. */
 export function parseWant(text: string, units: Units): Want {
   const t = text.trim();
   if (t === '') return { kind: 'unknown', says: say`what fit is wanted? clearance 0.05, H7/g6, light press, or trial: slides` };
   const trial = /^(?:by\s+)?trial\s*:?\s*(.*)$/i.exec(t);
   if (trial) return { kind: 'trial', feel: trial[1]?.trim() ?? '' };
-  const number =
-    /^(clearance|interference|play|press)\s+(\S.*?)(?:\s*(?:to|\.\.|–)\s*(\S.*))?$/i.exec(t) ??
-    /^(\S.*?)(?:\s*(?:to|–)\s*(\S.*?))?\s+(clearance|interference|play)$/i.exec(t);
+  const number = numbered.exec(t) ?? /^(\S.*?)(?:\s*(?:to|–)\s*(\S.*?))?\s+(clearance|interference|play|shrink|press|adhesive)$/i.exec(t);
   if (number) {
-    const word = [number[1], number[3]].find((w) => /^(clearance|interference|play|press)$/i.test(w ?? '')) ?? '';
+    const word = [number[1], number[3]].find((w) => NUMBERED.test(w ?? '')) ?? '';
     const [first, second] = word === number[1] ? [number[2], number[3]] : [number[1], number[2]];
     const a = readLength(first ?? '', units);
     const b = second === undefined ? undefined : readLength(second, units);
     if (a?.rest === '' && (second === undefined || b?.rest === '')) {
       const spread = Math.max(0.005, a.value / 4);
       const [lo, hi] = b ? [Math.min(a.value, b.value), Math.max(a.value, b.value)] : [Math.max(0, a.value - spread), a.value + spread];
-      const tight = /^(interference|press)$/i.test(word);
+      const tight = TIGHT.test(word);
       return {
         kind: 'clearance',
         max: tidy(tight ? -lo : hi),
@@ -62,10 +61,10 @@ export function parseWant(text: string, units: Units): Want {
       };
     }
   }
-  const around = /^(clearance|interference|play|press)\s+(\S+?)\s*(?:\+\/-|±)\s*(\S+)$/i.exec(t);
+  const around = /^(clearance|interference|play|press|shrink|adhesive|glue|retained)\s+(\S+?)\s*(?:\+\/-|±)\s*(\S+)$/i.exec(t);
   if (around) {
     const [middle, half] = [readLength(around[2] ?? '', units), readLength(around[3] ?? '', units)];
-    const sign = /^(interference|press)$/i.test(around[1] ?? '') ? -1 : 1;
+    const sign = TIGHT.test(around[1] ?? '') ? -1 : 1;
     if (middle?.rest === '' && half?.rest === '')
       return {
         kind: 'clearance',
@@ -74,12 +73,60 @@ export function parseWant(text: string, units: Units): Want {
         by: say`${length(middle.value)}, within ${length(half.value)}`,
       };
   }
+  const bearing = /^(?:(?:rolling|ball)\s+)?bearing\b[\s,:]*(.*)$/i.exec(t);
+  if (bearing) return seatOf(bearing[1] ?? '');
+  if (/^(?:[a-z]{1,2}|[A-Z]{1,2})\d{1,2}$/.test(t)) return { kind: 'class', text: t, by: say`${t}` };
   if (/^[A-Z]{1,2}\d{1,2}\s*[/ ]\s*[a-z]{1,2}\d{1,2}$/.test(t) || /^(RC|LC|LT|LN|FN)\s?\d$/i.test(t))
     return { kind: 'class', text: t, by: say`${t}` };
   const words = t.toLowerCase();
   const intent = (Object.keys(fitHabits) as Intent[]).find((i) => i === words.replace(/\s+/g, '-')) ?? aliases[words];
   if (intent) return { kind: 'class', text: intent, by: say`${fitHabits[intent].words}` };
   return { kind: 'unknown', says: say`“${t}” is no fit; write clearance 0.05, H7/g6, light press, or trial: slides` };
+}
+
+/** Fits that are given by a number, and those of them that are tight. */
+const NUMBERED = /^(clearance|interference|play|press|shrink|adhesive|glue|retained)$/i;
+const TIGHT = /^(interference|press|shrink)$/i;
+const numbered = /^(clearance|interference|play|press|shrink|adhesive|glue|retained)\s+(\S.*?)(?:\s*(?:to|\.\.|–)\s*(\S.*))?$/i;
+
+/** 'bearing k6', or what its ring does and carries: 'bearing, ring turns, heavy'. */
+function seatOf(text: string): Want {
+  const rest = text.trim();
+  if (/^(?:[a-z]{1,2}|[A-Z]{1,2})\d{1,2}$/.test(rest)) return { kind: 'class', text: rest, by: say`${rest}`, ring: true };
+  const words = rest.toLowerCase();
+  const stands = /\b(stands?|standing|still|stationary)\b/.test(words);
+  if (!stands && !/\b(turns?|turning|rotat\w*)\b/.test(words))
+    return {
+      kind: 'unknown',
+      says: say`does its ring turn against the load, or stand? bearing, ring turns; bearing, ring stands; or the class: bearing k6`,
+    };
+  return { kind: 'bearing', turns: !stands, load: /\blight\b/.test(words) ? 'light' : /\bheavy\b/.test(words) ? 'heavy' : 'normal' };
+}
+
+/** The seat of a rolling bearing: the standard's own limits against those of its ring; the ring as it was measured tells what will come. @source bearing-is-a-size, common practice */
+function seatLimits(named: string, feature: Feature, measured: number | undefined): MateLimits | undefined {
+  const seat = sizeLimits(named);
+  if (!seat.ok) return undefined;
+  const inside = feature.side !== 'outside';
+  const ring = ringLimits(tidy(feature.nearDiameter.nominal), inside ? 'outside' : 'bore');
+  if (!ring) return byLimits(seat.max, seat.min, measured, say`${named}; the ring’s own limits are its maker’s`);
+  const tight = (of: { readonly max: number; readonly min: number }) =>
+    inside ? { most: of.max - seat.min, least: of.min - seat.max } : { most: seat.max - of.min, least: seat.min - of.max };
+  const words = (of: { readonly max: number; readonly min: number }): Sentence => {
+    const { most, least } = tight(of);
+    return least >= 0
+      ? say`${length(least, 0.001)} to ${length(most, 0.001)} tight`
+      : most <= 0
+        ? say`${length(-most, 0.001)} to ${length(-least, 0.001)} loose`
+        : say`from ${length(-least, 0.001)} loose to ${length(most, 0.001)} tight`;
+  };
+  const own = measured === undefined ? say`` : say`; with the ring as measured ${words({ max: measured, min: measured })}`;
+  return byLimits(
+    seat.max,
+    seat.min,
+    measured,
+    say`${named} against a ring of ${diameter(ring.min, 0.001)} to ${diameter(ring.max, 0.001)}: ${words(ring)}${own}`,
+  );
 }
 
 /** Limits that a mate gives to its feature; undefined by trial or while it is not understood. */
@@ -93,6 +140,10 @@ export function limitsByMate(mate: Mate, feature: Feature, material: string): Ma
   const measured = measuredCold(mate, material);
   const inside = feature.side !== 'outside';
   const nominal = feature.nearDiameter.nominal;
+  if (want.kind === 'bearing') {
+    const { turns, load } = want;
+    return seatLimits(`${String(tidy(nominal))} ${seatClass(nominal, inside ? 'housing' : 'shaft', turns, load)}`, feature, measured);
+  }
   if (want.kind === 'clearance') {
     if (measured === undefined) return undefined;
     // a shaft is smaller than its hole by the clearance, a hole larger than its shaft
@@ -100,6 +151,7 @@ export function limitsByMate(mate: Mate, feature: Feature, material: string): Ma
     return byLimits(max, min, measured, want.by);
   }
   const named = fitNamed(want.text, nominal);
+  if (want.ring && named !== undefined) return seatLimits(named, feature, measured);
   const found = named === undefined ? undefined : fit(named);
   if (named === undefined || !found?.ok) {
     // the seat of a bearing has a class of its own; the ring's limits are its maker's

@@ -63,7 +63,9 @@ export function doesNotClose(held: Held, holding: Holding): Finding | undefined 
       about: held.setup,
       severity: 'stop',
       says: say`${holding.name} does not close on ${length(held.diameter)}`,
-      why: say`it takes ${length(mmOf(holding.outside?.from))} to ${length(mmOf(holding.outside?.to))}`,
+      why: holding.sizes?.length
+        ? say`none of its ${holding.sizes.length} collets is of that size: the next is ${nearestCollet(holding, held.diameter)}`
+        : say`it takes ${length(mmOf(holding.outside?.from))} to ${length(mmOf(holding.outside?.to))}`,
       mends: [],
     };
   return takesForm(holding, held.form)
@@ -77,6 +79,9 @@ export function doesNotClose(held: Held, holding: Holding): Finding | undefined 
         mends: [],
       };
 }
+
+const nearestCollet = (holding: Holding, diameter: number): string =>
+  holding.sizes?.toSorted((a, b) => Math.abs(mmOf(a) - diameter) - Math.abs(mmOf(b) - diameter))[0]?.text ?? '';
 
 export function stickOutFindings(
   setup: string,

@@ -24,6 +24,10 @@ export interface Held {
   /** z of the free face, where a centre would stand */
   readonly face: number;
   readonly centreAllowed: boolean;
+  /** the radius that is turned beside that centre, mm */
+  readonly atFace?: number;
+  /** supports that a person chose here */
+  readonly asked?: readonly string[];
   /** a drawn centre hole in that face */
   readonly centreDrawn: boolean;
   /** a hole to be made at the free end, and its depth */

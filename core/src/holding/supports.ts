@@ -3,6 +3,7 @@ import type { Finding } from '../finding';
 import { atLeast, atMost, diameter, length, PLACE, say } from '../quantity';
 import { endOf } from '../ref';
 import { mmOf } from '../shop';
+import { clearsCentre } from '../tooling';
 import type { Held } from './held';
 
 export type SupportKind = 'centre' | 'steady' | 'followRest';
@@ -25,10 +26,11 @@ export const supportKind: Partial<Record<Holding['kind'], SupportKind>> = {
   followRest: 'followRest',
 };
 
-/** Nothing, and each support of the shop that this end may have; of centres one, the live one first. */
+/** Nothing, and each support of the shop that this end may have; of centres one: what a person chose, else one that leaves a tool room beside it, the live one first. */
 export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undefined)[] {
   const order: readonly Holding['kind'][] = ['liveCentre', 'deadCentre', 'pipeCentre', 'halfCentre', 'steady', 'followRest'];
-  const items = order.flatMap((kind) => shop.holdings.filter((h) => h.kind === kind));
+  const before = (h: Holding) => (held.asked?.includes(h.id) ? 0 : leavesRoom(held, shop, h) ? 1 : 2);
+  const items = order.flatMap((kind) => shop.holdings.filter((h) => h.kind === kind)).toSorted((a, b) => before(a) - before(b));
   const first = new Set<SupportKind>();
   const centre = items.find((h) => supportKind[h.kind] === 'centre');
   return [
@@ -40,6 +42,14 @@ export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undef
       return [{ ...(kind === 'followRest' && centre && { centre }), item, kind, at: kind === 'steady' ? steadyAt(held) : held.face }];
     }),
   ];
+}
+
+/** A turning tool of the shop passes beside this centre. @source clearance, common practice */
+function leavesRoom(held: Held, shop: Shop, item: Holding): boolean {
+  const { atFace } = held;
+  if (supportKind[item.kind] !== 'centre' || atFace === undefined) return true;
+  const turning = shop.tools.filter((t) => t.kind === 'turn');
+  return turning.length === 0 || turning.some((t) => clearsCentre(t, atFace, 0, item, held.machine));
 }
 
 /** A steady stands some way in from the face, clear of the tool that bores it. */

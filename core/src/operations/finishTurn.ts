@@ -1,4 +1,5 @@
 import { allowanceOf, finishNose } from './allowance';
+import type { Tool } from '../document';
 import { edgeOf, finishFeed, speedFor } from '../cutting';
 import { faceOf, type Feature, innerOf, inward, type Limits, mouthOf } from '../drawing';
 import { alike, diameter, figure, length, say, tidy } from '../quantity';
@@ -7,6 +8,7 @@ import { mmOf, practice } from '../shop';
 import { turnedToShoulder } from '../stock';
 import { fittedOne } from './beside';
 import { freshEdge, rubs } from './cutChecks';
+import { beginsBeside, passesCentre } from './besideCentre';
 import { emery } from './emery';
 import { chosenData, type Facts, reason } from './facts';
 import { dialReasons, landsKept, longCutReasons, readingReasons, stringsKept } from './finishReasons';
@@ -26,7 +28,10 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
       under > 0
         ? figure('diameter', 'toSize', { size: tidy(limits.nominal - under) }, { step: 0.01 })
         : figure('diameter', 'middle', { max: limits.max, min: limits.min }, { step: 0.001 });
-    const tool = needTool(draft, id, 'turn', say`turning tool`, (t) => mmOf(t.nose, 0.4) <= finishNose(facts));
+    const sharp = (t: Tool) => mmOf(t.nose, 0.4) <= finishNose(facts);
+    const clears = passesCentre(draft, aim.value / 2, mouthOf(feature, at.end));
+    const keen = (t: Tool) => sharp(t) && clears(t);
+    const tool = needTool(draft, id, 'turn', say`turning tool`, facts.shop.tools.some((t) => t.kind === 'turn' && keen(t)) ? keen : sharp);
     const care = facts.part.characteristics.find((c) => c.of === feature.id && c.is === 'diameter')?.care;
     const gauge =
       limits.from !== 'general' ? chosenGauge(draft, id, limits) : care === 'byEye' || under > 0 ? undefined : plainGauge(facts, id, limits.nominal);
@@ -53,6 +58,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
         feature.id,
       ),
       ...left,
+      ...beginsBeside(draft, mouth, feature.id),
       ...(two ? [reason('leave-real-cuts', say`two like cuts of ${length(allowance / 2)} a side: the part springs alike in both`, feature.id)] : []),
       ...(two && tool
         ? [

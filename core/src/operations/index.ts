@@ -4,7 +4,7 @@ export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdg
 export { faceEnd } from './facing';
 export { byHand, type Facts, reason, type ToGet, wayChosen } from './facts';
 export { finishTurn } from './finishTurn';
-export { centreDrill, drawnCentre, edgeSize, holeAt, makeHole } from './holes';
+export { centreDrill, type Drawer, drawnCentre, edgeSize, enters, holeAt, ladderOf, makeHole, type Prices, type Rung } from './holes';
 export { cutNeck } from './neck';
 export { type At, type Declared, type Operation, type Outcome, riskOf, type StepCut } from './outcome';
 export { releaseCheck } from './release';

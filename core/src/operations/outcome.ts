@@ -26,6 +26,8 @@ export interface Hold {
   readonly support: readonly Support[];
   /** z of the face of the jaws */
   readonly jaws: number;
+  /** z that a parting blade reaches on the side of the jaws, where the piece is parted here */
+  readonly parted?: number;
   /** plain ids of steps that earlier settings have */
   readonly taken: ReadonlySet<string>;
 }

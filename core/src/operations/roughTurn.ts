@@ -5,10 +5,12 @@ import { type Feature, innerOf, inward, mouthOf } from '../drawing';
 import { atMost, diameter, fallsShort, figure, length, say } from '../quantity';
 import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
+import { beginsBeside, passesCentre } from './besideCentre';
 import { bindingReason, overLimit } from './cutChecks';
 import { chosenData, reason } from './facts';
 import { stringsKept } from './finishReasons';
 import { addStep, needTool, type Operation, operation, standsAt, stepId } from './outcome';
+import { cornerKept } from './spare';
 import { weakestIn } from './spring';
 
 /** Roughs one row from the free face, from the diameter that stands there. */
@@ -29,7 +31,12 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
     const stout = (t: Tool) => mmOf(t.nose, 0.4) > finishNose(facts);
     const breaks = (t: Tool) => !t.chips || atMost(t.chips.depth[0], total);
     // a stout nose that breaks its chips at such a depth; else what breaks them; else what is stout
-    const wanted = [(t: Tool) => stout(t) && breaks(t), breaks, stout].find((passes) => facts.shop.tools.some((t) => t.kind === 'turn' && passes(t)));
+    const clears = passesCentre(draft, target.value / 2, face);
+    const kinds = [(t: Tool) => stout(t) && breaks(t), breaks, stout];
+    // beside a centre first of all what touches it not
+    const wanted = [...kinds.map((passes) => (t: Tool) => passes(t) && clears(t)), clears, ...kinds].find((passes) =>
+      facts.shop.tools.some((t) => t.kind === 'turn' && passes(t)),
+    );
     const tool = needTool(draft, id, 'turn', say`turning tool`, wanted);
     const inner = innerOf(feature, at.end) - inward(at.end) * practice.shoulderLeft;
     const long = Math.abs(face - inner);
@@ -38,6 +45,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
       about: feature.id,
       tool,
       sweeps: turned(face - inward(at.end) * 5, inner, target.value / 2),
+      leaves: cornerKept(facts, feature, at.end),
       says: say`${diameter(target.value, 0.1)} × ${length(long, 0.1)}`,
     };
     if (!tool) {
@@ -69,6 +77,7 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
       because: [
         reason('rough-all-first', say`before finishing anything; leaves ${length(allowance)} a side for two like cuts`, feature.id),
         bindingReason(depth.value, total, limited, uses, feature.id),
+        ...beginsBeside(draft, face, feature.id),
         ...(tool.grade === 'carbide' && facts.material.group === 'P'
           ? [reason('sparks', say`blue chips are right for carbide in steel; sparks are not: one speed down`, feature.id)]
           : []),

@@ -17,7 +17,7 @@ export function spareIn(facts: Facts, zFrom: number, zTo: number, rFrom: number,
 /** Windows of a finished part that were asked for before. */
 const spare = new WeakMap<Region, Map<string, Region>>();
 
-/** What finish-turning leaves at its inner corner: the metal of a radius there. */
+/** What turning leaves at its inner corner: the metal of a radius there. */
 export function cornerKept({ part }: Pick<Facts, 'part'>, feature: Feature, end: End): Region {
   const beyond = part.features.find(
     (f) => f.id !== feature.id && f.side === feature.side && alike(mouthOf(f, end), end === 'right' ? feature.far : feature.near),

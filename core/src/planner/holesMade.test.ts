@@ -4,6 +4,7 @@ import { blankJob, type Job, type Section, type Shop } from '../document';
 import { findingKey } from '../finding';
 import { midShop, mmOf, readoutShop, startingShop } from '../shop';
 import { sectionsOf } from '../stock';
+import { judged } from './judged.fixture';
 import { plan } from './planning';
 import { wrongLengths } from './setLengths.fixture';
 
@@ -86,7 +87,7 @@ it('drawn holes in three drawers: no tool cuts into the part or leaves metal, no
     fc.property(drawn, (one) => {
       for (const shop of shops) expect(wrongWith(jobOf(one), shop)).toEqual([]);
     }),
-    { numRuns: 25, seed: 1919 },
+    { numRuns: judged(300), seed: 1919 },
   );
 });
 

@@ -131,7 +131,7 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
   const taken = layout.stages.flatMap((s) => s.options);
   const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
   yield made;
-  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part)] };
+  return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part, machine)] };
 }
 
 /** Goes on with a search and stands at the same plan in between. */

@@ -1,40 +1,24 @@
-import type { Holding, Shop, Tool } from '../document';
-import { faceOf, type Part } from '../drawing';
+import type { Holding, Machine, Shop, Tool } from '../document';
+import { faceOf, type Feature, type Part } from '../drawing';
 import { type Step, threads } from '../operations';
-import { atMost, parseDegrees, PLACE } from '../quantity';
+import { atMost, PLACE } from '../quantity';
 import { thingOf } from '../ref';
 import type { Setup } from '../settings';
 import { holdingOf, isChuck, mmOf, practice } from '../shop';
-import { readInsert } from '../standards';
-import { boundsOf, combine, type Convex, outsideOf, overlapOf, sectionsOf, sweptAlong, turned } from '../stock';
+import { boundsOf, combine, type Convex, movedBy, outsideOf, overlapOf, sectionsOf, sweptAlong, turned } from '../stock';
+import { centreOutlines, isCountersink, type Outline, type Presented, shankOf } from '../tooling';
 
 /*
- * What moves and what stands, in the plane of the tool: x along the axis from the finished face of the free end outwards, r from the axis to the operator. Holders,
- * jaws, centres and tailstocks have usual sizes; what a shop really has is not known, so a contact is told to be looked at, and all travel is wound through by hand.
+ * What moves and what stands, in the plane of the tool: x along the axis from the finished face of the free end outwards, r from the axis to the operator. What holders,
+ * centres and tailstock fill comes from their rows in the shop; where those do not say they have usual sizes, so a contact is told to be looked at, and all travel is wound
+ * through by hand.
  */
 
-type Moving = 'tool' | 'holder' | 'carriage';
+type Moving = keyof Outline;
 type Standing = 'jaws' | 'chuck' | 'centre' | 'tailstock' | 'steady' | 'part' | 'bar';
 
-const POST = { from: 4, wide: 76, above: 42, high: 90 } as const;
-const STEADY = { half: 12, high: 60 } as const;
-/** A live centre widens from its point: a 60 degree cone to its nose, then its body, then quill and tailstock. */
-const NOSE = { seat: 2, radius: 10, from: 40, body: 22, tailstock: 95, casting: 48 } as const;
 /** Less than this is two surfaces that touch, mm. */
 const TOUCH = 0.002;
-
-/** How steeply the back of a tool falls away from its tip, and how far its leading edge leans, degrees. */
-function anglesOf(tool: Tool): { readonly fall: number; readonly lean: number } {
-  const insert = tool.insert === undefined ? undefined : readInsert(tool.insert);
-  const lead = parseDegrees(tool.lead?.text ?? '');
-  const kappa = lead.ok ? lead.value : 95;
-  return {
-    fall: insert?.corner === undefined ? practice.groundClear : Math.max(0, 180 - kappa - insert.corner),
-    lean: Math.max(0, Math.min(30, kappa - 90)),
-  };
-}
-
-export type Bodies = Readonly<Record<Moving, Convex>>;
 
 const box = (x0: number, x1: number, r0: number, r1: number): Convex => [
   [x0, r0],
@@ -42,55 +26,6 @@ const box = (x0: number, x1: number, r0: number, r1: number): Convex => [
   [x1, r1],
   [x0, r1],
 ];
-
-/** What moves with a tool, its lowest point towards the headstock at (0, 0). */
-export function bodiesOf(tool: Tool): Bodies {
-  const carriage = box(POST.from, POST.from + POST.wide, POST.above, POST.above + POST.high);
-  const width = mmOf(tool.width, 3);
-  if (tool.kind === 'part' || tool.kind === 'groove') {
-    const reach = mmOf(tool.reach, 20);
-    return {
-      tool: box(-width, 0, 0, reach),
-      holder: box(1 - width, practice.holderWide - width, reach, reach + 30),
-      carriage: raised(carriage, reach),
-    };
-  }
-  if (tool.kind === 'thread')
-    return {
-      tool: [
-        [0, 0],
-        [3, 5],
-        [3, 10],
-        [-3, 10],
-        [-3, 5],
-      ],
-      holder: box(-3, practice.holderWide - 3, 10, 60),
-      carriage,
-    };
-  // set so that nothing of its edge stands further towards the headstock than what it cuts
-  if (tool.kind === 'form' || tool.kind === 'knurl')
-    return { tool: box(0, Math.min(width, 8), 0, 10), holder: box(0, practice.holderWide, 10, 60), carriage };
-  const { fall, lean } = anglesOf(tool);
-  const [rise, slope] = [Math.tan((fall * Math.PI) / 180), Math.tan((lean * Math.PI) / 180)];
-  return {
-    tool: [
-      [0, 0],
-      [practice.insertWide, practice.insertWide * rise],
-      [practice.insertWide, practice.insertWide + practice.insertWide * rise],
-      [practice.insertWide * slope, practice.insertWide],
-    ],
-    holder: [
-      [practice.insertWide, practice.insertWide * rise],
-      [practice.holderWide, practice.holderWide * rise],
-      [practice.holderWide, 70],
-      [Math.max(1, practice.insertWide * slope), 70],
-      [Math.max(1, practice.insertWide * slope), practice.insertWide * rise + practice.insertWide],
-    ],
-    carriage,
-  };
-}
-
-const raised = (of: Convex, by: number): Convex => of.map(([x, r]) => [x, r + Math.max(0, by - 20)]);
 
 /** A straight way of the tool's point; cutting, or coming to the cut. */
 export interface Motion {
@@ -109,16 +44,43 @@ export const localOf = (setup: Setup, length: number) => {
   return (z: number): number => (end === 'right' ? z - face : face - z);
 };
 
-/** The ways of the tool's point in a step, from what it removes; nothing for what is not cut from outside with a tool in the post. */
-export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part, 'length' | 'features'>): readonly Motion[] {
+/** The row that a step is done on: of a detail the row that it is cut in. */
+function rowOfStep(step: Step, part: Pick<Part, 'features' | 'details'>): Feature | undefined {
+  const thing = thingOf(step.does[0] ?? '');
+  const on = part.details.find((d) => d.id === thing)?.on;
+  return part.features.find((f) => f.id === (on ?? thing));
+}
+
+/** How a tool is presented in a step; undefined where it is carried by the tailstock, or by nothing that is known. */
+export function presentedIn(step: Step, tool: Tool, part: Pick<Part, 'features' | 'details'>): Presented | undefined {
+  const row = rowOfStep(step, part);
+  if (!row || row.side === 'outside') return 'outside';
+  if (tool.kind === 'bore' || shankOf(tool) > 0) return inside.has(step.verb) ? 'inside' : undefined;
+  // a countersink goes in from the tailstock
+  return tool.kind === 'form' && !isCountersink(tool) ? 'mouth' : undefined;
+}
+
+const inside = new Set<Step['verb']>(['bore', 'thread', 'groove', 'undercut', 'chamfer', 'form']);
+
+/** The ways of the tool's point in a step, from what it removes; nothing for what is not cut with a tool in the post. */
+export function motionsOf(
+  setup: Setup,
+  step: Step,
+  tool: Tool,
+  part: Pick<Part, 'length' | 'features' | 'details'>,
+  beside: boolean = false,
+): readonly Motion[] {
   if (step.removes.length === 0) return [];
   const x = localOf(setup, part.length);
   const { left, right } = boundsOf(step.removes);
   const [near, far] = [Math.max(x(left), x(right)), Math.min(x(left), x(right))];
+  const presented = presentedIn(step, tool, part);
+  if (presented === undefined) return [];
+  const approach = beside ? practice.besideCentre : practice.approach;
+  if (presented !== 'outside') return waysInside(setup, step, tool, presented, near, far, x);
   const depth = leastRadius(step);
   const clear = topOf(setup, step) + practice.approach;
-  const row = part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));
-  if (step.verb === 'thread' && row && row.side !== 'outside') return [];
+  const row = rowOfStep(step, part);
   if (step.verb === 'taper' && row) {
     const ends = (
       [
@@ -139,7 +101,7 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
     const before = setup.steps[setup.steps.indexOf(step) - 1]?.after ?? setup.before;
     const z = (at: number) => (setup.end === 'left' ? -part.length - at : at);
     const inFront = outsideOf(before, z(near), z(near + practice.approach)).most;
-    const start = (inFront > depth + 1e-3 ? Math.max(near, x(boundsOf(before).left), x(boundsOf(before).right)) : near) + practice.approach;
+    const start = (inFront > depth + 1e-3 ? Math.max(near, x(boundsOf(before).left), x(boundsOf(before).right)) : near) + approach;
     return [
       { from: [start, clear], to: [start, depth], cuts: false },
       { from: [start, depth], to: [far, depth], cuts: true },
@@ -151,6 +113,34 @@ export function motionsOf(setup: Setup, step: Step, tool: Tool, part: Pick<Part,
   const walls = tool.kind === 'form' ? [far] : near - far > width + 0.05 ? [near, far + width] : [near];
   return walls.map((at) => ({ from: [at, clear], to: [at, depth], cuts: true }));
 }
+
+/** Into a hole: a form tool on end to its mouth; a bar along the wall, or in clear of it and then outwards. */
+function waysInside(
+  setup: Setup,
+  step: Step,
+  tool: Tool,
+  presented: 'mouth' | 'inside',
+  near: number,
+  far: number,
+  x: (z: number) => number,
+): readonly Motion[] {
+  const before = setup.steps[setup.steps.indexOf(step) - 1]?.after ?? setup.before;
+  const face = Math.max(x(boundsOf(before).left), x(boundsOf(before).right), near) + practice.approach;
+  const radii = step.removes.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)));
+  const [least, most] = [Math.max(0, Math.min(...radii)), Math.max(...radii)];
+  if (presented === 'mouth') return [{ from: [face, (least + most) / 2], to: [far, (least + most) / 2], cuts: true }];
+  if (step.verb !== 'groove' && step.verb !== 'undercut') return [{ from: [face, most], to: [far, most], cuts: true }];
+  const clear = Math.max(0, least - IN_CLEAR);
+  const width = mmOf(tool.width, 2);
+  const walls = near - far > width + 0.05 ? [near, far + width] : [near];
+  return walls.flatMap((at): readonly Motion[] => [
+    { from: [face, clear], to: [at, clear], cuts: false },
+    { from: [at, clear], to: [at, most], cuts: true },
+  ]);
+}
+
+/** A grooving bar goes in so far off the wall, mm. */
+const IN_CLEAR = 0.2;
 
 const leastRadius = (step: Step): number =>
   Math.max(0, Math.min(...step.removes.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)))));
@@ -168,21 +158,28 @@ export function standingIn(
   shop: Shop,
   length: number,
   up: { readonly centre: boolean; readonly steady: boolean },
+  presented: Presented = 'outside',
+  machine?: Machine,
 ): readonly Body[] {
   const x = localOf(setup, length);
   const holding = holdingOf(shop, setup.holding);
   return [
     ...(holding && isChuck(holding) ? chuckOf(setup, holding, x(setup.gripped[0])) : []),
-    ...(up.centre ? centreOf(step, x) : []),
+    ...(up.centre ? centreOf(setup, step, shop, machine, x) : []),
     ...(up.steady
       ? setup.support
           .filter((s) => s.kind === 'steady')
           .map((s): Body => ({
             is: 'steady',
-            outline: box(x(s.at) - STEADY.half, x(s.at) + STEADY.half, radiusAt(step, s.at), radiusAt(step, s.at) + STEADY.high),
+            outline: box(
+              x(s.at) - practice.steadyWide / 2,
+              x(s.at) + practice.steadyWide / 2,
+              radiusAt(step, s.at),
+              radiusAt(step, s.at) + practice.steadyHigh,
+            ),
           }))
       : []),
-    ...workOf(setup, step, x),
+    ...workOf(setup, step, x, presented !== 'outside'),
   ];
 }
 
@@ -194,43 +191,46 @@ function chuckOf(setup: Setup, holding: Holding, jaws: number): readonly Body[] 
   const long = mmOf(holding.jaw?.length, 25);
   const across = Math.max(mmOf(holding.outside?.to, 80) / 2, radius + 10);
   return [
-    { is: 'jaws', outline: box(jaws - long, jaws, radius, radius + (closed ? practice.colletNose : practice.jawHigh)) },
+    {
+      is: 'jaws',
+      outline: box(
+        jaws - long,
+        jaws,
+        radius,
+        closed ? Math.max(radius, mmOf(holding.nose, 2 * (radius + practice.colletNose)) / 2) : radius + practice.jawHigh,
+      ),
+    },
     ...(closed ? [] : [{ is: 'chuck' as const, outline: box(jaws - long - practice.chuckBehind, jaws - long, radius, across) }]),
   ];
 }
 
-function centreOf(step: Step, x: (z: number) => number): readonly Body[] {
+function centreOf(setup: Setup, step: Step, shop: Shop, machine: Machine | undefined, x: (z: number) => number): readonly Body[] {
   const { left, right } = boundsOf(step.after);
   const face = Math.max(x(left), x(right));
-  const tip = face - NOSE.seat;
-  const cone = NOSE.radius / Math.tan(Math.PI / 6);
-  return [
-    {
-      is: 'centre',
-      outline: [
-        [tip, 0],
-        [tip + cone, NOSE.radius],
-        [face + NOSE.from, NOSE.radius],
-        [face + NOSE.from, 0],
-      ],
-    },
-    { is: 'centre', outline: box(face + NOSE.from, face + NOSE.tailstock, 0, NOSE.body) },
-    { is: 'tailstock', outline: box(face + NOSE.tailstock, face + NOSE.tailstock + 150, 0, NOSE.casting) },
-  ];
+  const item = setup.support.flatMap((s) => (s.kind === 'centre' ? (holdingOf(shop, s.item) ?? []) : []))[0];
+  const { cone, body, tailstock } = centreOutlines(item, machine);
+  return [cone, body, tailstock].map((of, i): Body => ({ is: i === 2 ? 'tailstock' : 'centre', outline: movedBy(of, [face, 0]) }));
 }
 
 /** The work after the step, in slices; beyond a kerf it is the bar. Of a thread the tool is in the groove that it cuts: the work there is as thick as its roots. */
-function workOf(setup: Setup, step: Step, x: (z: number) => number): readonly Body[] {
+function workOf(setup: Setup, step: Step, x: (z: number) => number, hollow: boolean): readonly Body[] {
   const { left, right } = boundsOf(step.removes);
   const work =
-    threads.has(step.verb) && step.removes.length > 0 ? combine('difference', step.after, turned(left, right, leastRadius(step))) : step.after;
+    threads.has(step.verb) && step.removes.length > 0 && !hollow
+      ? combine('difference', step.after, turned(left, right, leastRadius(step)))
+      : step.after;
   const jaws = x(setup.gripped[0]);
   const severs = setup.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off');
-  return sectionsOf(work, -1e4, 1e4).flatMap((s): Body[] => {
+  return sectionsOf(work, -1e4, 1e4).flatMap((s): readonly Body[] => {
     const [a, b] = [Math.min(x(s.from), x(s.to)), Math.max(x(s.from), x(s.to))];
-    if (atMost(b, jaws, PLACE)) return [];
-    const beyond = severs && a < jaws + PLACE;
-    return [{ is: beyond ? 'bar' : 'part', outline: box(Math.max(a, jaws), b, 0, s.outer) }];
+    if (!hollow && atMost(b, jaws, PLACE)) return [];
+    const is = severs && a < jaws + PLACE ? 'bar' : 'part';
+    if (!hollow) return [{ is, outline: box(Math.max(a, jaws), b, 0, s.outer) }];
+    // both walls of a hole: the bar lies between them; what is solid is in front of its end
+    return [
+      { is: 'part', outline: box(a, b, s.inner, s.outer) },
+      { is: 'part', outline: box(a, b, -s.outer, -s.inner) },
+    ];
   });
 }
 
@@ -242,7 +242,7 @@ export interface Contact {
 }
 
 /** What touches what on the ways of a tool: for each pair the deepest. The cutting point in the work is the cut; coming to it, it is not. */
-export function contactsOf(motions: readonly Motion[], bodies: Bodies, standing: readonly Body[]): readonly Contact[] {
+export function contactsOf(motions: readonly Motion[], bodies: Outline, standing: readonly Body[]): readonly Contact[] {
   const found = new Map<string, Contact>();
   for (const motion of motions)
     for (const moving of ['tool', 'holder', 'carriage'] as const) {

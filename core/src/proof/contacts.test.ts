@@ -3,7 +3,8 @@ import polygonClipping, { type Polygon } from 'polygon-clipping';
 import fc from 'fast-check';
 import { midShop } from '../shop';
 import { type Convex, hullOf, movedBy, overlapOf, sweptAlong } from '../stock';
-import { type Bodies, bodiesOf, type Body, contactsOf, type Motion } from './bodies';
+import { type Outline, outlineOf } from '../tooling';
+import { type Body, contactsOf, type Motion } from './bodies';
 
 const tools = midShop().tools.filter((t) => ['turn', 'face', 'part', 'groove', 'thread', 'form', 'knurl'].includes(t.kind));
 const closed = (of: Convex): Polygon => [[...of, of[0] ?? [0, 0]].map(([z, r]) => [z, r] as [number, number])];
@@ -57,7 +58,7 @@ describe.each(['tool', 'holder', 'carriage'] as const)('%s', (moving) => {
     let tried = 0;
     fc.assert(
       fc.property(fc.constantFrom(...tools), motion, shapes[is], fc.constantFrom([1, 0], [-1, 0], [0, 1], [0, -1]), (tool, way, shape, u) => {
-        const bodies = bodiesOf(tool);
+        const bodies = outlineOf(tool);
         const swept = sweptAlong(bodies[moving], way.from, way.to);
         const direction = u as unknown as readonly [number, number];
         const middle = (of: Convex, k: 0 | 1) => of.reduce((sum, p) => sum + p[k], 0) / of.length;
@@ -66,7 +67,7 @@ describe.each(['tool', 'holder', 'carriage'] as const)('%s', (moving) => {
         const t = touching(swept, centred, direction);
         if (t === undefined) return;
         tried++;
-        const only: Bodies = { tool: [], holder: [], carriage: [], [moving]: bodies[moving] };
+        const only: Outline = { tool: [], holder: [], carriage: [], [moving]: bodies[moving] };
         const standing = (by: number): readonly Body[] => [{ is, outline: movedBy(centred, [(t + by) * direction[0], (t + by) * direction[1]]) }];
         expect(contactsOf([way], only, standing(0.05)).map((c) => [c.moving, c.standing])).toEqual([[moving, is]]);
         expect(contactsOf([way], only, standing(-0.05))).toEqual([]);

@@ -1,4 +1,4 @@
-import type { Shop, Tool } from '../document';
+import type { Machine, Shop, Tool } from '../document';
 import { letterOf, type Part } from '../drawing';
 import type { Finding } from '../finding';
 import { type Step, threads, verbs } from '../operations';
@@ -7,7 +7,8 @@ import type { Setup } from '../settings';
 import { thingOf } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, rectangle, type Region, regionOf } from '../stock';
-import { bodiesOf, type Contact, contactsOf, localOf, motionsOf, standingIn } from './bodies';
+import { outlineOf } from '../tooling';
+import { type Contact, contactsOf, localOf, motionsOf, presentedIn, standingIn } from './bodies';
 
 /** What is proved: the setups of a route as they are worked. */
 interface Worked {
@@ -18,11 +19,11 @@ interface Worked {
  * What would touch what along every cut, and whether the metal that is left is the part: tool, holder and carriage against jaws, chuck, centre, tailstock, steady and
  * work; bars into holes; cuts in air; metal left, a contour cut into, a piece not severed.
  */
-export function proof(route: Worked, shop: Shop, part: Part): readonly Finding[] {
-  return [...route.setups.flatMap((setup) => inSetup(setup, shop, part)), ...finished(route, part)];
+export function proof(route: Worked, shop: Shop, part: Part, machine?: Machine): readonly Finding[] {
+  return [...route.setups.flatMap((setup) => inSetup(setup, shop, part, machine)), ...finished(route, part)];
 }
 
-function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
+function inSetup(setup: Setup, shop: Shop, part: Part, machine: Machine | undefined): readonly Finding[] {
   const up = { centre: holdingOf(shop, setup.holding)?.kind === 'centres', steady: false };
   return setup.steps.flatMap((step): readonly Finding[] => {
     if (step.verb === 'support') {
@@ -35,7 +36,12 @@ function inSetup(setup: Setup, shop: Shop, part: Part): readonly Finding[] {
     if (step.removes.length === 0) return inAir(step);
     // what both hands lead goes no path that is known beforehand: its step says so
     if (step.method === 'hands') return [];
-    const contacts = contactsOf(motionsOf(setup, step, tool, part), bodiesOf(tool), standingIn(setup, step, shop, part.length, up));
+    const presented = presentedIn(step, tool, part) ?? 'outside';
+    const contacts = contactsOf(
+      motionsOf(setup, step, tool, part, up.centre),
+      outlineOf(tool, presented, machine),
+      standingIn(setup, step, shop, part.length, up, presented, machine),
+    );
     return [
       ...contacts.map((c) => told(c, setup, step, tool)),
       ...nearJaws(setup, step, tool, part, contacts),
@@ -115,7 +121,7 @@ function told({ moving, standing, by }: Contact, setup: Setup, step: Step, tool:
 function nearJaws(setup: Setup, step: Step, tool: Tool, part: Part, contacts: readonly Contact[]): readonly Finding[] {
   if (setup.onArbor || setup.carried || contacts.some((c) => c.standing === 'jaws')) return [];
   const motions = motionsOf(setup, step, tool, part);
-  if (motions.length === 0) return [];
+  if (motions.length === 0 || presentedIn(step, tool, part) !== 'outside') return [];
   const x = localOf(setup, part.length);
   const { left, right } = boundsOf(step.removes);
   const free = Math.min(x(left), x(right)) - x(setup.gripped[0]);
@@ -144,7 +150,8 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
     .filter(([z0, , z1]) => (z0 - mouth) * (z1 - mouth) <= 0 && z0 !== z1)
     .map(([z0, r0, z1, r1]) => r0 + ((r1 - r0) * (mouth - z0)) / (z1 - z0));
   const hole = radii.length > 1 ? 2 * Math.min(...radii) : 0;
-  if (shank === 0 || atMost(shank, 0.7 * hole, PLACE)) return [];
+  const share = tool.kind === 'thread' ? practice.threadBarEnters : practice.barEnters;
+  if (shank === 0 || atMost(tool.least ? mmOf(tool.least) : shank / share, hole, PLACE)) return [];
   return [
     {
       code: 'bar-enters',
@@ -152,7 +159,7 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
       cause: tool.id,
       severity: shank >= hole ? 'stop' : 'caution',
       says: say`${tool.name}, ${length(shank)} thick, ${shank >= hole ? 'does not enter' : 'leaves little room for chips in'} a hole of ${diameter(hole)}`,
-      why: say`up to 0.7 of the hole, so that chips come out`,
+      why: say`up to ${share} of the hole, so that chips come out`,
       mends: [],
     },
   ];

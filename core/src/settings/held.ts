@@ -68,11 +68,22 @@ export function centreGoesIn(facts: Facts, end: End): boolean {
 
 const centreDrawn = (facts: Facts, side: End) => facts.part.details.some((d) => d.kind === 'centre' && d.on === side);
 
+/** What is turned beside a centre in this end, and the supports that a person chose there. */
+function atItsEnd(facts: Facts, end: End): Pick<Held, 'atFace' | 'asked'> {
+  const row = rowAt(
+    facts.part.features.filter((f) => f.side === 'outside'),
+    end,
+  );
+  const asked = facts.chosen.hold.get(`${end}-1`)?.support.map((s) => s.item);
+  return { ...(row && { atFace: (end === 'right' ? row.nearDiameter : row.farDiameter).nominal / 2 }), ...(asked && { asked }) };
+}
+
 /** The bar, or the piece as it is, held for the end that is worked first. */
 export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith: (holding: string) => BarSheet): Held {
   const metal = facts.started ? facts.started.piece.length : mmOf(facts.bar.length);
   return {
     ...heldAlike(facts, diameter),
+    ...atItsEnd(facts, first),
     setup: `${first}-1`,
     diameter,
     form: facts.bar.form,
@@ -103,6 +114,7 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
   const wall = sheet.severs ? thinnestOf(regionOf(part.contour), gripping.z, gripping.z + inward(end) * gripping.room) : undefined;
   return {
     ...heldAlike(facts, gripping.diameter),
+    ...atItsEnd(facts, end),
     setup: `${end}-1`,
     diameter: gripping.diameter,
     form: 'round',

@@ -45,14 +45,17 @@ export interface MadeSetting {
   readonly sweeps: Done['sweeps'];
 }
 
+/** Where a setting begins: how slender it stands out, its stock, the face of the jaws, what they close on, and how far a parting blade goes. */
+interface BeginsAt {
+  readonly ratio: number;
+  readonly stock: Region;
+  readonly jaws: number;
+  readonly gripped: number;
+  readonly parted?: number | undefined;
+}
+
 /** A setting with nothing done in it yet; `jaws` is z of their face, `gripped` the diameter they close on. */
-export function beginningOf(
-  making: Making,
-  id: string,
-  end: End,
-  held: HoldingChoice,
-  { ratio, stock, jaws, gripped }: { readonly ratio: number; readonly stock: Region; readonly jaws: number; readonly gripped: number },
-): At {
+export function beginningOf(making: Making, id: string, end: End, held: HoldingChoice, { ratio, stock, jaws, gripped, parted }: BeginsAt): At {
   const { facts, begins } = making;
   const holding = holdingOf(facts.shop, held.holding);
   const speed = speedLimit(making, held, id);
@@ -69,6 +72,7 @@ export function beginningOf(
     holding: held.holding,
     support: held.support,
     jaws,
+    ...(parted !== undefined && { parted }),
     speedBy: speed.says,
     place: {
       machine: facts.machine,

@@ -1,4 +1,4 @@
-import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
+import { envelopeOf, faceOf, type Feature, innerOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
 import {
@@ -66,6 +66,33 @@ const severedAt = ({ facts, sheet, first }: Making): number => {
 /** The edge of a row that is left behind when the piece is severed. */
 const backEdge = (row: Feature, far: 'left' | 'right') => (far === 'left' ? row.edgeFar : row.edgeNear);
 
+/** How deep a groove behind the piece must be for its back edge, and may be before the piece hangs on nothing: undefined where it cannot. mm on radius */
+function grooveFor({ facts, sheet, first }: Making, last: Feature, up: number): number | undefined {
+  const far = otherEnd(first);
+  const z = faceOf(facts.part, far);
+  const outside = last.nearDiameter.nominal / 2;
+  const open = facts.part.features.filter((f) => f.side === first && f.through === true && Math.abs(innerOf(f, first) - z) < 0.01);
+  const hole = Math.max(0, ...open.map((f) => Math.max(f.nearDiameter.max, f.farDiameter.max) / 2));
+  const least = outside - up - sheet.off[far];
+  const hangsOn = hole > 0 ? hole + practice.hangsOn : 1;
+  return least < hangsOn ? undefined : Math.max(hangsOn, least - 1);
+}
+
+/** The back edge of the last row, broken before the piece is parted: the blade in some way, so that there is room. @source chamfer-before-severing, common practice */
+function backEdgeSteps(making: Making, last: Feature | undefined): readonly Operation[] {
+  const { first, sheet } = making;
+  const far = otherEnd(first);
+  if (!last || making.reach[last.id] !== first || !sheet.severs || making.severing.method !== 'part') return [];
+  const chamfered = (far === 'left' ? last.chamferFar : last.chamferNear) ?? 0;
+  const size = edgeSize(backEdge(last, far));
+  const groove = (up: number) => {
+    const radius = grooveFor(making, last, up);
+    return radius === undefined ? undefined : backGroove(severedAt(making), inward(first) * making.severing.width, radius);
+  };
+  const [forChamfer, forEdge] = [chamfered > 0 ? groove(chamfered) : undefined, size && groove(size.up)];
+  return [...(forChamfer ? [chamferInner(last, forChamfer)] : []), ...(forEdge ? [shapeEdges(last, true, forEdge)] : [])];
+}
+
 /** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
 export function firstSetup(making: Making, held: HoldingChoice, alone = false): MadeSetting {
   const { facts, sheet, first: end } = making;
@@ -74,7 +101,14 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
   const edge = severedAt(making);
   const jaws = sheet.severs ? edge + inward(end) * (making.severing.width + sheet.gap) : edge - inward(end) * sheet.grip.value;
   const barDiameter = mmOf(facts.bar.across);
-  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: sheet.stickOut.value / barDiameter, stock, jaws, gripped: barDiameter });
+  const parts = sheet.severs && making.severing.method === 'part';
+  const begin = beginningOf(making, `${end}-1`, end, held, {
+    ratio: sheet.stickOut.value / barDiameter,
+    stock,
+    jaws,
+    gripped: barDiameter,
+    parted: parts ? edge + inward(end) * making.severing.width : undefined,
+  });
   const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
   const hole = holeAt(facts, end);
@@ -82,9 +116,6 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
   const opening = { z: face, widest: rowAt(rows, end)?.nearDiameter.nominal ?? barDiameter, hole };
   const last = rowAt(rows, far);
   const lastEdge = far === 'left' ? 'far' : 'near';
-  const widest = last && making.reach[last.id] === end ? last.nearDiameter.nominal / 2 : barDiameter / 2;
-  const chamfered = (far === 'left' ? last?.chamferFar : last?.chamferNear) ?? 0;
-  const parts = sheet.severs && making.severing.method === 'part';
   const operations: readonly Operation[] = [
     takeHold({
       verb: 'load',
@@ -120,20 +151,7 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
       rows.filter((f) => making.reach[f.id] !== far),
     ),
     ...holeAfterTurning(held, opening),
-    ...(last && making.reach[last.id] === end && parts
-      ? [
-          chamferInner(last, backGroove(edge, inward(end) * making.severing.width, widest - chamfered - sheet.off[far] - 1)),
-          ...(edgeSize(backEdge(last, far)) !== undefined
-            ? [
-                shapeEdges(
-                  last,
-                  true,
-                  backGroove(edge, inward(end) * making.severing.width, widest - (edgeSize(backEdge(last, far))?.up ?? 0) - sheet.off[far] - 1),
-                ),
-              ]
-            : []),
-        ]
-      : []),
+    ...backEdgeSteps(making, last),
     releaseCheck(),
     ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
     ...(alone ? [awaySteps()] : []),
@@ -190,7 +208,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
     ...shapeRows(making, begin, mine),
     ...edgesLaidOpen(making, begin, rows),
     ...holeAfterTurning(held, opening),
-    ...(last && making.reach[last.id] === first && (!sheet.severs || making.severing.method === 'saw') ? [chamferMouth(last), shapeEdges(last)] : []),
+    ...(last && making.reach[last.id] === first && backEdgeSteps(making, last).length === 0 ? [chamferMouth(last), shapeEdges(last)] : []),
     releaseCheck(),
     awaySteps(),
   ];

@@ -49,7 +49,7 @@ export function withField<T extends ShopItem>(item: T, field: ShopField, text: s
   const fail = (says: Sentence): Parsed<T> => ({ ok: false, problems: [{ at: field.key, says: say`${field.words}: ${says}` }] });
   if (typed === '') {
     if (field.is === 'numbers' || field.is === 'lengths' || field.is === 'wholes')
-      return field.optional === true ? done(item, field, []) : fail(say`at least one`);
+      return field.optional === true ? done(item, field, at(item, field.key) === undefined ? undefined : []) : fail(say`at least one`);
     return field.optional === true ? done(item, field, undefined) : fail(say`cannot be left empty`);
   }
   const read = valueOf(field, typed, units, at(item, field.key));

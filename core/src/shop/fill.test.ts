@@ -1,7 +1,8 @@
 import { parseShopItem } from '../document';
 import { writeSentence } from '../quantity';
 import { drillNamed, readExternalThread } from '../standards';
-import { fillTools } from './fill';
+import { fillHoldings, fillTools } from './fill';
+import { grips } from './items';
 import { midShop } from './otherShops';
 
 const of = (text: string, units: 'mm' | 'in' = 'mm', owned: Parameters<typeof fillTools>[2] = []) => {
@@ -82,4 +83,45 @@ it.each([
   const set = fillTools(text, 'mm', []);
   expect(set.ok ? 'taken' : writeSentence(set.problems[0]?.says ?? [], 'mm')).toContain(says);
   expect(set.ok).toBe(false);
+});
+
+describe('sets of collets', () => {
+  const one = (text: string, units: 'mm' | 'in' = 'mm') => {
+    const set = fillHoldings(text, units, []);
+    return set.ok ? set.value[0] : undefined;
+  };
+  it('a seat knows what it holds: 5C to 1 1/8 in round (from memory), ER32 2 to 20 mm (DIN 6499)', () => {
+    const inch = one('5C collets by 1/16', 'in');
+    expect([inch?.sizes?.length, inch?.sizes?.[0]?.text, inch?.sizes?.at(-1)?.text]).toEqual([18, '1/16', '1-1/8']);
+    const er = one('ER32 collets by 1');
+    expect([er?.sizes?.length, er?.sizes?.[0]?.text, er?.sizes?.at(-1)?.text]).toEqual([19, '2', '20']);
+    expect(one('collets 1/8 to 3/4 by 1/16', 'in')?.sizes).toHaveLength(11);
+    expect(parseShopItem('holdings', { ...inch, id: 'x' }).ok).toBe(true);
+  });
+
+  it('a collet of one size holds its size and little under it; ones over a span a millimetre (common practice)', () => {
+    const [inch, er] = [one('5C collets by 1/16', 'in'), one('ER32 collets by 1')];
+    const closes = (set: typeof inch, d: number) => set !== undefined && grips({ ...set, id: 'c' }, d);
+    expect([12.7, 12.6, 12.0, 13.2].map((d) => closes(inch, d))).toEqual([true, true, false, false]);
+    expect([2, 11.3, 20, 20.5, 1].map((d) => closes(er, d))).toEqual([true, true, true, false, true]);
+  });
+
+  it.each([
+    ['', 'is no set of collets'],
+    ['collets', 'is no set of collets'],
+    ['collets by 1', 'from, to and step are wanted'],
+    ['7Q collets by 1', 'is no set of collets'],
+    ['ER99 collets by 1', 'is no collet that is known here'],
+    ['5C collets 1/16 to 2 by 1/16', 'collets hold'],
+    ['collets 10 to 3 by 1', 'the last is smaller'],
+  ])('“%s” is told: %s', (text, says) => {
+    const set = fillHoldings(text, 'in', []);
+    expect(set.ok ? 'taken' : writeSentence(set.problems[0]?.says ?? [], 'mm')).toContain(says);
+  });
+});
+
+it('countersinks are taken by their angle, and those that are there left out', () => {
+  expect(of('countersinks 60.5 82 90 100').map((t) => t.angle?.text)).toEqual(['60.5', '82', '90', '100']);
+  expect(of('countersinks 82, 90', 'mm', [{ kind: 'form', angle: { text: '90', units: 'mm' } }]).map((t) => t.angle?.text)).toEqual(['82']);
+  expect(sizes('fraction drills', 'in')).toHaveLength(29);
 });

@@ -1,7 +1,7 @@
-import type { Tool } from '../document';
-import { alike, MM_PER_INCH, nearestFraction, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
+import type { Holding, Tool } from '../document';
+import { alike, length, MM_PER_INCH, nearestFraction, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { drillIndex, flutesOf, unifiedSizes } from '../standards';
-import { cells, drills, ofSize } from './build';
+import { angled, cells, drills, edge, ofSize } from './build';
 
 /** A set of more is not typed on purpose. */
 const MOST = 400;
@@ -12,7 +12,7 @@ const SIXTY_FOURTH = 1e-6;
 
 type Filled = Parsed<readonly Omit<Tool, 'id'>[]>;
 const fail = (says: Sentence): Filled => ({ ok: false, problems: [{ at: 'fill', says }] });
-const asked = say`such as: drills 1 to 10 by 0.1; number drills; letter drills; taps M3-M12; dies UNC #4 to 1/2; reamers 3 to 12 by 1`;
+const asked = say`such as: drills 1 to 10 by 0.1; number drills; letter drills; fraction drills; taps M3-M12; dies UNC #4 to 1/2; reamers 3 to 12 by 1; countersinks 60 82 90`;
 
 /** The sizes from one to another by steps, as they are typed: 1 to 10 by 0.1; 1/16 to 1/2 by 1/64. */
 function steps(text: string, units: Units): Parsed<readonly { readonly text: string; readonly units: Units; readonly mm: number }[]> {
@@ -74,7 +74,7 @@ function threads(text: string): Parsed<readonly string[]> {
  * @param text 'drills 1 to 10 by 0.1', 'number drills', 'taps M3-M12'
  * @example fillTools('number drills', 'in', []).ok // true
  */
-export function fillTools(text: string, units: Units, owned: readonly Pick<Tool, 'kind' | 'size'>[]): Filled {
+export function fillTools(text: string, units: Units, owned: readonly Pick<Tool, 'kind' | 'size' | 'angle'>[]): Filled {
   const line = text.trim().replace(/^(?:a\s+)?set\s+of\s+/i, '');
   const has = (kind: Tool['kind'], size: string, mm: number | undefined) =>
     owned.some((t) => {
@@ -82,6 +82,9 @@ export function fillTools(text: string, units: Units, owned: readonly Pick<Tool,
       const read = parseLength(t.size.text, t.size.units);
       return mm !== undefined && read.ok ? alike(read.value, mm) : t.size.text.trim().toLowerCase() === size.toLowerCase();
     });
+  const cones = /^countersinks?\s+([\d.,\s]+(?:°|deg(?:rees)?)?)$/i.exec(line)?.[1];
+  if (cones !== undefined) return countersinks(cones, units, owned);
+  if (/^fraction(?:al)?\s+drills$/i.test(line)) return fillTools('drills 1/16 to 1/2 by 1/64', 'in', owned);
   const named = /^(number|letter)\s+drills$/i.exec(line)?.[1]?.toLowerCase();
   if (named === 'number' || named === 'letter')
     return {
@@ -119,4 +122,84 @@ export function fillTools(text: string, units: Units, owned: readonly Pick<Tool,
     };
   }
   return fail(say`“${line.slice(0, 60)}” is no set; ${asked}`);
+}
+
+/** Countersinks by the angle of their cone, degrees; how wide they are is assumed until it is measured. */
+function countersinks(text: string, units: Units, owned: readonly Pick<Tool, 'kind' | 'size' | 'angle'>[]): Filled {
+  const angles = (text.match(/\d+(?:[.,]\d+)?/g) ?? []).map((t) => Number(t.replace(',', '.')));
+  const wrong = angles.find((a) => !(a > 60 - 1e-9 && a <= 150));
+  if (angles.length === 0 || wrong !== undefined) return fail(say`a countersink has 60 to 150 degrees, such as 60 82 90 100`);
+  const has = (a: number) => owned.some((t) => t.kind === 'form' && Number(t.angle?.text.replace(/\s*(°|deg.*)$/, '')) === a);
+  const wide = units === 'in' ? '3/4' : '20';
+  return {
+    ok: true,
+    value: [...new Set(angles)]
+      .filter((a) => !has(a))
+      .map((a) => {
+        const { id: _, ...made } = edge('form', `countersink ${String(a)}°`, 'hss', {
+          angle: angled(a),
+          width: cells(units)(wide),
+          assumed: ['width'],
+        });
+        return made;
+      }),
+  };
+}
+
+/** Collets by the name of their seat: least and most that they hold round, mm. @source DIN 6499 (ISO 15488) for ER; 5C from memory: 1/16 to 1 1/8 in */
+const SEATS: Readonly<Record<string, readonly [number, number, Units]>> = {
+  '5c': [MM_PER_INCH / 16, 1.125 * MM_PER_INCH, 'in'],
+  er16: [1, 10, 'mm'],
+  er20: [1, 13, 'mm'],
+  er25: [1, 16, 'mm'],
+  er32: [2, 20, 'mm'],
+  er40: [3, 26, 'mm'],
+};
+const colletsAsked = say`such as: 5C collets by 1/16; ER32 collets by 1; collets 1/8 to 3/4 by 1/16`;
+
+/**
+ * A set of collets from one line; how true, fast and stiff they are is assumed until it is said.
+ * @param text '5C collets by 1/16', 'ER32 collets by 1', 'collets 3 to 20 by 1'
+ * @example fillHoldings('5C collets by 1/16', 'in', []).ok // true
+ */
+export function fillHoldings(text: string, units: Units, owned: readonly Pick<Holding, 'kind' | 'name'>[]): Parsed<readonly Omit<Holding, 'id'>[]> {
+  const wrong = (says: Sentence) => ({ ok: false as const, problems: [{ at: 'fill', says }] });
+  const line = text.trim().replace(/^(?:a\s+)?set\s+of\s+/i, '');
+  const [, seatText = '', rest = ''] = /^(?:(5C|ER\s*\d\d)\s+)?collets?\s+(.+)$/i.exec(line) ?? [];
+  if (rest === '') return wrong(say`“${line.slice(0, 60)}” is no set of collets; ${colletsAsked}`);
+  const seat = seatText.toLowerCase().replace(/\s/g, '');
+  const known = SEATS[seat];
+  if (seat !== '' && !known) return wrong(say`${seatText} is no collet that is known here; ${colletsAsked}`);
+  const step = /^(?:by|in steps of)\s+(.+)$/i.exec(rest)?.[1];
+  if (step !== undefined && !known) return wrong(say`from, to and step are wanted; ${colletsAsked}`);
+  const [from, to, own] = known ?? [0, 0, units];
+  const shown = (mm: number) => (own === 'in' ? (nearestFraction(mm / MM_PER_INCH, SIXTY_FOURTH) ?? String(mm / MM_PER_INCH)) : String(mm));
+  const sizes = steps(step === undefined ? rest : `${shown(from)} to ${shown(to)} by ${step}`, step === undefined ? units : own);
+  if (!sizes.ok) return sizes;
+  const list = sizes.value;
+  const [first, last] = [list[0], list.at(-1)];
+  if (!first || !last) return wrong(colletsAsked);
+  if (known && (first.mm < from - 1e-6 || last.mm > to + 1e-6)) return wrong(say`${seatText} collets hold ${length(from)} to ${length(to)}`);
+  const name = `${seatText === '' ? '' : `${seatText.toUpperCase()} `}collets ${first.text} to ${last.text}`;
+  if (owned.some((h) => h.kind === 'collet' && h.name === name)) return { ok: true, value: [] };
+  const cell = ({ text: t, units: u }: { readonly text: string; readonly units: Units }) => ({ text: t, units: u });
+  return {
+    ok: true,
+    value: [
+      {
+        name,
+        kind: 'collet',
+        assumed: ['jaw', 'maxSpeed', 'newtons', 'trueWithin', 'lateral', 'angular'],
+        sizes: list.map(cell),
+        outside: { from: cell(first), to: cell(last) },
+        jaw: { count: 3, length: { text: '30', units: 'mm' }, reach: { text: '30', units: 'mm' } },
+        maxSpeed: 3000,
+        newtons: 10000,
+        trueWithin: { text: '0.02', units: 'mm' },
+        marks: false,
+        lateral: 30000,
+        angular: 2e7,
+      },
+    ],
+  };
 }

@@ -4,6 +4,7 @@ export {
   doubtOf,
   takesForm,
   gaugeFor,
+  colletFor,
   grips,
   holdingOf,
   caliperOf,
@@ -26,4 +27,4 @@ export { startingShop } from './startingShop';
 export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';
 export { type Way, wayOf, ways } from './ways.table';
 export { practice } from './practice.table';
-export { fillTools } from './fill';
+export { fillHoldings, fillTools } from './fill';

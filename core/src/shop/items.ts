@@ -1,5 +1,6 @@
 import type { Bar, Cell, Gauge, Holding, Machine, Shop, Tool } from '../document';
 import { atLeast, atMost, parseLength, PLACE } from '../quantity';
+import { practice } from './practice.table';
 import { centreNamed, drillNamed, readExternalThread, readInternalThread } from '../standards';
 
 /** Cells are never changed once made: each is read once; nothing for those that cannot be read. */
@@ -89,10 +90,18 @@ export function holdingOf(shop: Shop, id: string): Holding | undefined {
 
 export const isChuck = (holding: Holding): boolean => ['threeJaw', 'fourJaw', 'softJaws', 'collet', 'softCollet', 'splitBush'].includes(holding.kind);
 
-/** Grips this outside diameter (mm). */
+/** How far a collet of a set closes under its size, mm: one over a span closes by a millimetre, one of a single size by little. @source common practice */
+const closesBy = (name: string): number => (/\ber\s*\d/i.test(name) ? 1 : practice.colletCloses);
+
+/** The collet of a set that closes on this diameter, mm; undefined where none does, or it is no set. */
+export const colletFor = (holding: Holding, diameter: number): Cell | undefined =>
+  holding.sizes?.find((s) => atLeast(diameter, mmOf(s) - closesBy(holding.name), PLACE) && atMost(diameter, mmOf(s) + practice.colletOpens, PLACE));
+
+/** Grips this outside diameter (mm): of a set of collets one that is of its size. */
 export function grips(holding: Holding, diameter: number): boolean {
-  if (!isChuck(holding) || !holding.outside) return false;
-  return atLeast(diameter, mmOf(holding.outside.from), PLACE) && atMost(diameter, mmOf(holding.outside.to), PLACE);
+  if (!isChuck(holding)) return false;
+  if (holding.sizes !== undefined && holding.sizes.length > 0) return colletFor(holding, diameter) !== undefined;
+  return holding.outside !== undefined && atLeast(diameter, mmOf(holding.outside.from), PLACE) && atMost(diameter, mmOf(holding.outside.to), PLACE);
 }
 
 /** Holds a bar of this form: collets and bushes round ones, three jaws what has three like sides, four jaws anything. @source common practice */

@@ -17,6 +17,7 @@ export { type PinClass, pinClasses, pinsProve } from './plugPins';
 export { degreesToChill, pressFit, warmCaps, warmestOf } from './pressFit';
 export { oRingCords, oRingGroove, ringGroove } from './rings';
 export { countersinkDepth, doesItPass, screwHoles } from './screws';
+export { type BearingLoad, ringLimits, seatClass } from './bearings';
 export { fitHabits, type Intent, suggestFit } from './suggestFit';
 export { fullThreadOf, percentOfThread, tapDrills } from './tapDrills';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';

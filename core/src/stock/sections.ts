@@ -57,15 +57,20 @@ function cutAcross(region: Region, from: number, to: number): readonly Section[]
   return sections;
 }
 
-/** The thinnest wall of hollow metal between two z, and how much metal there is along it, mm; undefined where any of it is solid. */
+/** The thinnest wall of hollow metal between two z, and how much metal there is along it, mm; undefined where it is solid for the greater part. */
 export function thinnestOf(
   region: Region,
   a: number,
   b: number,
 ): { readonly outer: number; readonly inner: number; readonly long: number } | undefined {
   const sections = sectionsOf(region, Math.min(a, b), Math.max(a, b));
-  const [first] = sections;
-  if (!first || sections.some((s) => s.inner <= 0)) return undefined;
-  const { outer, inner } = sections.reduce((least, s) => (s.outer - s.inner < least.outer - least.inner ? s : least), first);
-  return { outer, inner, long: sections.reduce((sum, s) => sum + s.to - s.from, 0) };
+  const hollow = sections.filter((s) => s.inner > 0);
+  const [first] = hollow;
+  const long = longOf(hollow);
+  // mostly solid: its floor keeps it round
+  if (!first || long < longOf(sections) / 2) return undefined;
+  const { outer, inner } = hollow.reduce((least, s) => (s.outer - s.inner < least.outer - least.inner ? s : least), first);
+  return { outer, inner, long };
 }
+
+const longOf = (sections: readonly { readonly from: number; readonly to: number }[]): number => sections.reduce((sum, s) => sum + s.to - s.from, 0);

@@ -1,6 +1,7 @@
 import type { Shop, Tool } from '../document';
 import { parseDegrees } from '../quantity';
 import { mmOf, sizeOf } from '../shop';
+import { alongHole, entersFrom } from './outline';
 
 /* Which form tools make an edge: a bevel by their own angle, a radius by their own radius. @source edge-that-makes-it, common practice */
 
@@ -14,6 +15,9 @@ const angleOf = (tool: Tool): number | undefined => {
   const read = parseDegrees(tool.angle?.text ?? '');
   return read.ok && read.value > 0 ? read.value : undefined;
 };
+
+/** A form tool that goes in from the tailstock: its angle is the whole of its cone. */
+export const isCountersink = (tool: Tool): boolean => tool.kind === 'form' && (angleOf(tool) ?? 0) > FLANK_MOST;
 
 const like = (a: number, b: number) => Math.abs(a - b) < WITHIN;
 
@@ -39,15 +43,15 @@ export function rounds(tool: Tool, radius: number): boolean {
   return own > 0 ? Math.abs(own - radius) <= Math.max(0.02, 0.02 * radius) : radius <= mmOf(tool.width, Infinity);
 }
 
-/** Grooves a shop's blades cut: no wider than the groove, deep enough; inside only with a shank that goes into the hole; the widest first, so that few plunges do. */
-export function groovers(shop: Shop, width: number, depth: number, hole: number | undefined): readonly Tool[] {
+/** Grooves a shop's blades cut: no wider than the groove, deep enough; inside only with a shank that goes into the hole, as far as `deep`; the widest first, so that few plunges do. */
+export function groovers(shop: Shop, width: number, depth: number, hole: number | undefined, deep = 0): readonly Tool[] {
   return shop.tools
     .filter(
       (t) =>
         (t.kind === 'groove' || (t.kind === 'part' && hole === undefined)) &&
         mmOf(t.width, Infinity) <= width + 0.01 &&
         mmOf(t.reach, Infinity) >= depth - 0.01 &&
-        (hole === undefined ? t.shank === undefined : t.shank !== undefined && mmOf(t.shank) <= 0.75 * hole),
+        (hole === undefined ? t.shank === undefined : t.shank !== undefined && entersFrom(t) <= hole && alongHole(t) >= deep),
     )
     .toSorted((a, b) => Number(a.kind === 'part') - Number(b.kind === 'part') || mmOf(b.width) - mmOf(a.width));
 }

@@ -32,6 +32,7 @@ export const insideBars = (shop: Shop, thread: DrawnThread, core: number, deep: 
         t.shank !== undefined &&
         cuts(t, thread) &&
         atMost(mmOf(t.shank), Math.min(practice.threadBarEnters * core, core - Math.abs(thread.root - thread.crest)), PLACE) &&
+        atMost(mmOf(t.least), core, PLACE) &&
         atLeast(mmOf(t.reach, Infinity), deep, PLACE),
     )
     .toSorted((a, b) => mmOf(b.shank) - mmOf(a.shank));

@@ -5,6 +5,7 @@ import { cutting } from './cutting';
 import { drawing } from './drawing';
 import { holding } from './holding';
 import { manyJobs } from './jobs';
+import { ladders } from './ladders';
 import { lengthsSet } from './lengths';
 import { outsideLathes } from './outside';
 import { coldStart, handbook, typing } from './page';
@@ -28,6 +29,7 @@ const rooms: Readonly<Record<string, () => void | Promise<void>>> = {
   standards,
   holding,
   cutting,
+  ladders,
   planner: async () => {
     await plans();
     routes();

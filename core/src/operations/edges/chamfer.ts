@@ -1,6 +1,6 @@
 import { practice } from '../../shop';
 import { type Feature, innerOf, inward, mouthOf } from '../../drawing';
-import { diameter, figure, length, say } from '../../quantity';
+import { alike, diameter, figure, length, say } from '../../quantity';
 import type { End } from '../../ref';
 import { chamfered, combine, type Region } from '../../stock';
 import { bevels } from '../../tooling';
@@ -15,7 +15,7 @@ export const chamferMouth = (feature: Feature): Operation =>
     const size = (at.end === 'right' ? feature.chamferNear : feature.chamferFar) ?? 0;
     if (size === 0) return;
     const z = mouthOf(feature, at.end);
-    chamfer(draft, feature, at.end === 'right' ? 'near' : 'far', size, chamferSweep(feature, z, size, at.end), [
+    chamfer(draft, feature, at.end === 'right' ? 'near' : 'far', size, chamferSweep(draft, feature, z, size, at.end), [
       feature.form === 'thread'
         ? reason('relief-first', say`chamfered to below the minor diameter, so that thread or die starts clean`, feature.id)
         : reason('chamfer-before-severing', say`while it still runs true`, feature.id),
@@ -29,18 +29,20 @@ export const chamferInner = (feature: Feature, groove: Region): Operation =>
     const size = (at.end === 'right' ? feature.chamferFar : feature.chamferNear) ?? 0;
     if (size === 0) return;
     const z = innerOf(feature, at.end);
-    const sweep = chamferSweep(feature, z, size, at.end === 'right' ? 'left' : 'right');
+    const sweep = chamferSweep(draft, feature, z, size, at.end === 'right' ? 'left' : 'right');
     const all = groove.length > 0 ? combine('union', groove, sweep) : sweep;
     chamfer(draft, feature, at.end === 'right' ? 'far' : 'near', size, all, [
       reason('chamfer-before-severing', say`blade in some way, break the back edge, then sever`, feature.id),
     ]);
   });
 
-/** The corner at z, towards `end`, and as far beyond as the stock may stand proud of the face. */
-function chamferSweep(feature: Feature, z: number, size: number, end: End): Region {
+/** The corner at z, towards `end`, and as far beyond as the stock may stand proud of the face; where a smaller row begins there the tip goes no deeper than that. */
+function chamferSweep({ facts }: Draft, feature: Feature, z: number, size: number, end: End): Region {
   const r = feature.nearDiameter.nominal / 2;
   const beyond = 1;
-  return chamfered(z + inward(end) * size, r, z - inward(end) * beyond, r - size - beyond);
+  const neighbour = facts.part.features.some((f) => f.id !== feature.id && f.side === feature.side && (alike(f.near, z) || alike(f.far, z)));
+  const sweep = chamfered(z + inward(end) * size, r, z - inward(end) * beyond, r - size - beyond);
+  return neighbour ? combine('difference', sweep, facts.finished) : sweep;
 }
 
 function chamfer(

@@ -1,6 +1,6 @@
 import { speedFor } from '../../cutting';
 import type { Tool } from '../../document';
-import { detailWords, type Feature, inward, type PartDetail } from '../../drawing';
+import { detailWords, faceOf, type Feature, innerOf, inward, type PartDetail } from '../../drawing';
 import type { Reason } from '../../finding';
 import { alreadyMade } from '../../holding';
 import { diameter, figure, length, say, type Sentence, tidy } from '../../quantity';
@@ -58,7 +58,7 @@ function groove(draft: Draft, detail: PartDetail, row: Feature | undefined): voi
     width: detail.width ?? Math.abs(detail.near - detail.far),
     depth,
     at: 2 * Math.max(surface, bottom),
-    ...(inside && { hole: 2 * surface }),
+    ...(inside && { hole: 2 * surface, deep: Math.abs(innerOf(detail, at.end) - faceOf(facts.part, at.end)) }),
     ...(detail.round === true && detail.radius !== undefined && { radius: detail.radius }),
     sweeps: spareIn(facts, ...window),
   });
@@ -76,8 +76,9 @@ export interface Plunged {
   readonly depth: number;
   /** diameter in cut, mm */
   readonly at: number;
-  /** the hole that the blade goes into, mm */
+  /** the hole that the blade goes into, and how far from its face, mm */
   readonly hole?: number;
+  readonly deep?: number;
   /** of a round bottom, mm */
   readonly radius?: number;
   readonly sweeps: Region;
@@ -92,10 +93,10 @@ export const plungesOf = (width: number, blade: number): number =>
   width <= blade + 0.01 ? 1 : 1 + Math.ceil((width - blade) / (MOVES * blade) - 1e-6);
 
 /** A groove or relief in as many plunges as its blade wants. */
-export function plunged(draft: Draft, { verb, about, does, says, why, width, depth, at: across, hole, radius, sweeps, to }: Plunged): void {
+export function plunged(draft: Draft, { verb, about, does, says, why, width, depth, at: across, hole, deep, radius, sweeps, to }: Plunged): void {
   const { facts, at } = draft;
   const id = stepId(at, verb, about);
-  const blades = groovers(facts.shop, width, depth, hole);
+  const blades = groovers(facts.shop, width, depth, hole, deep);
   const round = radius === undefined ? undefined : facts.shop.tools.find((t) => rounds(t, radius));
   const fits = (t: Tool) => blades.includes(t);
   const words =

@@ -48,7 +48,7 @@ export function knurl(draft: Draft, row: Feature, detail: PartDetail): void {
       coversRow(detail, row)
         ? reason(
             'groove-marks',
-            say`stops at the end of its row, ${length(inTo(facts, at.end, detail), 0.1)} from the face: a shoulder there first, else a line`,
+            say`a shoulder, else a pen line marks where its row ends: ${length(inTo(facts, at.end, detail), 0.1)} from the face; stop at it`,
             detail.id,
           )
         : reason(

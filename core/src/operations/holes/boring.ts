@@ -14,7 +14,7 @@ import { addStep, type At, type Draft, putOnList, stepId, warn } from '../outcom
 import { spareIn } from '../spare';
 import { workLimits } from '../workLimits';
 import { checkQuill } from './drilling';
-import { leftToReam, THROUGH } from './ladder';
+import { leftToReam, THROUGH } from './rung';
 
 /** Reams a row to its size. */
 export function ream(draft: Draft, row: Feature, tool: Tool, left: number, instead: boolean): void {

@@ -11,7 +11,7 @@ import { mateName } from '../beside';
 import { chosenData, type Facts, reason } from '../facts';
 import { addStep, type Draft, stepId, warn } from '../outcome';
 import { workLimits } from '../workLimits';
-import { coneOf, cutsOver } from './ladder';
+import { coneOf, cutsOver } from './rung';
 import { drillAt } from './rungs';
 
 /** One drill of a ladder. */

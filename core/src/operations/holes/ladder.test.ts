@@ -1,22 +1,11 @@
 /* The ladder of a hole: exact against enumeration, and by what a turner asks of it. The rules are common practice: drill-ladder, drill-cuts-over, bar-enters, drill-bore-ream. */
 import fc from 'fast-check';
-import {
-  type BarAt,
-  coneOf,
-  depthIn,
-  type DrillAt,
-  type Drawer,
-  ladderOf,
-  leftToReam,
-  madeBy,
-  type Move,
-  type Prices,
-  type Rung,
-  waysOf,
-} from './ladder';
+import { ladderOf } from './ladder';
+import { type BarAt, coneOf, depthIn, type DrillAt, type Drawer, leftToReam, madeBy, type Move, type Prices, type Rung } from './rung';
+import { waysOf } from './ways';
 
 const drill = (size: number, reach = 120, half = 59): DrillAt => ({ id: `d${String(size)}${half >= 90 ? 'flat' : ''}`, size, half, reach });
-const bar = (shank: number, reach = 4 * shank): BarAt => ({ id: `b${String(shank)}`, shank, reach });
+const bar = (shank: number, reach = 4 * shank): BarAt => ({ id: `b${String(shank)}`, shank, enters: shank / 0.7, reach });
 const reamer = (size: number, reach = 150) => ({ id: `r${String(size)}`, size, reach });
 const drawer = (drills: readonly DrillAt[], bars: readonly BarAt[] = [], reamers: Drawer['reamers'] = []): Drawer => ({
   drills: drills.toSorted((a, b) => a.size - b.size),

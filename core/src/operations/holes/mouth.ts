@@ -1,14 +1,15 @@
 import { speedFor } from '../../cutting';
+import type { Tool } from '../../document';
 import { type Edge, faceOf, type Feature, inward, mouthOf } from '../../drawing';
 import { angle, diameter, figure, length, say } from '../../quantity';
 import type { End } from '../../ref';
-import { practice } from '../../shop';
-import { bevels, rounds } from '../../tooling';
+import { mmOf, practice } from '../../shop';
+import { bevels, isCountersink, outOfHolder, rounds } from '../../tooling';
 import { edgeTool } from '../edges/edgeTool';
 import { byHand, chosenData, reason } from '../facts';
 import { addStep, type Draft, stepId } from '../outcome';
 import { spareIn } from '../spare';
-import { enters } from './ladder';
+import { enters } from './rung';
 import { drawerOf } from './rungs';
 
 /** What an edge takes of a hole: along the axis, and out on radius; mm and degrees to the axis. */
@@ -31,13 +32,13 @@ export function mouth(draft: Draft, row: Feature, far = false): void {
   const wide = 2 * (r + size.up);
   const round = edge.kind === 'radius';
   const form = edgeTool(draft, id, {
-    makes: (t) => (round ? rounds(t, size.along) : bevels(t, size.degrees, true, wide)),
+    makes: (t) => (round ? rounds(t, size.along) : bevels(t, size.degrees, true, wide)) && (far || getsTo(t, draft, row)),
     otherwise: !round,
     words: round ? say`inside radius tool ${length(size.along)}` : say`countersink or bevelling tool ${angle(2 * size.degrees)}`,
     size: size.along,
   });
   // a bevel that no form tool makes is turned with the bar, the slide set to it
-  const bar = form || round ? undefined : drawerOf(facts).bars.find((b) => enters(b.shank, 2 * r));
+  const bar = form || round ? undefined : drawerOf(facts).bars.find((b) => enters(b, 2 * r));
   const tool = form ?? facts.shop.tools.find((t) => t.id === bar?.id);
   const z = far ? row.far : row.near;
   const into: End = at.end;
@@ -57,6 +58,15 @@ export function mouth(draft: Draft, row: Feature, far = false): void {
     },
     sweeps: spareIn(facts, z, z + inward(into) * size.along, r - 1, r + size.up),
   });
+}
+
+/** A form tool gets as deep as it stands out of its holder; a countersink where its cone goes in through the rows above. */
+function getsTo(tool: Tool, { facts, at }: Draft, row: Feature): boolean {
+  const face = faceOf(facts.part, at.end);
+  const deep = (f: Feature) => Math.abs(mouthOf(f, at.end) - face);
+  if (!isCountersink(tool)) return deep(row) <= outOfHolder(tool);
+  const above = facts.part.features.filter((f) => f.side === row.side && deep(f) < deep(row) - 0.01);
+  return above.every((f) => mmOf(tool.width, 0) <= Math.min(f.nearDiameter.min, f.farDiameter.min));
 }
 
 /** A far mouth lies at the face of this end. */

@@ -3,12 +3,13 @@ import type { Tool } from '../../document';
 import { faceOf, type Feature, innerOf, mouthOf, threadOf } from '../../drawing';
 import { alike, fallsShort, parseDegrees, PLACE, tidy, turnsFor } from '../../quantity';
 import { mmOf, practice, sizeOf } from '../../shop';
+import { alongHole, entersFrom, shankOf } from '../../tooling';
 import { type DrawnThread, nearestDrills, tapDrills } from '../../standards';
 import { type Facts, wayChosen } from '../facts';
 import { openBetween } from '../open';
 import { type At, stepId } from '../outcome';
 import { workLimits } from '../workLimits';
-import { type BarAt, coneOf, cutsOver, depthIn, leftToReam, type DrillAt, type Drawer, type Prices, type Rung } from './ladder';
+import { type BarAt, coneOf, cutsOver, depthIn, leftToReam, type DrillAt, type Drawer, type Prices, type Rung } from './rung';
 
 /* What a hole of the drawing asks of its ladder, and what the drawer of this shop offers. */
 
@@ -27,11 +28,6 @@ export function drillAt(tool: Tool): DrillAt {
   };
 }
 
-const shankOf = (tool: Tool): number => mmOf(tool.shank, sizeOf(tool, 0));
-
-/** How far a bar whose reach is not said is taken to stand out, in its own thickness. @source common practice: steel to 4, carbide to 6 or 7 */
-const BAR_REACHES = 6;
-
 const drawers = new WeakMap<readonly Tool[], Drawer>();
 
 /** What of a shop's drawer makes holes. */
@@ -45,7 +41,7 @@ export function drawerOf({ shop }: Pick<Facts, 'shop'>): Drawer {
       .toSorted((a, b) => a.size - b.size),
     bars: shop.tools
       .filter((t) => t.kind === 'bore')
-      .map((t): BarAt => ({ id: t.id, shank: shankOf(t), reach: mmOf(t.reach, BAR_REACHES * shankOf(t)) }))
+      .map((t): BarAt => ({ id: t.id, shank: shankOf(t), enters: entersFrom(t), reach: alongHole(t) }))
       .filter((b) => b.shank > 0)
       .toSorted((a, b) => b.shank - a.shank),
     reamers: shop.tools.filter((t) => t.kind === 'ream' && sizeOf(t) > 0).map((t) => ({ id: t.id, size: sizeOf(t), reach: mmOf(t.reach, Infinity) })),
@@ -163,8 +159,17 @@ export function rungsOf(facts: Facts, at: At, rows: readonly Feature[]): readonl
     const found = openBetween(at, mouthOf(row, at.end), innerOf(row, at.end));
     // the pilot of a centre drill is no hole that was there
     const stands = found <= startedBy(facts, at) ? 0 : found;
-    // a hole that runs out into the other end's is drilled right through at once, where a drill reaches
-    const whole = facts.part.length - from > to - from && row.through === true && next && open ? facts.part.length : undefined;
+    // a hole that runs out into the other end's is drilled right through at once, and one that is parted past the blade, where a drill reaches
+    const whole =
+      !open || row.through !== true
+        ? undefined
+        : next
+          ? facts.part.length > to
+            ? facts.part.length
+            : undefined
+          : at.parted !== undefined
+            ? deep(at.parted)
+            : undefined;
     const beyond = whole !== undefined && drawerOf(facts).drills.some((d) => d.size <= within.most && d.reach >= whole + d.size) ? whole : undefined;
     return {
       row: row.id,

@@ -1,20 +1,21 @@
-import type { Tool } from '@obra/core/document';
-import { type Units, writeSentence } from '@obra/core/quantity';
-import { fillTools } from '@obra/core/shop';
+import { type Parsed, type Units, writeSentence } from '@obra/core/quantity';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 
-interface Props {
-  readonly tools: readonly Tool[];
+interface Props<T> {
+  readonly of: (text: string) => Parsed<readonly T[]>;
+  readonly one: string;
+  readonly such: string;
+  readonly placeholder: string;
   readonly units: Units;
-  readonly onFill: (tools: readonly Omit<Tool, 'id'>[]) => void;
+  readonly onFill: (items: readonly T[]) => void;
 }
 
-/** A drawer full of tools from one line: what it would come to stands beside it before it is taken. */
-export function FillCell({ tools, units, onFill }: Props) {
+/** A drawer full of tools, or a set of collets, from one line: what it would come to stands beside it before it is taken. */
+export function FillCell<T extends { readonly name: string }>({ of, one, such, placeholder, units, onFill }: Props<T>) {
   const [text, setText] = useState('');
   const id = useId();
-  const set = text.trim() === '' ? undefined : fillTools(text, units, tools);
+  const set = text.trim() === '' ? undefined : of(text);
   const count = set?.ok ? set.value.length : 0;
   const take = () => {
     if (!set?.ok || count === 0) return;
@@ -23,12 +24,12 @@ export function FillCell({ tools, units, onFill }: Props) {
   };
   const says =
     set === undefined
-      ? 'drills 1 to 10 by 0.1 · number drills · letter drills · taps M3-M12 · dies UNC #4 to 1/2 · reamers 3 to 12 by 1'
+      ? such
       : !set.ok
         ? `${writeSentence(set.problems[0]?.says ?? [], units)}.`
         : count === 0
-          ? 'All of it is in the drawer already.'
-          : `${String(count)} ${count === 1 ? 'tool' : 'tools'}: ${namesOf(set.value)}. What is in the drawer already is left out.`;
+          ? 'All of it is there already.'
+          : `${String(count)} ${count === 1 ? one : `${one}s`}: ${namesOf(set.value)}. What is there already is left out.`;
   return (
     <div className="fill-cell">
       <label htmlFor={id}>a set</label>
@@ -38,7 +39,7 @@ export function FillCell({ tools, units, onFill }: Props) {
         maxLength={120}
         autoComplete="off"
         spellCheck={false}
-        placeholder="drills 1 to 10 by 0.1"
+        placeholder={placeholder}
         aria-describedby={`${id}-says`}
         aria-invalid={set?.ok === false}
         onChange={(e) => setText(e.target.value)}
@@ -47,7 +48,7 @@ export function FillCell({ tools, units, onFill }: Props) {
         }}
       />
       <Button variant="outline-dark" disabled={count === 0} onClick={take}>
-        put it in the drawer
+        put it in
       </Button>
       <span id={`${id}-says`} className={set?.ok === false ? 'out' : 'quiet'} role="status">
         {says}
@@ -56,7 +57,7 @@ export function FillCell({ tools, units, onFill }: Props) {
   );
 }
 
-const namesOf = (tools: readonly Omit<Tool, 'id'>[]): string => {
-  const names = tools.map((t) => t.name);
+const namesOf = (items: readonly { readonly name: string }[]): string => {
+  const names = items.map((t) => t.name);
   return names.length <= 4 ? names.join(', ') : `${names.slice(0, 2).join(', ')} … ${names.at(-1) ?? ''}`;
 };

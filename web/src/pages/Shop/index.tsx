@@ -1,8 +1,8 @@
 import './shop.css';
 import { gravestFirst } from '@obra/core/finding';
-import { itemsOf, type ShopItem, type ShopList, shopProblems, shopTables, tableOf, ways } from '@obra/core/shop';
+import { fillHoldings, fillTools, itemsOf, type ShopItem, type ShopList, shopProblems, shopTables, tableOf, ways } from '@obra/core/shop';
 import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { type FocusEvent, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { NavLink, useParams } from 'react-router';
 import { Head } from '../../shell/Head';
@@ -18,6 +18,7 @@ import { ItemTable, MachineTable } from './ItemTable';
 import { Learn } from './Learn';
 import { putItem } from './takeIn';
 import { FillCell } from './FillCell';
+import { ToolPicture } from './ToolPicture';
 import { InAndOut } from './InAndOut';
 import { UnreadCard } from './UnreadCard';
 import { Ways } from './Ways';
@@ -31,6 +32,8 @@ export function Shop() {
   const cross = shop?.machines[0]?.dials.cross?.division.units ?? 'mm';
   const { units, swap } = useUnits(cross);
   const [learning, setLearning] = useState(false);
+  const [inHand, setInHand] = useState<string>();
+  const takeInHand = (e: FocusEvent) => setInHand((e.target as Element).closest<HTMLElement>('[data-item]')?.dataset['item']);
   useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
   useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
   const problems = useMemo(() => (shop ? gravestFirst(shopProblems(shop)) : []), [shop]);
@@ -146,11 +149,29 @@ export function Shop() {
         ) : null}
         {table?.list === 'tools' && (
           <FillCell
-            tools={shop.tools}
+            of={(text) => fillTools(text, units, shop.tools)}
+            one="tool"
+            such="drills 1 to 10 by 0.1 · number drills · letter drills · fraction drills · taps M3-M12 · dies UNC #4 to 1/2 · reamers 3 to 12 by 1 · countersinks 60 82 90"
+            placeholder="drills 1 to 10 by 0.1"
             units={units}
             onFill={(set) => {
               editShop(set.map((tool) => putItem('tools', { ...tool, id: newId() })));
-              tell(`${String(set.length)} ${set.length === 1 ? 'tool is' : 'tools are'} in the drawer; their reach is assumed until it is measured.`);
+              tell(
+                `${String(set.length)} ${set.length === 1 ? 'tool is' : 'tools are'} in the drawer; what is dotted is assumed until it is measured.`,
+              );
+            }}
+          />
+        )}
+        {table?.list === 'holdings' && (
+          <FillCell
+            of={(text) => fillHoldings(text, units, shop.holdings)}
+            one="set"
+            such="5C collets by 1/16 · ER32 collets by 1 · collets 1/8 to 3/4 by 1/16"
+            placeholder="5C collets by 1/16"
+            units={units}
+            onFill={(set) => {
+              editShop(set.map((holding) => putItem('holdings', { ...holding, id: newId() })));
+              tell('The set is in the shop; how true, fast and stiff it is, is assumed until it is said.');
             }}
           />
         )}
@@ -160,8 +181,11 @@ export function Shop() {
           (machines ? (
             <MachineTable {...of} onMove={onMove} table={table} />
           ) : (
-            <ItemTable key={table.list} {...of} onMove={onMove} table={table} title={<h1>{table.words}</h1>} tools={tools} />
+            <div className="in-hand" onFocusCapture={takeInHand}>
+              <ItemTable key={table.list} {...of} onMove={onMove} table={table} title={<h1>{table.words}</h1>} tools={tools} />
+            </div>
           ))}
+        {table?.list === 'tools' && <ToolPicture tool={shop.tools.find((t) => t.id === inHand)} machine={shop.machines[0]} units={units} />}
         {table && (
           <p className="quiet mt-2">
             Dotted: assumed until you type over it or say that it is right. Enter goes to the next line. A length may carry its own unit: 13/16 in, 20
