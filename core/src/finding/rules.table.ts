@@ -137,6 +137,8 @@ export const rules = {
   'plain-sizes-too': 'every finished size has its gauge and its cuts by care',
   'creep-to-fit': 'stopped on the metal side, each feel answered by the next step',
   'join-heat': 'how hot for the interference and a hand’s margin',
+  'on-the-bar': 'milled while bar is left to hold it by, where nothing sound is left after',
+  'closes-in': 'a bush that is pressed in closes: its bore is brought to size after',
   'after-joining': 'what goes through both pieces is cut after they are joined',
   'time-of-sawing': 'a saw takes its time by the section',
   'all-the-holes': 'every hole of a circle by its own place',

@@ -52,6 +52,8 @@ interface Around {
   readonly steady: boolean;
   /** the edge behind the blade, broken last before it severs */
   readonly behindBlade: (s: Seen) => boolean;
+  /** the bar goes to the mill and back before it is severed */
+  readonly onBar: boolean;
 }
 
 type Entry = readonly [rule: RuleName, says: Sentence, wrong: (early: Seen, late: Seen, around: Around) => boolean];
@@ -72,9 +74,18 @@ const entries: readonly Entry[] = [
   [
     'release-check',
     say`what was finished here is measured before the piece leaves its holding`,
-    (a, b) => (a.verb === 'check' && onLathe(b)) || (is('elsewhere', a) && b.verb === 'check'),
+    (a, b, { behindBlade, onBar }) => (a.verb === 'check' && onLathe(b) && !(onBar && behindBlade(b))) || (is('elsewhere', a) && b.verb === 'check'),
   ],
-  ['harden-last', say`what is done beside the lathe comes after the turning`, (a, b) => is('elsewhere', a) && onLathe(b)],
+  [
+    'on-the-bar',
+    say`milled with the whole bar behind it; its edges are broken when it is back`,
+    (a, b, { behindBlade, onBar }) => onBar && behindBlade(a) && (is('elsewhere', b) || b.verb === 'check'),
+  ],
+  [
+    'harden-last',
+    say`what is done beside the lathe comes after the turning`,
+    (a, b, { behindBlade, onBar }) => is('elsewhere', a) && onLathe(b) && !(onBar && behindBlade(b)),
+  ],
   [
     'harden-last',
     say`cut first, then hardened, tempered at once, then its surface, joined last`,
@@ -180,6 +191,7 @@ export function wrongOrder(setup: Judged, part: Part): readonly WrongOrder[] {
   const around: Around = {
     centre: setup.support.some((s) => s.kind === 'centre'),
     steady: setup.support.some((s) => s.kind === 'steady'),
+    onBar: setup.steps.some((s) => s.verb === 'away') && setup.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off'),
     behindBlade: ({ step }) => parts && step.verb === 'chamfer' && readStep(step.id).of === behind,
   };
   const seen = setup.steps.map((step) => seenIn(step, part));

@@ -68,7 +68,7 @@ export function motionsOf(
   step: Step,
   tool: Tool,
   part: Pick<Part, 'length' | 'features' | 'details'>,
-  beside: boolean = false,
+  beside = false,
 ): readonly Motion[] {
   if (step.removes.length === 0) return [];
   const x = localOf(setup, part.length);

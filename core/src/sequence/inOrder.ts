@@ -3,7 +3,7 @@ import type { Finding } from '../finding';
 import type { At, Declared, Facts, Operation, Outcome, Step, StepCut, ToGet } from '../operations';
 import { area, combine, type Region } from '../stock';
 import { bestOrder, type Block, orderEdges } from './order';
-import type { SetupFacts } from './rules';
+import { goesOnTheBar, type SetupFacts } from './rules';
 
 /** An order of the operations of a setting, and by which steps those were known. */
 export interface KnownOrder {
@@ -69,7 +69,8 @@ const withUnproven = (done: Done, { unproven }: KnownOrder): Done => (unproven =
 function bestOf(facts: Facts, made: readonly Made[], setup: SetupFacts): KnownOrder {
   const kept = [...made.keys()].filter((i) => made[i]?.[0] !== undefined);
   const blocks: readonly Block[] = kept.map((i) => ({ key: made[i]?.[0]?.id ?? '', steps: made[i] ?? [] }));
-  const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, setup, facts.chosen.order));
+  const here: SetupFacts = goesOnTheBar(blocks.flatMap((b) => b.steps)) ? { ...setup, onTheBar: true } : setup;
+  const { order, cost, bound, proven } = bestOrder(blocks, orderEdges(blocks, here, facts.chosen.order));
   return {
     keys: made.map((steps) => steps[0]?.id),
     order: [...order.flatMap((b) => kept[b] ?? []), ...[...made.keys()].filter((i) => made[i]?.[0] === undefined)],

@@ -4,7 +4,7 @@ import { type Step, verbs } from '../operations';
 import { say, type Sentence } from '../quantity';
 import type { Support } from '../holding';
 import type { End } from '../ref';
-import { comesBefore, type OrderRule, type SetupFacts } from './rules';
+import { comesBefore, type OrderRule, type SetupFacts, goesOnTheBar } from './rules';
 
 /** A setting as far as its order goes. */
 export interface Ordering {
@@ -28,6 +28,7 @@ export function factsOf(setup: Ordering, part: Part): SetupFacts {
     centre: setup.support.some((s) => s.kind === 'centre'),
     steady: setup.support.some((s) => s.kind === 'steady'),
     ...(back !== undefined && { backEdge: back }),
+    ...(goesOnTheBar(setup.steps) && { onTheBar: true as const }),
   };
 }
 

@@ -24,6 +24,8 @@ export interface SetupFacts {
   readonly steady: boolean;
   /** the edge that is broken behind the blade before it severs: 's3.far' */
   readonly backEdge?: string;
+  /** the bar goes to the mill and comes back before it is severed */
+  readonly onTheBar?: true;
 }
 
 /** Why one step of a setup comes before another. */
@@ -40,6 +42,10 @@ const outside = new Set<Verb>(['rough-turn', 'finish-turn', 'neck', 'taper', 'fo
 const cutInto = new Set<Verb>(['groove', 'chamfer', 'undercut', 'thread', 'die', 'knurl', 'form']);
 const hole = new Set<Verb>(['pilot', 'drill', 'bore', 'ream', 'tap']);
 const severs = new Set<Verb>(['part-off', 'saw-off']);
+
+/** Something is done beside the lathe in a setting that severs: the bar goes away and comes back. */
+export const goesOnTheBar = (steps: readonly Pick<Ordered, 'verb'>[]): boolean =>
+  steps.some((s) => s.verb === 'away') && steps.some((s) => severs.has(s.verb));
 const begins = new Set<Verb>(['load', 'turn-round']);
 
 /** The row that a step works on: of a groove or knurl the one it is cut in. */
@@ -64,12 +70,14 @@ export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRul
     return { rule: 'chamfer-before-severing', says: say`once severed it is out of the holding: everything done there comes first` };
   if (severs.has(a.verb)) return undefined;
   const [outA, outB] = [besideLathe.indexOf(a.verb), besideLathe.indexOf(b.verb)];
+  const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && readStep(s.id).of === facts.backEdge;
+  if (facts.onTheBar && back(b)) return { rule: 'on-the-bar', says: say`milled with the whole bar behind it; its edges are broken when it is back` };
+  if (facts.onTheBar && back(a)) return undefined;
   if (a.verb === 'check' && outB >= 0)
     return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
   if (outA >= 0 && b.verb === 'check') return undefined;
   if (b.verb === 'check') return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
   if (a.verb === 'check') return undefined;
-  const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && readStep(s.id).of === facts.backEdge;
   if (back(b)) return { rule: 'chamfer-before-severing', says: say`the blade goes in only when nothing is left that pushes` };
   if (back(a)) return undefined;
   if (a.verb === 'face') return { rule: 'face-first', says: say`face, then all lengths have a zero` };

@@ -2,6 +2,7 @@ import { envelopeOf, faceOf, type Feature, innerOf, inward, letterOf, otherEnd, 
 import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
 import {
+  awayOnBar,
   awaySteps,
   backGroove,
   chamferInner,
@@ -153,7 +154,7 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
     ...holeAfterTurning(held, opening),
     ...backEdgeSteps(making, last),
     releaseCheck(),
-    ...(sheet.severs ? [sever(making.severing, edge, barDiameter / 2)] : []),
+    ...(sheet.severs ? [awayOnBar(), sever(making.severing, edge, barDiameter / 2)] : []),
     ...(alone ? [awaySteps()] : []),
   ];
   const done = inOrder(facts, begin, operations, making.known, parts && last ? `${last.id}.${lastEdge}` : undefined);

@@ -1,7 +1,7 @@
 import type { Holding, Tool } from '../document';
 import { alike, length, MM_PER_INCH, nearestFraction, type Parsed, parseLength, say, type Sentence, tidy, type Units } from '../quantity';
 import { drillIndex, flutesOf, unifiedSizes } from '../standards';
-import { angled, cells, drills, edge, ofSize } from './build';
+import { angled, cells, drills, ofSize } from './build';
 
 /** A set of more is not typed on purpose. */
 const MOST = 400;
@@ -135,14 +135,15 @@ function countersinks(text: string, units: Units, owned: readonly Pick<Tool, 'ki
     ok: true,
     value: [...new Set(angles)]
       .filter((a) => !has(a))
-      .map((a) => {
-        const { id: _, ...made } = edge('form', `countersink ${String(a)}°`, 'hss', {
-          angle: angled(a),
-          width: cells(units)(wide),
-          assumed: ['width'],
-        });
-        return made;
-      }),
+      .map((a): Omit<Tool, 'id'> => ({
+        name: `countersink ${String(a)}°`,
+        kind: 'form',
+        grade: 'hss',
+        hand: 'neutral',
+        angle: angled(a),
+        width: cells(units)(wide),
+        assumed: ['width'],
+      })),
   };
 }
 

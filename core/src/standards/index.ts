@@ -14,7 +14,7 @@ export { lookUp } from './lookUp';
 export { materialOf } from './materials';
 export { type Material, materials } from './materials.table';
 export { type PinClass, pinClasses, pinsProve } from './plugPins';
-export { degreesToChill, pressFit, warmCaps, warmestOf } from './pressFit';
+export { boreCloses, degreesToChill, pressFit, warmCaps, warmestOf } from './pressFit';
 export { oRingCords, oRingGroove, ringGroove } from './rings';
 export { countersinkDepth, doesItPass, screwHoles } from './screws';
 export { type BearingLoad, ringLimits, seatClass } from './bearings';

@@ -1,6 +1,6 @@
 import { fit } from './fits';
 import { degreesToAssemble } from '../quantity';
-import { degreesToChill, pressFit } from './pressFit';
+import { boreCloses, degreesToChill, pressFit } from './pressFit';
 
 const steel = { modulus: 206000, poisson: 0.3 };
 const tightest = (text: string): number => {
@@ -134,5 +134,23 @@ describe('chilling, with the expansion that metal has down there', () => {
   it('by a little it is the plain rule, and what no cold does is endless', () => {
     expect(degreesToChill(0.005, 0, 50, 11.5)).toBeCloseTo(degreesToAssemble(0.005, 0, 50, 11.5), 0);
     expect(degreesToChill(1, 0, 50, 11.5)).toBe(Infinity);
+  });
+});
+
+describe('a bush that is pressed in (Lame, thick cylinders)', () => {
+  const elastic = { modulus: 110_000, poisson: 0.34 };
+  const closes = (inside: number, outside = 400) =>
+    boreCloses({ interference: 0.04, diameter: 20, outside, inside, length: 20, friction: 0.1, hub: elastic, shaft: elastic });
+  it('a thin one in a stout seat closes by nearly all of its interference, a thick one by much less, a drilled rod hardly', () => {
+    expect(closes(19)).toBeGreaterThan(0.9 * 0.04);
+    expect(closes(19)).toBeLessThan(0.04);
+    expect(closes(12)).toBeLessThan(closes(16));
+    expect(closes(1)).toBeLessThan(0.15 * 0.04);
+  });
+  it('a bush of 20 x 16 with 0.04: by hand p = 0.04 / (20 ((1 + nu) / E + (C - nu) / E)), C = (400 + 256) / (400 - 256); then 2 p d i d / (E (d2 - i2))', () => {
+    const C = 656 / 144;
+    const ofHub = (400 ** 2 + 400) / (400 ** 2 - 400);
+    const p = 0.04 / (20 * ((ofHub + 0.34) / 110_000 + (C - 0.34) / 110_000));
+    expect(closes(16)).toBeCloseTo((2 * p * 16 * 400) / (110_000 * 144), 12);
   });
 });

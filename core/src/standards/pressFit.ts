@@ -48,6 +48,16 @@ export function pressFit({ interference, diameter: d, outside, inside = 0, lengt
   return { pressure, force, torque: (force * d) / 2 / 1000, hoop, ...(hub.yield !== undefined && { ofYield: (hoop + pressure) / hub.yield }) };
 }
 
+/**
+ * By how much the bore of a bush closes when it is pressed in, mm on diameter, while everything is elastic.
+ * @source Lame, thick cylinders: a hollow shaft under the pressure of its joint
+ */
+export function boreCloses(fit: PressFit & { readonly inside: number }): number {
+  const { pressure } = pressFit(fit);
+  const { diameter: d, inside, shaft } = fit;
+  return (2 * pressure * inside * d ** 2) / (shaft.modulus * (d ** 2 - inside ** 2));
+}
+
 /** What a hub may be warmed to, degrees C, by what it is. @source shrink, common practice */
 export const warmCaps = {
   plain: { words: 'a plain part', celsius: 300 },

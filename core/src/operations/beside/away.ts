@@ -1,4 +1,4 @@
-import { detailWords, type PartDetail } from '../../drawing';
+import { detailWords, type Feature, longOf, type PartDetail } from '../../drawing';
 import type { Reason } from '../../finding';
 import { length, say, type Sentence } from '../../quantity';
 import { writeStep } from '../../ref';
@@ -20,6 +20,31 @@ interface Beside {
   readonly write: (draft: Draft) => void;
 }
 
+/** What is milled or drilled across while the bar is its handle: nothing sound is left to hold the severed piece by. @source on-the-bar, common practice */
+export const awayOnBar = (): Operation =>
+  operation((draft) => {
+    const { facts } = draft;
+    const ids = new Set(facts.part.details.filter((d) => wantsBar(facts, d)).map((d) => d.id));
+    for (const detail of facts.part.details) if (ids.has(detail.id)) mill(draft, detail, true);
+  });
+
+const across = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway']);
+
+/** No plain cylinder beside it is long enough to be held by once the piece is off its bar. */
+export function wantsBar({ part }: Pick<Facts, 'part'>, detail: PartDetail): boolean {
+  if (!across.has(detail.kind)) return false;
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const knurled = (row: Feature) => part.details.some((d) => d.kind === 'knurl' && d.on === row.id);
+  const milledToo = (row: Feature) => part.details.some((d) => d.on === row.id && (d.kind === 'hexagon' || d.kind === 'flat'));
+  return !rows.some((row) => {
+    // a surface with a tolerance of its own is no handle for a vice
+    if (row.form !== 'cylinder' || row.nearDiameter.from !== 'general' || knurled(row) || milledToo(row)) return false;
+    const wide = row.nearDiameter.nominal;
+    const taken = detail.on === row.id ? (detail.width ?? Math.abs(detail.near - detail.far)) + 2 : 0;
+    return longOf(row) - taken >= Math.max(practice.handleLeast, practice.handleShare * wide);
+  });
+}
+
 /** What is done beside the lathe after the last turning: what is milled or drilled, then heat, then surfaces, then what is joined; else as a person asked. */
 export const awaySteps = (): Operation =>
   operation((draft) => {
@@ -28,9 +53,13 @@ export const awaySteps = (): Operation =>
     const { treatment, mates } = facts.job.drawing;
     const treated = (kinds: readonly Treatment['kind'][]): readonly Beside[] =>
       kinds.flatMap((kind) => treatment.filter((one) => one.kind === kind)).map((one) => ({ step: stepOf(one), write: (d) => treatWith(d, one) }));
+    const doneOnBar = (detail: PartDetail) => {
+      const step = writeStep({ verb: 'away', of: detail.id });
+      return draft.at.taken.has(step) || draft.at.steps.some((s) => s.id === step);
+    };
     const all: readonly Beside[] = [
       ...details
-        .filter((d) => milled.has(d.kind))
+        .filter((d) => milled.has(d.kind) && !doneOnBar(d))
         .map((detail) => ({ step: writeStep({ verb: 'away', of: detail.id }), write: (d: Draft) => mill(d, detail) })),
       ...treated(['harden', 'temper']),
       ...features
@@ -58,7 +87,7 @@ function asAsked(all: readonly Beside[], asked: Facts['chosen']['order']): reado
   return list;
 }
 
-function mill(draft: Draft, detail: PartDetail): void {
+function mill(draft: Draft, detail: PartDetail, onBar = false): void {
   const { facts } = draft;
   const joined = facts.job.drawing.mates.some((m) => joins(m.want.text));
   addStep(draft, {
@@ -66,7 +95,16 @@ function mill(draft: Draft, detail: PartDetail): void {
     about: detail.id,
     says: say`${detailWords[detail.kind]}: ${detail.says}`,
     because: [
-      reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+      onBar
+        ? reason(
+            'on-the-bar',
+            say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
+            detail.id,
+          )
+        : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+      ...(onBar && detail.kind === 'crossHole' && intoBore(facts, detail)
+        ? [reason('on-the-bar', say`it burrs the bore that it breaks into: the bore is cleared or reamed after it`, detail.id)]
+        : []),
       ...(joined && (detail.kind === 'crossHole' || detail.kind === 'boltCircle')
         ? [
             draft.cuts.some((c) => c.step.verb === 'join')
@@ -76,9 +114,13 @@ function mill(draft: Draft, detail: PartDetail): void {
         : []),
       ...everyHole(detail),
     ],
-    figures: { minutes: byHand(minutesOf(detail)) },
+    figures: { minutes: byHand(minutesOf(detail) + (onBar ? practice.minutesBackAgain : 0)) },
   });
 }
+
+/** A hole lies under the place of a cross hole. */
+const intoBore = ({ part }: Facts, { near, far }: PartDetail): boolean =>
+  part.features.some((f) => f.side !== 'outside' && Math.min(f.near, f.far) < Math.max(near, far) && Math.max(f.near, f.far) > Math.min(near, far));
 
 /** Places are listed for so many holes; a wheel of more is indexed. */
 const LISTED = 12;

@@ -1,2 +1,3 @@
-export { awaySteps } from './away';
+export { closesIn } from './closesIn';
+export { awayOnBar, awaySteps, wantsBar } from './away';
 export { fittedOne, mateName } from './fitted';

@@ -9,10 +9,13 @@ import { mateName } from './fitted';
 /** Words of a mate that is put together for good. */
 export const joins = (want: string): boolean => /shrink|press|adhesive|retain|glue/i.test(want);
 
+/** Words of a mate that is pressed or shrunk in. */
+export const joinsTight = (want: string): boolean => /shrink|press|interference/i.test(want);
+
 type MateOf = Facts['job']['drawing']['mates'][number];
 
 /** The most that the two overlap, mm on diameter; undefined while the mate is not measured. */
-function mostInterference({ part }: Facts, mate: MateOf): { readonly most: number; readonly size: number; readonly hub: boolean } | undefined {
+export function mostInterference({ part }: Facts, mate: MateOf): { readonly most: number; readonly size: number; readonly hub: boolean } | undefined {
   const got = part.mates[mate.id];
   const row = part.features.find((f) => f.id === mate.of);
   if (!got || !row || got.mate === undefined) return undefined;

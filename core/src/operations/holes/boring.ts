@@ -6,7 +6,7 @@ import { alike, angle, atMost, diameter, exceeds, figure, growth, length, PLACE,
 import { boreGaugeFor, mmOf, practice, sizeOf } from '../../shop';
 import { noseCorner, type Region } from '../../stock';
 import { type BarOut, giveOfBar } from '../../tooling';
-import { mateName } from '../beside';
+import { closesIn, mateName } from '../beside';
 import { warmthOf } from '../cool';
 import { barTooSlender, bindingReason, overLimit } from '../cutChecks';
 import { byHand, chosenData, type Facts, reason } from '../facts';
@@ -64,6 +64,7 @@ export function ream(draft: Draft, row: Feature, tool: Tool, left: number, inste
             ),
           ]),
       ...because,
+      ...closesIn(facts, row),
       ...(open ? [] : [reason('depth-by-quill', say`${length(out)} deep, counted from where it begins to cut`, row.id)]),
       ...(trial ? [reason('trial-fit', say`${mateName(trial.piece)} is tried in it before it leaves the chuck`, row.id)] : []),
     ],
@@ -127,6 +128,7 @@ export function bore(draft: Draft, row: Feature, { tool, from, toReam }: Boring)
             : say`${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}`,
     because: [
       reason('drill-bore-ream', say`drills run over: bored for position and size`, row.id),
+      ...(toReam === undefined ? closesIn(facts, row) : []),
       ...(row.form === 'taper'
         ? [
             reason(

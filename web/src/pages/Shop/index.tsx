@@ -33,7 +33,7 @@ export function Shop() {
   const { units, swap } = useUnits(cross);
   const [learning, setLearning] = useState(false);
   const [inHand, setInHand] = useState<string>();
-  const takeInHand = (e: FocusEvent) => setInHand((e.target as Element).closest<HTMLElement>('[data-item]')?.dataset['item']);
+  const takeInHand = (e: FocusEvent) => setInHand(e.target.closest<HTMLElement>('[data-item]')?.dataset['item']);
   useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
   useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
   const problems = useMemo(() => (shop ? gravestFirst(shopProblems(shop)) : []), [shop]);
