@@ -66,6 +66,26 @@ it('says on the slate why a step stands where it stands', async () => {
   await page.waitForFunction(() => document.querySelector('[data-testid="stands"]')?.textContent.includes('after undercut') === true);
 });
 
+it('a step of one’s own stands between any two lines, is kept by the planner, changed, and taken out', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route?at=rough-turn@s1', 'own step after 4');
+  await press(page, 'own step after 4');
+  await page.keyboard.type('stamp the number');
+  await page.type('#root label + input[inputmode="decimal"]', '0');
+  await page.keyboard.press('Enter');
+  await sees(page, 'stamp the number');
+  await page.waitForFunction(() => [...document.querySelectorAll('.ops tr')].findIndex((r) => r.textContent.includes('stamp the number')) === 4);
+  await saved(page);
+  await page.reload({ waitUntil: 'networkidle0' });
+  await sees(page, 'stamp the number');
+  await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('.ops tr')].find((r) => r.textContent.includes('stamp the number'))?.click());
+  await page.waitForSelector('[aria-label="minutes of this own step"]');
+  expect(await page.$eval('[aria-label="minutes of this own step"]', (i) => (i as HTMLInputElement).value)).toBe('10');
+  expect(await violations(page)).toEqual([]);
+  await press(page, 'take it out');
+  await page.waitForFunction(() => !document.body.innerText.includes('stamp the number'));
+  await saved(page);
+});
+
 it('goes out as CSV, a line a step', async () => {
   const { next, remove } = await downloads(page);
   await press(page, 'the sheet as CSV');

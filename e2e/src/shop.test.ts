@@ -113,7 +113,7 @@ describe('the Shop page', () => {
   it('draws the tool in hand as it is understood, and says what is only usual', async () => {
     await page.focus(cell('turn-rough', 'name'));
     await sees(page, 'holder 16 mm wide, taken as usual');
-    await type(cell('turn-rough', 'holder'), '25');
+    await type(cell('turn-rough', 'holder'), '25', 'Tab');
     await sees(page, 'holder 25 mm wide, 42 mm out of the post, taken as usual');
     await press(page, 'undo');
     await sees(page, 'holder 16 mm wide, taken as usual');

@@ -12,6 +12,7 @@ import { newId } from '../../data/ids';
 import { MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
 import { GiveOut } from './GiveOut';
+import { AddOwnStep } from './OwnSteps';
 import { OtherWays } from './OtherWays';
 import { StepSlate } from './StepSlate';
 import { stepSaid, type JobView } from './view';
@@ -82,6 +83,7 @@ export function Route({ view }: { readonly view: JobView }) {
           </div>
         </details>
         <OtherWays view={view} />
+        <AddOwnStep view={view} />
         {told !== undefined && (
           <p role="status" className="told noprint">
             {told}{' '}

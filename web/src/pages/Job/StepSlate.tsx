@@ -5,6 +5,7 @@ import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Big, FigureNumber, Said } from '../../slate';
+import { OwnStepCells } from './OwnSteps';
 import { StepChoices } from './StepChoices';
 import type { JobView } from './view';
 
@@ -116,7 +117,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           </ol>
         </div>
       )}
-      <StepChoices view={view} step={step} />
+      {step.verb === 'own' ? <OwnStepCells key={step.id} view={view} step={step} /> : <StepChoices view={view} step={step} />}
       {speed && <DataChoice view={view} step={step} />}
       {why.length > 0 && (
         <div>
