@@ -65,6 +65,9 @@ export const rest = (
     readonly to?: string;
     readonly inside?: boolean;
     readonly marks?: boolean;
+    /** across, of a centre: the end of its cone, and what is behind it */
+    readonly nose?: string;
+    readonly body?: string;
   },
 ): Holding => {
   const range = more.to === undefined ? undefined : { from: of(more.from ?? '0'), to: of(more.to) };
@@ -72,13 +75,15 @@ export const rest = (
     id,
     name,
     kind,
-    assumed: ['trueWithin', 'lateral'],
+    assumed: ['trueWithin', 'lateral', ...(more.nose === undefined ? [] : ['nose']), ...(more.body === undefined ? [] : ['body'])],
     ...(range && (more.inside === true ? { inside: range } : { outside: range })),
     maxSpeed: more.speed,
     trueWithin: of(more.true),
     marks: more.marks ?? false,
     lateral: more.lateral,
     angular: 1e6,
+    ...(more.nose !== undefined && { nose: of(more.nose) }),
+    ...(more.body !== undefined && { body: of(more.body) }),
   };
 };
 
