@@ -1,6 +1,6 @@
 export { partsOf } from './against';
 export { alreadyMade } from './alreadyMade';
-export { chooseBar, largestDiameter, surfaceStays } from './bar';
+export { chooseBar, keptOfBar, largestDiameter, surfaceStays, sweptBy } from './bar';
 export { gripOf } from './grip';
 export type { Held, ToKeep } from './held';
 export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';

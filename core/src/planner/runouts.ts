@@ -1,8 +1,8 @@
 import type { Shop } from '../document';
-import type { Part } from '../drawing';
+import { type Part, rowAt } from '../drawing';
 import { partsOf, runoutOf, type RunoutPart } from '../holding';
 import type { Step } from '../operations';
-import { figure } from '../quantity';
+import { figure, tidy } from '../quantity';
 import { readStep, thingOf } from '../ref';
 import type { Setup } from '../settings';
 import { holdingOf, practice } from '../shop';
@@ -16,10 +16,11 @@ const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: practice.sameChucki
 /** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut. */
 export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Route['runouts'] {
   return part.relations
-    .filter((r) => r.kind === 'runout' || r.kind === 'concentric')
+    .filter((r) => r.kind !== 'distance')
     .map((r) => {
       const [of, to] = [madeIn(setups, r.of), madeIn(setups, r.to)];
-      const chain = chainBetween(part, setups, shop, of, to);
+      const faces = r.kind === 'square' || r.kind === 'parallel';
+      const chain = chainBetween(part, setups, shop, of, to, faces ? widestOfFaces(part, r) : undefined);
       const { expected, within } = runoutOf(chain);
       return {
         relation: r.id,
@@ -29,6 +30,17 @@ export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Rou
         chance: within(r.limits.max),
       };
     });
+}
+
+/** The widest of two faces or rows that are to be square or parallel, mm. */
+function widestOfFaces(part: Part, { of, to }: Part['relations'][number]): number {
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const wide = (ref: string) => {
+    const id = thingOf(ref);
+    const row = id === 'right' || id === 'left' ? rowAt(rows, id) : rows.find((f) => f.id === id);
+    return row ? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) : 0;
+  };
+  return Math.max(wide(of), wide(to));
 }
 
 /** The setup in which a feature or a face is finished; the first where nothing finishes it: as the stock was. */
@@ -42,17 +54,20 @@ function madeIn(setups: readonly Setup[], ref: string): number {
 }
 
 /** What adds up between what is cut in two setups: each holding between them, and from each gripped surface on to where that was made. */
-function chainBetween(part: Part, setups: readonly Setup[], shop: Shop, a: number, b: number): readonly RunoutPart[] {
+function chainBetween(part: Part, setups: readonly Setup[], shop: Shop, a: number, b: number, faces: number | undefined): readonly RunoutPart[] {
   const [early, late] = a < b ? [a, b] : [b, a];
   if (early === late) return [SPINDLE];
   const setup = setups[late];
   const holding = setup && holdingOf(shop, setup.holding);
   if (!setup || !holding) return [SPINDLE];
   const seat = grippedIn(part, setups, setup);
-  const here = partsOf(holding);
+  // what is not seated on a face tilts by its runout over the length that it is gripped by: a wide face shows more of it. @source common practice
+  const tilts = faces !== undefined && (holding.kind === 'threeJaw' || holding.kind === 'fourJaw' || holding.kind === 'collet');
+  const lever = tilts ? Math.max(1, faces / Math.max(1, setup.grip.value)) : 1;
+  const here = partsOf(holding).map((p, i) => (i === 0 && lever > 1 ? { ...p, tir: tidy(p.tir * lever) } : p));
   // gripped on what was made in the earlier setup itself, or on bare stock: nothing more comes between
   if (seat === undefined || seat === early || seat >= late) return here;
-  return [...here, ...chainBetween(part, setups, shop, seat, early)];
+  return [...here, ...chainBetween(part, setups, shop, seat, early, faces)];
 }
 
 /** The setup that made the surface a later one is held by: a row in the jaws, a bore on its arbor. Centres and plates hold by what was made last before. */

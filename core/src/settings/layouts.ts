@@ -13,7 +13,7 @@ import { centreGoesIn, heldBetween, heldFirst, heldOnPlate, heldSawn, heldTurned
 import { besideDog, type Gripping, grippingOf, type Reach, reachOf } from './reach';
 import type { MadeSetting, Making } from './setting';
 import type { LayoutName } from './setup';
-import { firstSetup, secondSetup } from './setups';
+import { firstSetup, secondSetup, turnsOver } from './setups';
 import { gripDiameter, reachBesideJaws, startedSheet } from './started';
 import { variantsOf, wheresOf } from './variants';
 
@@ -103,7 +103,7 @@ interface Beginning {
 function beginning(facts: Facts, first: End): Beginning {
   const { part, bar, shop, started, chosen, job, machine } = facts;
   const across = mmOf(bar.across);
-  const severing = severingOf(facts, across / 2);
+  const severing = severingOf(facts, wallOf(facts));
   const typed = chosen.hold.get(`${first}-1`);
   const whole = wayChosen(facts, 'bar') === 'whole';
   const sheetWith = (holding: Holding | undefined) =>
@@ -117,6 +117,9 @@ function beginning(facts: Facts, first: End): Beginning {
   const weighed = weighHoldings(firstHeld, shop);
   return { facts, first, severing, sheetOf, weighed, taken: takeHolding(weighed, typed) };
 }
+
+/** How deep a blade goes through the bar: to its middle, of a tube through its wall, mm. */
+const wallOf = (facts: Facts): number => (turnsOver(facts) - (facts.bar.form === 'tube' ? mmOf(facts.bar.inside) : 0)) / 2;
 
 /** Whether a person, or what was given out, has what was gripped faced away: undefined where nothing is said of it. */
 function facedAsked({ chosen }: Facts): boolean | undefined {
@@ -217,7 +220,8 @@ function nothingAt(facts: Facts, end: End, reach: Reach, sheet: BarSheet): boole
 /** The bar as it is cut off: from its free face inwards. */
 const sawn = (facts: Facts, first: End, sheet: BarSheet): Region => {
   const face = faceOf(facts.part, first) - inward(first) * sheet.off[first];
-  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, 0, mmOf(facts.bar.across) / 2));
+  const inside = facts.bar.form === 'tube' ? mmOf(facts.bar.inside) / 2 : 0;
+  return sameRegion(rectangle(face, face + inward(first) * sheet.cut.value, inside, turnsOver(facts) / 2));
 };
 
 /** What could have been turned in the first chucking, and is true to it only as the second holding is. */

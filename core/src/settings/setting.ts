@@ -87,10 +87,10 @@ export function beginningOf(making: Making, id: string, end: End, held: HoldingC
 }
 
 /** Corners of the stock while it is held for the first time: of a bar over its flats, of a piece as it was measured. @source interrupted, corners-first; common practice */
-function cornersOf({ facts, first, sheet }: Making, id: string): Pick<At['place'], 'knocks'> {
+function cornersOf({ facts, first }: Making, id: string): Pick<At['place'], 'knocks'> {
   const { bar, started } = facts;
   const over = bar.form === 'square' ? Math.SQRT2 : bar.form === 'hex' ? 2 / Math.sqrt(3) : 1;
-  if (over === 1 || sheet.surfaceStays || (id !== `${first}-1` && !id.endsWith('-2'))) return {};
+  if (over === 1 || (id !== `${first}-1` && !id.endsWith('-2'))) return {};
   const across = mmOf(bar.across);
   return { knocks: started ? { flats: across / over, corners: across } : { flats: across, corners: across * over } };
 }

@@ -1,6 +1,6 @@
 import { envelopeOf, faceOf, type Feature, innerOf, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { Reason } from '../finding';
-import type { HoldingChoice } from '../holding';
+import { type HoldingChoice, sweptBy } from '../holding';
 import {
   awayOnBar,
   awaySteps,
@@ -58,6 +58,9 @@ export function atLoading(facts: Facts, out: number): readonly Reason[] {
   ];
 }
 
+/** What the stock fills when it turns, mm; of a piece already started as it was measured. */
+export const turnsOver = ({ bar, started }: Facts): number => (started ? mmOf(bar.across) : sweptBy(bar));
+
 /** z of the face that is left behind when the piece is severed, with its allowance for facing. */
 const severedAt = ({ facts, sheet, first }: Making): number => {
   const far = otherEnd(first);
@@ -101,13 +104,13 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
   const far = otherEnd(end);
   const edge = severedAt(making);
   const jaws = sheet.severs ? edge + inward(end) * (making.severing.width + sheet.gap) : edge - inward(end) * sheet.grip.value;
-  const barDiameter = mmOf(facts.bar.across);
+  const barDiameter = turnsOver(facts);
   const parts = sheet.severs && making.severing.method === 'part';
   const begin = beginningOf(making, `${end}-1`, end, held, {
-    ratio: sheet.stickOut.value / barDiameter,
+    ratio: sheet.stickOut.value / mmOf(facts.bar.across),
     stock,
     jaws,
-    gripped: barDiameter,
+    gripped: mmOf(facts.bar.across),
     parted: parts ? edge + inward(end) * making.severing.width : undefined,
   });
   const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
@@ -185,7 +188,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
   const rows = facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
   const mine = rows.filter((f) => making.reach[f.id] === end);
   const hole = holeAt(facts, end);
-  const barDiameter = mmOf(facts.bar.across);
+  const barDiameter = turnsOver(facts);
   const last = rowAt(rows, end);
   const face = faceOf(facts.part, end);
   const opening = { z: face, widest: last?.nearDiameter.nominal ?? barDiameter, hole };

@@ -1,6 +1,6 @@
 import { alike, exceeds, PLACE } from '../quantity';
 import { type Feature, innerOf, inward, isShaped, mouthOf, threadOf } from '../drawing';
-import { alreadyMade, type HoldingChoice } from '../holding';
+import { alreadyMade, type HoldingChoice, keptOfBar } from '../holding';
 import {
   type At,
   centreDrill,
@@ -67,7 +67,8 @@ export function turnRows({ facts }: Making, { end }: At, rows: readonly Feature[
     .filter((f) => !madeAlready(facts, f))
     .toSorted((a, b) => b.nearDiameter.nominal - a.nearDiameter.nominal || inward(end) * (innerOf(b, end) - innerOf(a, end)));
   // a knurl rises from its blank: the drawn surface is too large for it
-  const asBar = (f: Feature) => surfaceStays && Math.abs(f.nearDiameter.nominal - mmOf(facts.bar.across)) < 0.02 && knurlUnder(facts, f) === 0;
+  const asBar = (f: Feature) =>
+    surfaceStays && (keptOfBar(f, facts.bar) || (Math.abs(f.nearDiameter.nominal - mmOf(facts.bar.across)) < 0.02 && knurlUnder(facts, f) === 0));
   const turnedRows = bigFirst.filter((f) => !asBar(f));
   const fine = turnedRows.filter((f) => f.nearDiameter.from !== 'general').toSorted((a, b) => widthOf(a) - widthOf(b));
   const finest = fine.find((f) => widthOf(f) <= 0.03);

@@ -21,6 +21,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['followsMost', 0.4, 0.5],
   ['followOver', 0.05, 0.05],
   ['hangsOn', 0.4, 1],
+  ['tubeCleansUp', 0.5, 2],
   ['handleLeast', 5, 10],
   ['handleShare', 0.66, 1],
   ['minutesBackAgain', 1, 5],

@@ -39,6 +39,7 @@ const numbers = {
   followsMost: 0.5,
   followOver: 0.05,
   hangsOn: 0.5,
+  tubeCleansUp: 1,
   handleLeast: 6,
   handleShare: 0.67,
   minutesBackAgain: 2.5,

@@ -52,6 +52,7 @@ export const practices = {
   followsMost: of('mm', 'a drill that has no more than this to take follows the hole before it', 'drill-cuts-over'),
   followOver: of('mm', 'and cuts over so much at the most', 'drill-cuts-over'),
   hangsOn: of('mm', 'of wall that a hollow piece hangs on while its back edge is broken, on radius', 'chamfer-before-severing', 'judgement'),
+  tubeCleansUp: of('mm', 'a bore is larger than that of the tube it is bored from, on diameter', 'bar-or-blank'),
   handleLeast: of('mm', 'of a plain cylinder that a severed piece may be held by for milling', 'on-the-bar'),
   handleShare: of('share', 'of its diameter that such a cylinder is long', 'on-the-bar'),
   minutesBackAgain: of('min', 'the bar taken to the mill in its holding and dialled again when it is back', 'on-the-bar', 'judgement'),

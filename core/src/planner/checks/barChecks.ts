@@ -1,6 +1,7 @@
 import type { Bar, Machine } from '../../document';
 import type { Finding } from '../../finding';
 import { exceeds, PLACE, say } from '../../quantity';
+import { sweptBy } from '../../holding';
 import type { BarSheet } from '../../settings';
 import { mmOf } from '../../shop';
 
@@ -8,7 +9,7 @@ import { mmOf } from '../../shop';
 export function barChecks(bar: Bar, machine: Machine, sheet: BarSheet): readonly Finding[] {
   const findings: Finding[] = [];
   const bore = mmOf(machine.through);
-  if (sheet.behind && bore > 0 && exceeds(mmOf(bar.across), bore, PLACE))
+  if (sheet.behind && bore > 0 && exceeds(sweptBy(bar), bore, PLACE))
     findings.push({
       code: 'bar-through',
       about: 'bar',

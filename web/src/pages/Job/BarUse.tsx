@@ -59,6 +59,7 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
   const rows = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft];
   const nameOf = (ref: string) => {
     const id = thingOf(ref);
+    if (id === 'right' || id === 'left') return id === 'right' ? 'face A' : 'face B';
     const row = rows.find((r) => r.id === id);
     const end = part.features.find((f) => f.id === id)?.side;
     return row ? `${row.size.text}${end === 'right' || end === 'left' ? ' (hole)' : ''}` : ref;
@@ -82,7 +83,8 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
             return (
               <tr key={r.relation}>
                 <td>
-                  {nameOf(relation?.of ?? '')} to {nameOf(relation?.to ?? '')}
+                  {nameOf(relation?.of ?? '')} {relation?.kind === 'square' || relation?.kind === 'parallel' ? relation.kind : ''} to{' '}
+                  {nameOf(relation?.to ?? '')}
                 </td>
                 <td>
                   <FigureNumber figure={r.limit} units={units} withUnit />
