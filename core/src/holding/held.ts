@@ -14,6 +14,8 @@ export interface Held {
   readonly setup: string;
   /** what the jaws close on */
   readonly diameter: number;
+  /** how thick what stands out is, where it is thinner than what is gripped */
+  readonly slim?: number;
   readonly form: Bar['form'];
   /** a finished surface, which hard jaws mark */
   readonly finished: boolean;

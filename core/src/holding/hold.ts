@@ -44,7 +44,7 @@ const isSupport = (holding: Holding) => supportKind[holding.kind] !== undefined;
 
 function weigh(held: Held, holding: Holding, support: Supporting | undefined): HoldingChoice {
   const [grip, stickOut] = [held.grip(holding), held.stickOut(holding)];
-  const slender = stickOut.value / held.diameter;
+  const slender = stickOut.value / (held.slim ?? held.diameter);
   const carried = support?.kind === 'centre' || support?.kind === 'followRest';
   const stop = otherKind(held, holding) ?? doesNotClose(held, holding);
   const findings: Finding[] = [
@@ -66,7 +66,8 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
     runout: mmOf(holding.trueWithin),
     weight: held.finished ? 1 : 0.1,
     marks: holding.marks && held.finished ? 1 : 0,
-    cautions: spokenAgainst(findings),
+    // the further beyond five diameters nothing carries it, the more that speaks against it
+    cautions: spokenAgainst(findings) + (carried || !held.finished || !isChuck(holding) ? 0 : Math.max(0, slender - 5) / 2),
     effort: (effort[holding.kind] ?? 2) + (support ? (support.kind === 'centre' ? 1 : 2) : 0),
   });
   return { setup: held.setup, holding: holding.id, support: standing(held, support), grip, stickOut, score, because, findings };

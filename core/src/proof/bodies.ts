@@ -6,7 +6,7 @@ import { thingOf } from '../ref';
 import type { Setup } from '../settings';
 import { holdingOf, isChuck, mmOf, practice } from '../shop';
 import { boundsOf, combine, type Convex, movedBy, outsideOf, overlapOf, sectionsOf, sweptAlong, turned } from '../stock';
-import { centreOutlines, isCountersink, type Outline, type Presented, shankOf } from '../tooling';
+import { centreOutlines, isCountersink, isPointed, type Outline, type Presented, shankOf } from '../tooling';
 
 /*
  * What moves and what stands, in the plane of the tool: x along the axis from the finished face of the free end outwards, r from the axis to the operator. What holders,
@@ -110,7 +110,7 @@ export function motionsOf(
   if (step.verb === 'face') return [{ from: [far, clear], to: [far, 0], cuts: true }];
   if (!plunges.has(step.verb)) return [];
   const width = tool.kind === 'form' ? 0 : mmOf(tool.width, 3);
-  const walls = tool.kind === 'form' ? [far] : near - far > width + 0.05 ? [near, far + width] : [near];
+  const walls = isPointed(tool) ? [lowestOf(step, x)] : tool.kind === 'form' ? [far] : near - far > width + 0.05 ? [near, far + width] : [near];
   return walls.map((at) => ({ from: [at, clear], to: [at, depth], cuts: true }));
 }
 
@@ -141,6 +141,18 @@ function waysInside(
 
 /** A grooving bar goes in so far off the wall, mm. */
 const IN_CLEAR = 0.2;
+
+/** Where a cut is deepest: the tip of a pointed tool is there. */
+function lowestOf(step: Step, x: (z: number) => number): number {
+  let [low, at] = [Infinity, 0];
+  for (const rings of step.removes)
+    for (const ring of rings)
+      for (let i = 0; i < ring.length; i += 2) {
+        const [z, r] = [ring[i] ?? 0, ring[i + 1] ?? 0];
+        if (r < low) [low, at] = [r, x(z)];
+      }
+  return at;
+}
 
 const leastRadius = (step: Step): number =>
   Math.max(0, Math.min(...step.removes.flatMap((rings) => rings.flatMap((ring) => [...ring].filter((_, i) => i % 2 === 1)))));

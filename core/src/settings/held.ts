@@ -117,6 +117,7 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
     ...atItsEnd(facts, end),
     setup: `${end}-1`,
     diameter: gripping.diameter,
+    slim: slimOf(part, gripping, end),
     form: 'round',
     finished: true,
     room: gripping.room,
@@ -134,6 +135,20 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
     keep: toKeep(part, first, reach),
     clear: cutBeside(facts, end, gripping, reach),
   };
+}
+
+/** How thick what stands out of the jaws is: by the length of each row, and no thicker than what is gripped, mm. */
+export function slimOf(part: Part, gripping: Pick<Gripping, 'diameter' | 'z'>, end: End): number {
+  const [from, to] = [Math.min(gripping.z, faceOf(part, end)), Math.max(gripping.z, faceOf(part, end))];
+  let [long, sum] = [0, 0];
+  for (const f of part.features) {
+    if (f.side !== 'outside') continue;
+    const own = Math.min(Math.max(f.near, f.far), to) - Math.max(Math.min(f.near, f.far), from);
+    if (own <= 0) continue;
+    long += own;
+    sum += (own * (f.nearDiameter.nominal + f.farDiameter.nominal)) / 2;
+  }
+  return long > 0 ? Math.min(gripping.diameter, sum / long) : gripping.diameter;
 }
 
 /** The sawn bar in a chuck for facing and centring an end, most of it through the spindle. */

@@ -71,8 +71,19 @@ export function grippingOf(part: Part, reach: Reach, first: End): Gripping {
   // of a thin ring most is held and the rest stands out
   const leave = (f: Feature) => Math.min(long(f) / 3, atEnd(f) ? Math.max(3, (chamfers(f)[0] ?? 0) + 2) : practice.besideJaws);
   const fromFree = free === 'left' ? rows.toReversed() : rows;
+  const roomOf = (f: Feature) => long(f) - leave(f) - (chamfers(f)[1] ?? 0);
+  const wide = (f: Feature) => widestOf(f).nominal;
+  const worked = Math.max(...part.features.filter((f) => f.side === 'outside').map(wide));
+  // wanted is a diameter, or the length of a jaw; and nothing wider behind it in the chuck
+  const enough = (f: Feature) =>
+    roomOf(f) >= practice.gripWanted * Math.min(wide(f), practice.jawLong) &&
+    wide(f) >= practice.stoutGrip * worked &&
+    rows.every((o) => inward(free) * (mouthOf(o, free) - mouthOf(f, free)) <= 0 || wide(o) <= wide(f) + PLACE);
   const row =
-    fromFree.find((f) => long(f) - leave(f) >= 6) ?? rows.toSorted((a, b) => long(b) - long(a))[0] ?? part.features.find((f) => f.side === 'outside');
+    fromFree.find(enough) ??
+    fromFree.find((f) => long(f) - leave(f) >= 6) ??
+    rows.toSorted((a, b) => long(b) - long(a))[0] ??
+    part.features.find((f) => f.side === 'outside');
   if (!row) return { diameter: 1, room: 1, z: 0, row: '', sound: true, inside: () => 0 };
   const z = mouthOf(row, free) + inward(free) * leave(row);
   const room = Math.max(1, long(row) - leave(row) - (chamfers(row)[1] ?? 0));

@@ -23,7 +23,7 @@ import { diameter, length, say } from '../quantity';
 import { inOrder } from '../sequence';
 import { holdingOf, mmOf, practice } from '../shop';
 import { combine, rectangle } from '../stock';
-import { boredGripping, onArbor } from './held';
+import { boredGripping, onArbor, slimOf } from './held';
 import type { Gripping } from './reach';
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { edgesLaidOpen, finishEdges, holeAfterTurning, madeAlready, openEnd, shapeRows, turnRows } from './works';
@@ -180,7 +180,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, inward(end) * 1000, -1, 1000)) : stock;
   const { grip, stickOut } = held;
   const begin = beginningOf(making, `${end}-1`, end, held, {
-    ratio: stickOut.value / gripping.diameter,
+    ratio: stickOut.value / slimOf(facts.part, gripping, end),
     stock: piece,
     jaws: gripping.z,
     gripped: gripping.diameter,

@@ -9,6 +9,12 @@ import { type Convex, movedBy, overlapOf } from '../stock';
  * and to the axis; of a bar the point nearest to the headstock and to the wall. What its row in the shop does not say is of usual size.
  */
 
+/** A form tool with an angle of its own that is no countersink: its tip is between two flanks. */
+export const isPointed = (tool: Tool): boolean => {
+  const flank = parseDegrees(tool.angle?.text ?? '');
+  return tool.kind === 'form' && flank.ok && flank.value > 0 && flank.value <= 60;
+};
+
 /** How a tool is presented: to the outside, on end to the mouth of a hole, or as a bar inside it. */
 export type Presented = 'outside' | 'mouth' | 'inside';
 
@@ -96,6 +102,23 @@ export function outlineOf(tool: Tool, presented: Presented = 'outside', machine?
       holder: box(-3, holder - 3, 10, 60),
       carriage,
     };
+  // a pointed form tool: both its flanks rise from its tip by its angle
+  const flank = parseDegrees(tool.angle?.text ?? '');
+  if (isPointed(tool) && flank.ok) {
+    const half = Math.min(width, 8) / 2;
+    const rise = Math.min(practice.formOut, half * Math.tan((flank.value * Math.PI) / 180));
+    return {
+      tool: [
+        [0, 0],
+        [half, rise],
+        [half, practice.formOut],
+        [-half, practice.formOut],
+        [-half, rise],
+      ],
+      holder: box(-half, holder - half, practice.formOut, 60),
+      carriage,
+    };
+  }
   // set so that nothing of its edge stands further towards the headstock than what it cuts
   if (tool.kind === 'form' || tool.kind === 'knurl')
     return { tool: box(0, Math.min(width, 8), 0, practice.formOut), holder: box(0, holder, practice.formOut, 60), carriage };
