@@ -16,6 +16,7 @@ export const rules = {
   'centre-allowed': 'a centre hole wants the leave of the drawing',
   'no-hole-in-a-point': 'no centre hole in a point, a ball or a plain finished face',
   'short-grip': 'less than a diameter of grip wants a fail-safe',
+  'short-then-out': 'faced and centred short, then pulled out to the centre',
   'grip-on': 'what may be gripped, best first, and how much of it',
   'grip-last': 'never leave only threads or tapers to grip',
   'park-the-centre': 'tailstock clear to drill; a centre nipped again as it warms',

@@ -2,7 +2,7 @@ import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
 import { atLeast, atMost, diameter, length, PLACE, say } from '../quantity';
 import { endOf } from '../ref';
-import { mmOf } from '../shop';
+import { mmOf, practice } from '../shop';
 import { clearsCentre } from '../tooling';
 import type { Held } from './held';
 
@@ -37,6 +37,7 @@ export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undef
     undefined,
     ...items.flatMap((item): readonly Supporting[] => {
       const kind = supportKind[item.kind];
+      if (kind === 'steady' && idleSteady(held) && !held.asked?.includes(item.id)) return [];
       if (!kind || first.has(kind) || (kind !== 'steady' && !held.centreAllowed) || (kind === 'followRest' && !centre)) return [];
       first.add(kind);
       return [{ ...(kind === 'followRest' && centre && { centre }), item, kind, at: kind === 'steady' ? steadyAt(held) : held.face }];
@@ -51,6 +52,9 @@ function leavesRoom(held: Held, shop: Shop, item: Holding): boolean {
   const turning = shop.tools.filter((t) => t.kind === 'turn');
   return turning.length === 0 || turning.some((t) => clearsCentre(t, atFace, 0, item, held.machine));
 }
+
+/** A stub wants no steady: it stands out less than that is for, or is no longer than it is thick. @source steady, stick-out; common practice */
+const idleSteady = (held: Held): boolean => held.length <= practice.steadyFrom * (held.slim ?? held.diameter);
 
 /** A steady stands some way in from the face, clear of the tool that bores it. */
 const steadyAt = (held: Held): number =>

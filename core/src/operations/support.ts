@@ -8,21 +8,24 @@ import { addStep, type Operation, operation } from './outcome';
 
 /* What carries the free end: brought, taken away, set up. */
 
-/** The tail centre is brought, with the rest that goes along. */
-export const centreUp = (held: HoldingChoice): Operation =>
+/** The tail centre is brought, with the rest that goes along; the piece is pulled out to its length first where it stood short. */
+export const centreUp = (held: HoldingChoice, pulledTo?: number): Operation =>
   operation((draft) => {
     const { at } = draft;
     addStep(draft, {
       verb: 'support',
       about: at.end,
-      says: held.support.some((s) => s.kind === 'followRest')
-        ? say`centre up, quill nipped; follow rest set behind the tool`
-        : say`centre up, quill nipped`,
+      says: [
+        ...(pulledTo === undefined ? [] : say`pulled out to ${length(pulledTo, 0.1)} against a stop; `),
+        ...(held.support.some((s) => s.kind === 'followRest')
+          ? say`centre up, quill nipped; follow rest set behind the tool`
+          : say`centre up, quill nipped`),
+      ],
       because: [
         reason('centre-then-support', held.because.find((r) => r.rule === 'stick-out')?.says ?? say`the free end is carried`, at.end),
         reason('park-the-centre', say`nip it again as the work warms and grows`, at.end),
       ],
-      figures: { minutes: byHand(practice.minutesCentreUp) },
+      figures: { minutes: byHand(practice.minutesCentreUp + (pulledTo === undefined ? 0 : practice.minutesPullOut)) },
     });
   });
 

@@ -19,7 +19,7 @@ import {
   shapeEdges,
   takeHold,
 } from '../operations';
-import { diameter, length, say } from '../quantity';
+import { diameter, length, ratio, say, type Sentence } from '../quantity';
 import { inOrder } from '../sequence';
 import { holdingOf, mmOf, practice } from '../shop';
 import { combine, rectangle } from '../stock';
@@ -97,6 +97,30 @@ function backEdgeSteps(making: Making, last: Feature | undefined): readonly Oper
   return [...(forChamfer ? [chamferInner(last, forChamfer)] : []), ...(forEdge ? [shapeEdges(last, true, forEdge)] : [])];
 }
 
+/** What stands out short for facing and centring, and is pulled out to its length for the centre: a bar that slides back into the spindle. @source short-then-out, common practice */
+function shortFirst(
+  { facts, sheet }: Making,
+  held: HoldingChoice,
+): { readonly out: number; readonly ratio: number; readonly why: Sentence } | undefined {
+  const across = mmOf(facts.bar.across);
+  const long = sheet.stickOut.value;
+  const [to] = held.support.map((s) => (s.kind === 'steady' ? 'the steady' : 'the centre'));
+  if (to === undefined || long <= practice.shortDiameters * across) return undefined;
+  if (turnsOver(facts) > mmOf(facts.machine.through, Infinity)) return undefined;
+  const out = Math.min(long, Math.max(practice.centringOut, across));
+  return {
+    out,
+    ratio: out / across,
+    why: say`${length(long, 0.1)} out is ${ratio(long / across, 0.1)} diameters: faced and centred short, ${length(out, 0.1)} out, then pulled out to ${to}`,
+  };
+}
+
+/** An operation done while the piece stands out so many diameters. */
+const atRatio = (operation: Operation, ratio: number): Operation => ({
+  declare: (facts, at) => operation.declare(facts, { ...at, place: { ...at.place, ratio } }),
+  make: (facts, at) => operation.make(facts, { ...at, place: { ...at.place, ratio } }),
+});
+
 /** The bar, or the piece as it is, held in a chuck with the first end free: worked there as far as it goes, and severed. */
 export function firstSetup(making: Making, held: HoldingChoice, alone = false): MadeSetting {
   const { facts, sheet, first: end } = making;
@@ -120,10 +144,14 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
   const opening = { z: face, widest: rowAt(rows, end)?.nearDiameter.nominal ?? barDiameter, hole };
   const last = rowAt(rows, far);
   const lastEdge = far === 'left' ? 'far' : 'near';
+  const short = shortFirst(making, held);
+  const whileShort = (operation: Operation): Operation => (short ? atRatio(operation, short.ratio) : operation);
   const operations: readonly Operation[] = [
     takeHold({
       verb: 'load',
-      says: say`${facts.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
+      says: short
+        ? say`${facts.bar.name}, short at first: ${length(short.out, 0.1)} out; ${length(sheet.grip.value, 0.1)} gripped when it is pulled out`
+        : say`${facts.bar.name}, ${length(sheet.stickOut.value, 0.1)} out, ${length(sheet.grip.value, 0.1)} gripped`,
       because: [
         facts.started
           ? reason('started', say`${length(sheet.cut.value)} long as measured, for a part of ${length(facts.part.length)}`, 'bar')
@@ -138,14 +166,15 @@ export function firstSetup(making: Making, held: HoldingChoice, alone = false): 
                 say`a blank of ${length(sheet.cut.value, 0.1)}: held by ${length(sheet.grip.value, 0.1)} beyond the part, seated back against the jaws; that is faced away when it is turned round`,
                 'bar',
               ),
+        ...(short ? [reason('short-then-out', short.why, 'bar')] : []),
         ...held.because,
         ...atLoading(facts, sheet.stickOut.value),
       ],
       cautions: [...(sheet.behind ? [WHIPS] : []), ...(facts.machine.nose === 'screwed' ? [SCREWED] : [])],
       minutes: practice.minutesChuck,
     }),
-    ...(sheet.off[end] > 0 ? [faceEnd(face, sheet.off[end], barDiameter, 'first')] : []),
-    ...openEnd(making, begin, held, opening),
+    ...(sheet.off[end] > 0 ? [whileShort(faceEnd(face, sheet.off[end], barDiameter, 'first'))] : []),
+    ...openEnd(making, begin, held, opening, short && { to: sheet.stickOut.value, whileShort }),
     ...turnRows(making, begin, mine, face, sheet.surfaceStays),
     ...rows.filter((f) => making.reach[f.id] === 'neck' && !madeAlready(facts, f)).map((neck) => cutNeck(neck, rows)),
     ...finishEdges(making, begin, mine, rows),

@@ -44,11 +44,20 @@ const supportsIn = (held: HoldingChoice) => ({
   steady: held.support.find((s) => s.kind === 'steady'),
 });
 
-export function openEnd({ facts }: Making, { end }: At, held: HoldingChoice, { z, widest, hole }: Opening): readonly Operation[] {
+export function openEnd(
+  { facts }: Making,
+  { end }: At,
+  held: HoldingChoice,
+  { z, widest, hole }: Opening,
+  pulled?: { readonly to: number; readonly whileShort: (operation: Operation) => Operation } | undefined,
+): readonly Operation[] {
   const { centre, steady } = supportsIn(held);
   const drawn = facts.part.details.some((d) => d.kind === 'centre' && d.on === end);
   // the centre that the drawing asks for carries it; else one of usual size
-  if (centre) return [drawn && !hole ? drawnCentre(z) : centreDrill(z, widest, 'support'), centreUp(held)];
+  if (centre) {
+    const seat = drawn && !hole ? drawnCentre(z) : centreDrill(z, widest, 'support');
+    return [pulled ? pulled.whileShort(seat) : seat, centreUp(held, pulled?.to)];
+  }
   if (!hole) return [drawnCentre(z)];
   return steady ? [] : [centreDrill(z, widest, 'drill'), makeHole()];
 }
