@@ -82,9 +82,11 @@ await goTo(page, server.url, '/handbook', 'Pinned');
 await shot('handbook');
 for (const [name, list] of [
   ['shop', 'machines'],
-  ['shop-bars', 'bars'],
+  ['shop-tools', 'tools'],
 ] as const) {
   await goTo(page, server.url, `/shop/${list}`, 'Ways of working');
+  // a tool in hand is drawn below
+  if (list === 'tools') await page.focus('[data-item="turn-finish"] [data-field="name"]');
   await shot(name);
 }
 await browser.close();

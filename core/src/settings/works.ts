@@ -49,7 +49,7 @@ export function openEnd(
   { end }: At,
   held: HoldingChoice,
   { z, widest, hole }: Opening,
-  pulled?: { readonly to: number; readonly whileShort: (operation: Operation) => Operation } | undefined,
+  pulled?: { readonly to: number; readonly whileShort: (operation: Operation) => Operation },
 ): readonly Operation[] {
   const { centre, steady } = supportsIn(held);
   const drawn = facts.part.details.some((d) => d.kind === 'centre' && d.on === end);

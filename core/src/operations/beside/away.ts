@@ -37,11 +37,13 @@ export function wantsBar({ part }: Pick<Facts, 'part'>, detail: PartDetail): boo
   const knurled = (row: Feature) => part.details.some((d) => d.kind === 'knurl' && d.on === row.id);
   const milledToo = (row: Feature) => part.details.some((d) => d.on === row.id && (d.kind === 'hexagon' || d.kind === 'flat'));
   return !rows.some((row) => {
-    // a surface with a tolerance of its own is no handle for a vice
-    if (row.form !== 'cylinder' || row.nearDiameter.from !== 'general' || knurled(row) || milledToo(row)) return false;
+    if (row.form !== 'cylinder' || knurled(row) || milledToo(row)) return false;
+    // a surface with a tolerance of its own is no handle for a vice; drilled across, it may lie in a vee
+    const fine = row.nearDiameter.from !== 'general';
+    if (fine && detail.kind !== 'crossHole') return false;
     const wide = row.nearDiameter.nominal;
-    const taken = detail.on === row.id ? (detail.width ?? Math.abs(detail.near - detail.far)) + 2 : 0;
-    return longOf(row) - taken >= Math.max(practice.handleLeast, practice.handleShare * wide);
+    const taken = detail.on === row.id ? Math.max(detail.width ?? 0, Math.abs(detail.near - detail.far), detail.diameter?.nominal ?? 0) + 2 : 0;
+    return longOf(row) - taken >= Math.max(practice.handleLeast, (fine ? 1 : practice.handleShare) * wide);
   });
 }
 

@@ -1,0 +1,114 @@
+/* From bar to part, by effect: which bar of the rack, what grips, what stands out how far. All of it common practice: as-it-is, bar-or-blank, grip-on, short-then-out, steady, on-the-bar. */
+import { blankJob, type Bar, type Detail, type Job, type Section, type Shop } from '../document';
+import { writeSentence } from '../quantity';
+import { midShop } from '../shop';
+import { boundsOf } from '../stock';
+import { plan } from './planning';
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const row = (id: string, size: string, length: string, more: Partial<Section> = {}): Section => ({ id, size: mm(size), length: mm(length), ...more });
+const jobOf = (outside: readonly Section[], boreRight: readonly Section[] = [], more: Partial<Job['drawing']> = {}): Job => {
+  const blank = blankJob('p', 'mm');
+  return { ...blank, drawing: { ...blank.drawing, title: { edges: 'broken' }, outside: [...outside], boreRight: [...boreRight], ...more } };
+};
+const bar = (id: string, across: string, more: Partial<Bar>): Bar => ({
+  id,
+  name: id,
+  material: 'mild-steel',
+  across: mm(across),
+  form: 'round',
+  skin: 'drawn',
+  length: mm('1000'),
+  ...more,
+});
+const withBars = (...bars: readonly Bar[]): Shop => ({ ...midShop(), bars: [...midShop().bars, ...bars] });
+const stepsOf = (job: Job, shop: Shop) => plan(job, shop).routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+
+describe('a hexagon of the drawing', () => {
+  const nut = jobOf([row('h', 'hex 30', '15'), row('s', '24', '10')], [row('b', '12', 'through')]);
+  const hex = bar('hex-30', '30', { form: 'hex' });
+
+  it('is the hexagon bar of the rack where there is one: its flats stay, nothing is milled', () => {
+    const made = plan(nut, withBars(hex));
+    expect(made.routes[0]?.bar.id).toBe('hex-30');
+    const steps = stepsOf(nut, withBars(hex));
+    expect(steps.filter((s) => s.id.endsWith('@h') && (s.verb === 'rough-turn' || s.verb === 'finish-turn'))).toEqual([]);
+    expect(made.findings.map((f) => f.code)).not.toContain('polygon-not-bar');
+    // over its corners: 30 x 2 / root 3
+    const before = made.routes[0]?.setups[0]?.before;
+    expect(before && boundsOf(before).radius).toBeCloseTo(30 / Math.sqrt(3), 3);
+    expect(made.findings.filter((f) => f.code === 'metal-left' || f.code === 'gouged')).toEqual([]);
+  });
+
+  it('of another size, or of another metal, is not that bar', () => {
+    for (const other of [bar('hex-32', '32', { form: 'hex' }), bar('hex-30', '30', { form: 'hex', material: 'brass' })])
+      expect(plan(nut, withBars(other)).routes[0]?.bar.id).not.toBe(other.id);
+  });
+});
+
+describe('a tube on the rack', () => {
+  const ring = (bore: string) => jobOf([row('o', '60', '15')], [row('b', bore, 'through')]);
+  const tube = bar('tube', '63', { form: 'tube', inside: mm('45') });
+
+  it('is the bar of a ring whose bore cleans up its hole: nothing is drilled', () => {
+    const made = plan(ring('50'), withBars(tube));
+    expect(made.routes[0]?.bar.id).toBe('tube');
+    expect(stepsOf(ring('50'), withBars(tube)).filter((s) => s.verb === 'drill' || s.verb === 'pilot' || s.verb === 'centre-drill')).toEqual([]);
+  });
+
+  it('is not where the bore is no larger than its hole, or there is none', () => {
+    for (const job of [ring('45.5'), jobOf([row('o', '60', '15')])]) expect(plan(job, withBars(tube)).routes[0]?.bar.id).not.toBe('tube');
+  });
+});
+
+it('turned round it is held by a diameter of a longer row, not by a few millimetres of a collar before it', () => {
+  const shaft = jobOf([row('a', '16', '80'), row('b', '22', '8'), row('c', '14 h9', '35')]);
+  const second = plan(shaft, midShop()).routes[0]?.setups[1];
+  expect(second?.gripDiameter).toBeCloseTo(16, 0);
+  expect(second?.grip.value).toBeGreaterThan(10);
+});
+
+it('faced and centred short, then pulled out to the centre, and so said; a stout piece is not', () => {
+  const words = (job: Job) => stepsOf(job, midShop()).map((s) => writeSentence(s.says, 'mm'));
+  const long = jobOf([row('a', '16 h9', '120'), row('b', '20', '10')]);
+  expect(words(long).some((w) => /^pulled out to .* centre up/.test(w))).toBe(true);
+  expect(words(long)[0]).toContain('short at first');
+  const stout = jobOf([row('a', '30 h9', '30'), row('b', '40', '10')]);
+  expect(words(stout).join()).not.toMatch(/pulled out/);
+});
+
+it('a bar too fat for the spindle is not pulled out of it', () => {
+  const shop = midShop();
+  const narrow: Shop = { ...shop, machines: shop.machines.map((m) => ({ ...m, through: mm('15') })) };
+  const long = jobOf([row('a', '16 h9', '120'), row('b', '20', '10')]);
+  expect(stepsOf(long, narrow).some((s) => /pulled out/.test(writeSentence(s.says, 'mm')))).toBe(false);
+});
+
+it('no steady on a stub, unless a person asks for it', () => {
+  const stub = jobOf([row('a', '30', '20')], [row('b', '12 H7', 'through')]);
+  const made = plan(stub, midShop());
+  expect(made.holdings.some((h) => h.support.some((s) => s.kind === 'steady'))).toBe(false);
+  const asked: Job = { ...stub, choices: [{ kind: 'hold', id: 'h', setup: 'right-1', holding: 'three-jaw', support: [{ item: 'steady' }] }] };
+  expect(plan(asked, midShop()).routes[0]?.setups[0]?.support.map((s) => s.item)).toEqual(['steady']);
+});
+
+it('faces that are to be parallel or square are answered: in one chucking by the spindle, else by how the piece is held', () => {
+  const relation = (kind: 'parallel' | 'square', of: string, to: string) => [{ id: 'r', kind, of, to, value: mm('0.03') }];
+  const ring = jobOf([row('a', '40', '12')], [row('b', '30', 'through')], { relations: relation('parallel', 'left', 'right') });
+  const [told] = plan(ring, midShop()).routes[0]?.runouts ?? [];
+  expect(told?.oneChucking).toBe(false);
+  expect(told?.expected.value).toBeGreaterThan(0.005);
+  const flange = jobOf([row('a', '40', '10'), row('c', '20 h7', '25')], [], { relations: relation('square', 'right', 'a') });
+  expect(plan(flange, midShop()).routes[0]?.runouts[0]?.oneChucking).toBe(true);
+});
+
+it('milled on the bar: measured, away, its back edge broken, then severed', () => {
+  const hex: Detail = { id: 'h', on: 's2', kind: 'hexagon', at: mm('0'), size: mm('17') };
+  const bolt = jobOf([row('s1', 'M12', '20'), row('s2', 'bar 20', '8', { far: mm('0.5x45') })], [], { details: [hex] });
+  const made = plan(bolt, midShop());
+  const first = made.routes[0]?.setups[0]?.steps.map((s) => s.id) ?? [];
+  const places = ['check@right', 'away@h', 'part-off@left'].map((id) => first.indexOf(id));
+  expect(places.every((p, i) => p > (places[i - 1] ?? 0))).toBe(true);
+  const back = first.indexOf('chamfer@s2.far');
+  if (back >= 0) expect(back).toBeGreaterThan(first.indexOf('away@h'));
+});
