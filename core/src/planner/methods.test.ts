@@ -39,7 +39,7 @@ describe('a taper', () => {
   });
 
   it('longer than the compound goes: in two bites in a chuck, by set-over between centres, with two collars first', () => {
-    expect(rules(made(job(long)).taper)).toContain('compound');
+    expect(rules(made(job(long, [{ kind: 'method', id: 'c', of: 'carrying', method: 'chuck' }])).taper)).toContain('compound');
     const between = made(job(long, [{ kind: 'method', id: 'c', of: 'carrying', method: 'centres' }]));
     expect(between.route.layout).toBe('centres');
     expect(between.taper?.method).toBe('set-over');

@@ -23,7 +23,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['hangsOn', 0.4, 1],
   ['steadyFrom', 3, 5],
   ['shortDiameters', 3, 3],
-  ['minutesPullOut', 0.5, 2],
+  ['minutesPullOut', 0.3, 2],
   ['gripWanted', 0.66, 1],
   ['jawLong', 25, 40],
   ['stoutGrip', 0.4, 0.6],

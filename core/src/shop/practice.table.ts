@@ -41,7 +41,7 @@ const numbers = {
   hangsOn: 0.5,
   steadyFrom: 3,
   shortDiameters: 3,
-  minutesPullOut: 1,
+  minutesPullOut: 0.5,
   gripWanted: 0.67,
   jawLong: 30,
   stoutGrip: 0.45,
