@@ -104,14 +104,13 @@ function shortFirst(
 ): { readonly out: number; readonly ratio: number; readonly why: Sentence } | undefined {
   const across = mmOf(facts.bar.across);
   const long = sheet.stickOut.value;
-  const [to] = held.support.map((s) => (s.kind === 'steady' ? 'the steady' : 'the centre'));
-  if (to === undefined || long <= practice.shortDiameters * across) return undefined;
+  if (!held.support.some((s) => s.kind === 'centre') || long <= practice.shortDiameters * across) return undefined;
   if (turnsOver(facts) > mmOf(facts.machine.through, Infinity)) return undefined;
   const out = Math.min(long, Math.max(practice.centringOut, across));
   return {
     out,
     ratio: out / across,
-    why: say`${length(long, 0.1)} out is ${ratio(long / across, 0.1)} diameters: faced and centred short, ${length(out, 0.1)} out, then pulled out to ${to}`,
+    why: say`${length(long, 0.1)} out is ${ratio(long / across, 0.1)} diameters: faced and centred short, ${length(out, 0.1)} out, then pulled out to the centre`,
   };
 }
 
