@@ -53,7 +53,7 @@ function leavesRoom(held: Held, shop: Shop, item: Holding): boolean {
   return turning.length === 0 || turning.some((t) => clearsCentre(t, atFace, 0, item, held.machine));
 }
 
-/** A stub wants no steady: it stands out less than that is for, or is no longer than it is thick. @source steady, stick-out; common practice */
+/** A stub wants no steady: a piece no longer than a few of its own diameters. @source steady, stick-out; common practice */
 const idleSteady = (held: Held): boolean => held.length <= practice.steadyFrom * (held.slim ?? held.diameter);
 
 /** A steady stands some way in from the face, clear of the tool that bores it. */

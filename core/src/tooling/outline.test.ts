@@ -83,4 +83,5 @@ it('every tool of the shops is drawn, or it is said why not; each outline has ar
   expect(words(tool('drill', { size: mm('8'), angle: mm('180'), reach: mm('80') }))).toBe('Ø8 mm; flat at its end; reaches 80 mm');
   expect(words(tool('form', { angle: mm('82'), width: mm('16') }))).toBe('a cone of 82°, up to Ø16 mm');
   expect(words(tool('bore'))).toContain('without its shank');
+  expect(words(tool('thread', { angle: mm('60'), tip: mm('0.15') }))).toContain('ground to 60°, flat at its tip 0.15 mm');
 });

@@ -31,7 +31,7 @@ export const awayOnBar = (): Operation =>
 const across = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway']);
 
 /** No plain cylinder beside it is long enough to be held by once the piece is off its bar. */
-export function wantsBar({ part }: Pick<Facts, 'part'>, detail: PartDetail): boolean {
+function wantsBar({ part }: Pick<Facts, 'part'>, detail: PartDetail): boolean {
   if (!across.has(detail.kind)) return false;
   const rows = part.features.filter((f) => f.side === 'outside');
   const knurled = (row: Feature) => part.details.some((d) => d.kind === 'knurl' && d.on === row.id);

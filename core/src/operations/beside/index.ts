@@ -1,3 +1,3 @@
 export { closesIn } from './closesIn';
-export { awayOnBar, awaySteps, wantsBar } from './away';
+export { awayOnBar, awaySteps } from './away';
 export { fittedOne, mateName } from './fitted';

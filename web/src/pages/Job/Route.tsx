@@ -131,7 +131,7 @@ export function Route({ view }: { readonly view: JobView }) {
                 ? `No route costs less by more than ${String(Math.ceil(1000 * plan.gap) / 10)} %.`
                 : 'Of all ends, holdings and orders that it may have, none costs less.'}{' '}
               {plan.reached === 'proof'
-                ? 'Tool, holder and post are proved against jaws, chuck, centre, steady and work, with sizes that are usual: wind all travel through by hand before power.'
+                ? 'Tool, holder and post are proved against jaws, chuck, centre, steady and work, with the sizes of this shop, usual ones where it says none: wind all travel through by hand before power.'
                 : 'Not yet proved for contacts.'}
             </p>
             {plan.toGet.length > 0 && (
