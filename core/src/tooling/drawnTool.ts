@@ -67,7 +67,9 @@ function postSays(tool: Tool): readonly Sentence[] {
           say`${degrees === undefined ? say`a radius tool` : say`a bevel of ${angle(degrees)}`}, ${length(outOfHolder(tool))} out of its holder${usual(tool.reach)}`,
         ]
       : []),
-    ...(tool.kind === 'thread' && degrees !== undefined ? [say`ground to ${angle(degrees)}${tool.tip ? say`, flat at its tip ${length(mmOf(tool.tip))}` : say``}`] : []),
+    ...(tool.kind === 'thread' && degrees !== undefined
+      ? [say`ground to ${angle(degrees)}${tool.tip ? say`, flat at its tip ${length(mmOf(tool.tip))}` : say``}`]
+      : []),
     ...(tool.kind === 'turn' || tool.kind === 'face' ? [say`nose ${length(mmOf(tool.nose, 0.4))}${usual(tool.nose)}, ${tool.hand} hand`] : []),
     say`holder ${length(mmOf(tool.holder, practice.holderWide))} wide${usual(tool.holder)}, ${length(mmOf(tool.overhang, practice.toolOut))} out of the post${usual(tool.overhang)}`,
   ];
