@@ -3,6 +3,7 @@ import { judged } from '../planner/judged.fixture';
 import type { Entry, Gauge, Machine } from '../document';
 import type { Limits } from '../drawing';
 import { randomFrom, simulated } from '../lathe';
+import type { Step } from '../operations';
 import { issued, plan } from '../planner';
 import { demoShop, jobOf } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
@@ -72,12 +73,15 @@ function atSeat(support: 'none' | 'centre', edge: 'honed' | 'keen' = 'honed') {
   if (!route) throw new Error('no route');
   const out = issued(job, route, shop, line.at, '0.1.0');
   const made = plan(out, shop);
-  const setup = made.routes[0]?.setups[0];
-  const step = setup?.steps.find((s) => s.verb === 'finish-turn' && s.because.some((r) => r.rule === 'both-ends'));
+  const measured = (s: Step) => s.verb === 'finish-turn' && s.because.some((r) => r.rule === 'both-ends');
+  const setups = made.routes[0]?.setups ?? [];
+  const setup = setups.find((s) => s.steps.some(measured));
+  const step = setup?.steps.find(measured);
   if (!step || !setup) throw new Error('no slender row');
   const places = endsOf(step, made.part, setup);
   if (!places) throw new Error('not measured at both ends');
-  const before: Entry[] = setup.steps.slice(0, setup.steps.indexOf(step)).map((s) => ({ ...line, id: `d${s.id}`, step: s.id, kind: 'done' }));
+  const all = setups.flatMap((s) => s.steps);
+  const before: Entry[] = all.slice(0, all.indexOf(step)).map((s) => ({ ...line, id: `d${s.id}`, step: s.id, kind: 'done' }));
   const at = (size: string, end: keyof Ends): Entry => ({
     ...line,
     id: `b${String(++n)}`,

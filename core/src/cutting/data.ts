@@ -16,6 +16,8 @@ export interface CuttingPlace {
   readonly ratio: number;
   readonly centre: boolean;
   readonly grip?: Grip;
+  /** held by so few millimetres, with nothing that carries the other end */
+  readonly heldBy?: number;
   /** the stock has corners: over its flats, mm, cuts are broken, and its corners are what the edge meets */
   readonly knocks?: { readonly flats: number; readonly corners: number };
 }
@@ -98,6 +100,7 @@ export function roughAsked(place: CuttingPlace, tool: Tool, diameter: number, sp
     ...(tool.chips && { chips: tool.chips }),
     ...(give && { give }),
     ...(place.grip && { grip: place.grip }),
+    ...(place.heldBy !== undefined && { heldBy: place.heldBy }),
   };
 }
 

@@ -89,7 +89,7 @@ describe('limits', () => {
   });
 
   it('grip: what it holds falls with the square of the speed, to a third at the most (EN 1550, from memory)', () => {
-    const grip = { newtons: 9000, diameter: 20, loses: 2 / 3, mostSpeed: 2000 };
+    const grip = { newtons: 9000, diameter: 20, loses: 2 / 3, mostSpeed: 2000, friction: 0.2 };
     expect(gripHolds(grip, 0).value).toBeCloseTo(900, 6);
     expect(gripHolds(grip, 2000).value).toBeCloseTo(300, 6);
     expect(gripHolds(grip, 1000).value).toBeCloseTo(900 * (1 - 2 / 3 / 4), 6);
@@ -122,7 +122,7 @@ describe('limits', () => {
             ratio,
             lead,
             give: { compliance, at: 50, allowed: 0.1, of: 'work' },
-            grip: { newtons, diameter, loses: 2 / 3, mostSpeed: 3000 },
+            grip: { newtons, diameter, loses: 2 / 3, mostSpeed: 3000, friction: 0.2 },
           });
           const limited = bestFeed(one, [0.05, 0.1, 0.15, 0.2], total);
           expect(limited.most).toBeGreaterThan(0);

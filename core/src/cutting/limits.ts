@@ -12,6 +12,8 @@ export interface Grip {
   readonly loses: number;
   /** rev/min */
   readonly mostSpeed: number;
+  /** of the jaws on this surface */
+  readonly friction: number;
 }
 
 /** Share of the grip of a chuck that is gone at its most speed. @source EN 1550, from memory: the most speed leaves a third of the grip */
@@ -39,9 +41,11 @@ export interface CutAsked {
   /** how far the work gives way there, mm/N, how far from the jaws, and how much of it may be left standing */
   readonly give?: { readonly compliance: number; readonly at: number; readonly allowed: number; readonly of: 'work' | 'bar' };
   readonly grip?: Grip;
+  /** held by a few millimetres only: how many */
+  readonly heldBy?: number;
 }
 
-export type Rule = 'stick-out' | 'power' | 'spring' | 'chips' | 'grip';
+export type Rule = 'stick-out' | 'power' | 'spring' | 'chips' | 'grip' | 'short-grip';
 
 /** One limit of a cut: the most depth it allows at a feed. */
 interface Bound {
@@ -77,7 +81,7 @@ export const gripHolds = (grip: Grip, speed: number): Figure =>
   figure(
     'force',
     'gripHolds',
-    { F: grip.newtons, loses: grip.loses, n: speed, most: grip.mostSpeed, friction: practice.friction, factor: practice.gripFactor },
+    { F: grip.newtons, loses: grip.loses, n: speed, most: grip.mostSpeed, friction: grip.friction, factor: practice.gripFactor },
     { step: 1 },
   );
 
@@ -116,6 +120,12 @@ export function boundsAt(asked: CutAsked, feed: number, cap = 3 * asked.full): r
       says: say`stick-out of ${tidy(Math.round(asked.ratio * 10) / 10)} diameters, rule of thumb`,
     },
   ];
+  if (asked.heldBy !== undefined)
+    bounds.push({
+      rule: 'short-grip',
+      most: figure('length', 'distance', { value: practice.lightOnShort }),
+      says: say`a grip of ${length(asked.heldBy, 0.1)}: light cuts, or it is levered out`,
+    });
   if (asked.chips)
     bounds.push({
       rule: 'chips',
@@ -203,7 +213,7 @@ export function windowOf(asked: CutAsked, mostFeed: number): CutWindow {
   const cap = 2 * asked.full;
   const feeds = Array.from({ length: 24 }, (_, i) => tidy(0.02 + (Math.max(0.1, 1.3 * mostFeed) - 0.02) * (i / 23)));
   const at = feeds.map((feed) => boundsAt(asked, feed, cap));
-  const rules: readonly Rule[] = ['stick-out', 'power', 'spring', 'grip', 'chips'];
+  const rules: readonly Rule[] = ['stick-out', 'short-grip', 'power', 'spring', 'grip', 'chips'];
   const lines = rules
     .map((rule) => ({ rule, depths: at.map((bounds) => Math.min(cap, bounds.find((b) => b.rule === rule)?.most.value ?? cap)) }))
     .filter((line) => line.depths.some((d) => d < cap));

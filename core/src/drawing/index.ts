@@ -11,6 +11,7 @@ export { bareSize, parseFinish, parseLengthCell, parsePitch, parseSize, withGene
 export { readDrawing } from './readDrawing';
 export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';
+export { thinThreads } from './thinThreads';
 export { arcOf, flattened, volumeOf, volumeOfPart } from './solid';
 export { type CutLength, stackOf, toleranceChart, workingLengths } from './stack';
 export { fromTemplate, type Template, templates } from './templates';

@@ -74,6 +74,7 @@ export const codes = {
   'started-too-short': 'holding',
   'started-too-small': 'holding',
   'steady-blocks': 'holding',
+  'steady-for-depth': 'holding',
   'stick-out': 'holding',
   swing: 'holding',
   'bar-not-enough': 'route',

@@ -98,14 +98,19 @@ describe('grip', () => {
     expect(told(way(held({ gripped: 30, room: 30 })), 'grip-too-long')).toBeUndefined();
   });
 
-  it('slips from half of what would slip: friction 0.2 of the jaws’ force, a third of it left at their most speed (EN 1550, from memory)', () => {
+  it('slips from half of what would slip: friction 0.2 of the jaws’ force on a finished surface, 0.3 where they bite into bar, a third of it left at their most speed (EN 1550, from memory)', () => {
     const chuck = shop.holdings.find((h) => h.kind === 'threeJaw');
     if (chuck?.newtons === undefined) throw new Error('no force');
-    const holds = (n: number) => (0.2 * (chuck.newtons ?? 0) * (1 - (2 / 3) * (n / chuck.maxSpeed) ** 2)) / 2;
-    for (const speed of [0, chuck.maxSpeed / 2, chuck.maxSpeed]) {
-      expect(told(way(held({ wantsSpeed: speed, pull: holds(speed) * 0.98 })), 'grip-slips')).toBeUndefined();
-      expect(told(way(held({ wantsSpeed: speed, pull: holds(speed) * 1.02 })), 'grip-slips')).toBe('caution');
-    }
+    const holds = (n: number, friction: number) => (friction * (chuck.newtons ?? 0) * (1 - (2 / 3) * (n / chuck.maxSpeed) ** 2)) / 2;
+    for (const [finished, friction] of [
+      [true, 0.2],
+      [false, 0.3],
+    ] as const)
+      for (const speed of [0, chuck.maxSpeed / 2, chuck.maxSpeed]) {
+        const pulled = (share: number) => told(way(held({ wantsSpeed: speed, finished, pull: holds(speed, friction) * share })), 'grip-slips');
+        expect(pulled(0.98)).toBeUndefined();
+        expect(pulled(1.02)).toBe('caution');
+      }
   });
 });
 
@@ -152,7 +157,7 @@ describe('supports', () => {
 });
 
 describe('what has to run true to what was made before', () => {
-  const keep = (limit: number): readonly ToKeep[] => [{ id: 'r', words: 'runout', limit }];
+  const keep = (limit: number): readonly ToKeep[] => [{ id: 'r', words: 'runout', limit, datum: 's1' }];
 
   it('is told where fewer than 19 of 20 chuckings keep it: a bare three-jaw does not, a wide limit it does', () => {
     expect(told(way(held({ keep: keep(0.05) })), 'runout')).toBe('caution');

@@ -148,7 +148,11 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
       mends: [],
     });
   const tiny = grip < Math.min(practice.shortGrip, held.diameter / 2);
-  if (!supported && held.carried === undefined && grip < held.diameter && (out > held.diameter || tiny))
+  // wanted is a diameter, or the length of the jaw where that is less
+  const wanted = Math.min(held.diameter, mmOf(holding.jaw?.length, practice.jawLong));
+  // corners knock: a broken cut levers it out
+  const broken = held.form === 'square' || held.form === 'hex';
+  if (!supported && held.carried === undefined && fallsShort(grip, wanted, PLACE) && (broken || out > held.diameter || tiny))
     findings.push({
       code: 'short-grip',
       about,
@@ -161,7 +165,7 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
         : say`it may rattle out under a heavy or broken cut: a centre up as a fail-safe, or lighter cuts`,
       mends: [],
     });
-  const hold = gripOf(holding, held.diameter);
+  const hold = gripOf(holding, held.diameter, held.finished);
   if (hold) {
     const speed = Math.min(held.wantsSpeed, holding.maxSpeed);
     const holds = gripHolds(hold, speed);

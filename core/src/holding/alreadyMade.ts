@@ -1,4 +1,5 @@
 import type { Feature } from '../drawing';
+import { practice } from '../shop';
 import { outsideOf } from '../stock';
 import type { StartedPiece } from './started';
 
@@ -11,6 +12,7 @@ export function alreadyMade(row: Feature, { region, piece, beyondRight }: Starte
       return (f.side === 'outside') === right && near >= Math.max(row.near, row.far) - 0.5 && far <= Math.min(row.near, row.far) + 0.5;
     });
   if (row.form === 'thread') return like(row.side === 'outside').some((f) => f.thread === row.thread);
+  if (row.form === 'taper') return like(row.side === 'outside').some((f) => f.form === 'taper' && sameTaper(f, row));
   if (row.side !== 'outside')
     return (
       row.form === 'cylinder' &&
@@ -22,3 +24,9 @@ export function alreadyMade(row: Feature, { region, piece, beyondRight }: Starte
   const there = outsideOf(region, row.far + (row.chamferFar ?? 0) + 0.01, row.near - (row.chamferNear ?? 0) - 0.01);
   return 2 * there.most <= row.nearDiameter.max + 1e-4 && 2 * there.least >= row.nearDiameter.min - 1e-4;
 }
+
+/** Within a finish cut of the same diameters at both ends. */
+const sameTaper = (there: Feature, row: Feature): boolean =>
+  (['nearDiameter', 'farDiameter'] as const).every(
+    (end) => there[end].nominal >= row[end].min - practice.finishedWithin && there[end].nominal <= row[end].max + practice.finishedWithin,
+  );

@@ -7,6 +7,8 @@ export interface ToKeep {
   readonly id: string;
   readonly words: string;
   readonly limit: number;
+  /** what it is dialled on: the row made before */
+  readonly datum: string;
 }
 
 /** What is to be held, and for what. Lengths in mm. */

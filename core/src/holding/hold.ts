@@ -2,7 +2,7 @@ import type { Choice, Holding, Shop } from '../document';
 import type { Finding, Reason } from '../finding';
 import { type Figure, figure, length, ratio, say, spindleSpeed } from '../quantity';
 import { endOf } from '../ref';
-import { isChuck, mmOf } from '../shop';
+import { isChuck, mmOf, practice } from '../shop';
 import { bends, doesNotClose, gripFindings, keepFindings, otherKind, partsOf, roomFindings, stickOutFindings } from './against';
 import type { Held } from './held';
 import { runoutOf } from './runout';
@@ -66,9 +66,9 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
     runout: mmOf(holding.trueWithin),
     weight: held.finished ? 1 : 0.1,
     marks: holding.marks && held.finished ? 1 : 0,
-    // the further beyond five diameters nothing carries it, the more that speaks against it
-    cautions: spokenAgainst(findings) + (carried || !held.finished || !isChuck(holding) ? 0 : Math.max(0, slender - 5) / 2),
-    effort: (effort[holding.kind] ?? 2) + (support ? (support.kind === 'centre' ? 1 : 2) : 0),
+    // the further beyond four diameters nothing carries it, the more that speaks against it
+    cautions: spokenAgainst(findings) + (carried || !isChuck(holding) ? 0 : Math.max(0, slender - practice.partedOut)),
+    effort: (effort[holding.kind] ?? 2) + (support ? (support.kind === 'centre' && !support.steady ? 1 : 2) : 0),
   });
   return { setup: held.setup, holding: holding.id, support: standing(held, support), grip, stickOut, score, because, findings };
 }
@@ -78,12 +78,11 @@ const effort: Readonly<Partial<Record<Holding['kind'], number>>> = { threeJaw: 0
 
 const standing = (held: Held, support: Supporting | undefined): readonly Support[] =>
   support
-    ? [...(support.centre ? [support.centre] : []), support.item].map(({ id, kind }) => ({
-        item: id,
-        kind: supportKind[kind] ?? 'centre',
-        at: support.at,
-        from: Math.abs(support.at - held.face),
-      }))
+    ? [
+        ...(support.centre ? [{ item: support.centre, at: support.at }] : []),
+        { item: support.item, at: support.at },
+        ...(support.steady ? [support.steady] : []),
+      ].map(({ item, at }) => ({ item: item.id, kind: supportKind[item.kind] ?? 'centre', at, from: Math.abs(at - held.face) }))
     : [];
 
 function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined, slender: number, out: number): readonly Reason[] {

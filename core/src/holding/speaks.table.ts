@@ -21,6 +21,7 @@ const against: ReadonlySet<Finding['code']> = new Set<Finding['code']>([
   'short-grip',
   'squeezes',
   'steady-blocks',
+  'steady-for-depth',
   'stick-out',
   'swing',
 ]);

@@ -1,6 +1,6 @@
 import type { Holding, Shop } from '../document';
 import type { Finding } from '../finding';
-import { atLeast, atMost, diameter, length, PLACE, say } from '../quantity';
+import { atLeast, atMost, diameter, length, PLACE, ratio, say } from '../quantity';
 import { endOf } from '../ref';
 import { mmOf, practice } from '../shop';
 import { clearsCentre } from '../tooling';
@@ -15,6 +15,8 @@ export interface Supporting {
   readonly at: number;
   /** the centre that goes with a follow rest: alone it carries nothing at the free end */
   readonly centre?: Holding;
+  /** the steady that is set before this centre goes, where a deep hole takes it away, and where it stands */
+  readonly steady?: { readonly item: Holding; readonly at: number };
 }
 
 export const supportKind: Partial<Record<Holding['kind'], SupportKind>> = {
@@ -33,6 +35,7 @@ export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undef
   const items = order.flatMap((kind) => shop.holdings.filter((h) => h.kind === kind)).toSorted((a, b) => before(a) - before(b));
   const first = new Set<SupportKind>();
   const centre = items.find((h) => supportKind[h.kind] === 'centre');
+  const steady = deepFor(held) ? items.find((h) => h.kind === 'steady') : undefined;
   return [
     undefined,
     ...items.flatMap((item): readonly Supporting[] => {
@@ -40,7 +43,8 @@ export function supportsOf(held: Held, shop: Shop): readonly (Supporting | undef
       if (kind === 'steady' && idleSteady(held) && !held.asked?.includes(item.id)) return [];
       if (!kind || first.has(kind) || (kind !== 'steady' && !held.centreAllowed) || (kind === 'followRest' && !centre)) return [];
       first.add(kind);
-      return [{ ...(kind === 'followRest' && centre && { centre }), item, kind, at: kind === 'steady' ? steadyAt(held) : held.face }];
+      const own: Supporting = { ...(kind === 'followRest' && centre && { centre }), item, kind, at: kind === 'steady' ? steadyAt(held) : held.face };
+      return kind === 'centre' && steady ? [own, { ...own, steady: { item: steady, at: steadyAt(held) } }] : [own];
     }),
   ];
 }
@@ -52,6 +56,9 @@ function leavesRoom(held: Held, shop: Shop, item: Holding): boolean {
   const turning = shop.tools.filter((t) => t.kind === 'turn');
   return turning.length === 0 || turning.some((t) => clearsCentre(t, atFace, 0, item, held.machine));
 }
+
+/** A hole over a third of the piece, in a piece that is no stub. @source steady-for-depth, common practice */
+const deepFor = (held: Held): boolean => held.hole !== undefined && held.hole > held.length / 3 && !idleSteady(held);
 
 /** A stub wants no steady: a piece no longer than a few of its own diameters. @source steady, stick-out; common practice */
 const idleSteady = (held: Held): boolean => held.length <= practice.steadyFrom * (held.slim ?? held.diameter);
@@ -75,7 +82,7 @@ export function supportFindings(held: Held, support: Supporting, out: number): r
           mends: [],
         },
       ];
-    return rangeOf(held, support);
+    return rangeOf(held, support.item);
   }
   if (support.kind === 'followRest') {
     if (out < 5 * held.diameter)
@@ -89,9 +96,26 @@ export function supportFindings(held: Held, support: Supporting, out: number): r
           mends: [],
         },
       ];
-    return [...rangeOf(held, support), ...centreFindings(held, out)];
+    return [...rangeOf(held, support.item), ...centreFindings(held, out), ...goneFor(held, out)];
   }
-  return centreFindings(held, out);
+  if (support.steady) return [...rangeOf(held, support.steady.item), ...centreFindings(held, out)];
+  return [...centreFindings(held, out), ...goneFor(held, out)];
+}
+
+/** A deep hole takes the centre away and leaves the piece far out with nothing. @source steady-for-depth, common practice */
+function goneFor(held: Held, out: number): readonly Finding[] {
+  const slender = out / (held.slim ?? held.diameter);
+  if (!deepFor(held) || held.hole === undefined || slender <= practice.partedOut) return [];
+  return [
+    {
+      code: 'steady-for-depth',
+      about: held.setup,
+      severity: 'caution',
+      says: say`${length(held.hole)} deep is drilled with the centre gone, ${length(out)} out: ${ratio(slender, 0.1)} diameters`,
+      why: say`a steady at its end before the centre goes, or drilled from a short chucking`,
+      mends: [],
+    },
+  ];
 }
 
 function centreFindings(held: Held, out: number): readonly Finding[] {
@@ -119,8 +143,8 @@ function centreFindings(held: Held, out: number): readonly Finding[] {
   return findings;
 }
 
-function rangeOf(held: Held, support: Supporting): readonly Finding[] {
-  const { outside } = support.item;
+function rangeOf(held: Held, item: Holding): readonly Finding[] {
+  const { outside } = item;
   const [from, to] = [mmOf(outside?.from), mmOf(outside?.to, Infinity)];
   return atLeast(held.diameter, from, PLACE) && atMost(held.diameter, to, PLACE)
     ? []
@@ -129,7 +153,7 @@ function rangeOf(held: Held, support: Supporting): readonly Finding[] {
           code: 'holding-range',
           about: held.setup,
           severity: 'stop',
-          says: say`${support.item.name} does not close on ${diameter(held.diameter)}`,
+          says: say`${item.name} does not close on ${diameter(held.diameter)}`,
           why: say`it takes ${length(from)} to ${length(to)}`,
           mends: [],
         },

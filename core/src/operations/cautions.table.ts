@@ -4,6 +4,7 @@ import type { Verb } from './verbs.table';
 const byVerb: Partial<Record<Verb, readonly string[]>> = {
   load: ['Chuck key out before starting.', 'Nothing loose near what turns; glasses on.'],
   'turn-round': ['Chuck key out before starting.'],
+  'pull-out': ['Chuck key out before starting.'],
   drill: ['Stop the spindle to clear chips; a hook, not fingers.'],
   bore: ['No finger in a bore, least of all a tapering one; stop the spindle to measure.'],
   ream: ['No finger in the bore; stop the spindle to clear chips.'],

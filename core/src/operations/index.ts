@@ -4,7 +4,20 @@ export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdg
 export { faceEnd } from './facing';
 export { byHand, type Facts, reason, type ToGet, wayChosen } from './facts';
 export { finishTurn } from './finishTurn';
-export { centreDrill, type Drawer, drawnCentre, edgeSize, enters, holeAt, ladderOf, makeHole, type Prices, type Rung } from './holes';
+export {
+  centreDrill,
+  coneMouth,
+  type Drawer,
+  drawnCentre,
+  edgeSize,
+  enters,
+  holeAt,
+  ladderOf,
+  makeHole,
+  type Prices,
+  type Rung,
+  takesCone,
+} from './holes';
 export { cutNeck } from './neck';
 export { type At, type Declared, type Operation, type Outcome, riskOf, type StepCut } from './outcome';
 export { releaseCheck } from './release';
@@ -12,7 +25,7 @@ export { roughTurn } from './roughTurn';
 export { backGroove, sawRate, sever, type Severing, severingOf } from './sever';
 export { bentLineOf } from './spring';
 export type { Step } from './step';
-export { centreUp, steadyUp, withdraw } from './support';
+export { centreUp, pullOut, steadyUp, withdraw } from './support';
 export { takeHold } from './takeHold';
 export { cutThread, dieFor } from './threads';
 export { besideLathe, threads, type Verb, verbs } from './verbs.table';

@@ -1,11 +1,21 @@
 import { speedFor } from '../cutting';
 import type { Feature } from '../drawing';
-import { alike, diameter, figure, length, say, tidy } from '../quantity';
+import { alike, diameter, figure, length, say, type Sentence, tidy } from '../quantity';
 import { mmOf, practice } from '../shop';
 import { turned } from '../stock';
-import { byHand, chosenData, reason } from './facts';
+import { byHand, chosenData, type Facts, reason } from './facts';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
 import { cornerKept } from './spare';
+
+/** What of the drawer turns towards the headstock, and what away from it. */
+function bothWays({ shop }: Facts): Sentence {
+  const turning = shop.tools.filter((t) => t.kind === 'turn');
+  const [right, left] = (['right', 'left'] as const).map((hand) => turning.find((t) => t.hand === hand) ?? turning.find((t) => t.hand === 'neutral'));
+  const towards = right ? say`${right.name} towards the headstock` : say`no right-hand tool is here: the blade towards the headstock`;
+  return left
+    ? [...towards, ...say`, ${left.name} away from it`]
+    : [...towards, ...say`, the blade away from it, a little at a time: no left-hand tool is here`];
+}
 
 /** A row between two larger ones: plunged with the blade, side by side. */
 export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
@@ -33,6 +43,14 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
       ? figure('count', 'counted', { count: 2 })
       : figure('count', 'passes', { total: Math.max(long - width, 0.01), most: 0.8 * width });
     const deep = (around - row.nearDiameter.nominal) / 2;
+    // of the two shoulders one is turned away from the headstock
+    if (between && !facts.shop.tools.some((t) => t.kind === 'turn' && t.hand !== 'right'))
+      draft.gets.push({
+        what: say`left-hand turning tool`,
+        how: 'buy',
+        holdsUp: [id],
+        instead: { says: say`the blade, moved along a little at a time`, costs: byHand(practice.minutesNeck) },
+      });
     const limits = row.nearDiameter;
     addStep(draft, {
       verb: 'neck',
@@ -44,7 +62,7 @@ export const cutNeck = (row: Feature, rows: readonly Feature[]): Operation =>
         between
           ? reason(
               'edge-that-makes-it',
-              say`too wide to plunge side by side: the blade in at both shoulders, then turned between them, with a right-hand tool towards the headstock and a left-hand one away from it`,
+              say`too wide to plunge side by side: the blade in at both shoulders, then turned between them: ${bothWays(facts)}`,
               row.id,
             )
           : reason('tool-width', say`plunge side by side, then along the bottom: ${plunges.value} plunges of a ${length(width)} blade`, row.id),

@@ -36,14 +36,20 @@ export function severingOf(facts: Pick<Facts, 'chosen' | 'shop'>, radius: number
   return { method, width: method === 'saw' ? mmOf(saw?.width, 1.5) : width, tooDeep, limit };
 }
 
+/** How a piece comes off its bar: one of several that stand out together, or with the face that is left for good. */
+interface Severed {
+  readonly parted?: true;
+  readonly several?: { readonly together: number };
+}
+
 /** Severs the piece at `z`; the kerf lies beyond its allowance for facing. */
-export const sever = (severing: Severing, z: number, radius: number): Operation =>
+export const sever = (severing: Severing, z: number, radius: number, { parted, several }: Severed = {}): Operation =>
   operation((draft) => {
     const { facts, at } = draft;
     const far = otherEnd(at.end);
     const zero = letterOf(at.end);
     const out = Math.abs(z - faceOf(facts.part, at.end));
-    if (severing.method === 'part') farFromJaws(draft, severing, z, radius);
+    if (severing.method === 'part' && (several?.together ?? 1) === 1) farFromJaws(draft, severing, z, radius);
     const verb = severing.method === 'saw' ? 'saw-off' : 'part-off';
     const id = stepId(at, verb, far);
     const sweeps = turned(z, z + inward(at.end) * severing.width, -1);
@@ -115,6 +121,15 @@ export const sever = (severing: Severing, z: number, radius: number): Operation 
             : say`close to the jaws, half the turning speed`,
           far,
         ),
+        ...(parted
+          ? [
+              reason(
+                'parted-to-thickness',
+                say`parted to its length: no finish and no finer thickness is asked of face ${letterOf(far)}, which stays as the blade leaves it, its edges broken with a file; caught on a rod`,
+                far,
+              ),
+            ]
+          : []),
         ...(burr(facts, far)
           ? [
               reason(

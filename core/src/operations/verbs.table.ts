@@ -3,6 +3,7 @@ export const verbs = {
   load: 'Chuck',
   face: 'Face',
   'centre-drill': 'Centre drill',
+  'pull-out': 'Pull out',
   support: 'Bring the centre up',
   withdraw: 'Withdraw the centre',
   pilot: 'Pilot drill',

@@ -2,7 +2,10 @@ import { type Choice, chosenIn, type Job, type Shop } from '../document';
 import { letterOf, otherEnd } from '../drawing';
 import { type Finding, findingKey } from '../finding';
 import { figure, type Figure, say, type Sentence, writeSentence } from '../quantity';
+import { STARTED } from '../holding';
 import { holdingOf } from '../shop';
+import { partedChoice, pullChoice } from './choicesOf';
+import { chuckingsOf } from '../settings';
 import type { Plan } from './plan';
 import { plan, routed } from './planning';
 import type { Route } from './route';
@@ -10,7 +13,7 @@ import type { Route } from './route';
 /** Another way of making the part, whole, with what it costs beside the one in hand. */
 export interface Alternative {
   /** what it differs in first of all */
-  readonly kind: 'first' | 'carrying' | 'holding' | 'severing' | 'thread';
+  readonly kind: 'first' | 'carrying' | 'pull' | 'parted' | 'holding' | 'severing' | 'thread';
   readonly differs: Sentence;
   /** what is put into the job to take it; they replace choices of the same id */
   readonly choices: readonly Choice[];
@@ -130,7 +133,7 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
           choices: shapeOf({ first: taken.first, layout }),
         });
   }
-  for (const setup of taken.setups) {
+  for (const setup of chuckingsOf(taken.setups)) {
     // the best way of holding that is not this chuck, and the best of this chuck with another support
     const free = now.holdings.filter((h) => h.setup === setup.id && h.findings.every((f) => f.severity !== 'stop'));
     const supports = (h: { readonly support: readonly { readonly item: string }[] }) => h.support.map((s) => s.item).join('+');
@@ -149,6 +152,21 @@ function tries(job: Job, shop: Shop, now: Plan, taken: Route): readonly Try[] {
           ],
         });
       }
+  }
+  const ofBar = chuckingsOf(taken.setups)[0];
+  if (taken.layout === 'chuck' && ofBar && taken.bar.id !== STARTED) {
+    const pulled = ofBar.settings.length > 1;
+    out.push({
+      kind: 'pull',
+      differs: pulled ? say`not pulled out: it stands out all the while` : say`turned short, then pulled out`,
+      choices: [pullChoice(!pulled)],
+    });
+    const stays = taken.setups.length === ofBar.settings.length;
+    out.push({
+      kind: 'parted',
+      differs: stays ? say`turned round, its parted face faced` : say`parted to its length, the face left as it is`,
+      choices: [partedChoice(!stays)],
+    });
   }
   const verbs = new Set(taken.setups.flatMap((s) => s.steps.map((step) => step.verb)));
   const severed = otherEnd(taken.first);

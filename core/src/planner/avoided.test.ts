@@ -1,4 +1,5 @@
 /* Contacts are avoided before they are told: another tool, another centre, a drill through the kerf, a back edge that leaves the piece hanging. All of it common practice. */
+import { chuckingsOf } from '../settings';
 import { blankJob, type Job, type Section, type Shop } from '../document';
 import { midShop } from '../shop';
 import { plan } from './planning';
@@ -43,7 +44,7 @@ it('a centre that a person chose is the one that carries it', () => {
     ...slender,
     choices: [{ kind: 'hold', id: 'h', setup: 'right-1', holding: 'three-jaw', support: [{ item: 'dead-centre' }] }],
   };
-  const [first] = plan(choosing, midShop()).routes[0]?.setups ?? [];
+  const [first] = chuckingsOf(plan(choosing, midShop()).routes[0]?.setups ?? []);
   expect(first?.support.map((s) => s.item)).toEqual(['dead-centre']);
 });
 
@@ -63,7 +64,7 @@ it('a thin bush is not cut through by the groove that makes room for its back ed
   };
   const [stout, cut] = order('10');
   expect(stout).toBeLessThan(cut);
-  const [late, severed] = order('20');
+  const [late, severed] = order('22.5');
   expect(late).toBeGreaterThan(severed);
 });
 

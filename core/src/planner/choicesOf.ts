@@ -3,6 +3,7 @@ import { STARTED } from '../holding';
 import type { Step } from '../operations';
 import { writeExact } from '../quantity';
 import { rowOf } from '../ref';
+import { chuckingsOf } from '../settings';
 import type { Route } from './route';
 
 const mm = (value: number) => ({ text: writeExact(value, 'mm'), units: 'mm' as const });
@@ -24,23 +25,33 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
   if (route.layout === 'chuck' && route.bar.id !== STARTED && !severed)
     made.push({ kind: 'method', id: 'method-sever', of: route.first === 'right' ? 'left' : 'right', method: 'face' });
   let n = 0;
-  for (const setup of route.setups) {
+  for (const [i, held] of chuckingsOf(route.setups).entries()) {
+    const ofBar = i === 0 && route.layout === 'chuck' && route.bar.id !== STARTED;
+    const pulled = held.settings.length > 1;
+    if (ofBar) made.push(pullChoice(pulled), partedChoice(route.setups.length === held.settings.length));
     made.push({
       kind: 'hold',
-      id: `hold-${setup.id}`,
-      setup: setup.id,
-      holding: setup.holding,
-      grip: mm(setup.grip.value),
-      ...(setup === route.setups[0] && route.layout === 'chuck' && route.bar.id !== STARTED && { stickOut: mm(setup.stickOut.value) }),
-      support: setup.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
+      id: `hold-${held.id}`,
+      setup: held.id,
+      holding: held.holding,
+      grip: mm(held.grip.value),
+      // what is pulled out stands as far as it must
+      ...(ofBar && !pulled && { stickOut: mm(held.stickOut.value) }),
+      support: held.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
-    for (const step of setup.steps) {
+    for (const step of held.settings.flatMap((s) => s.steps)) {
       made.push(...choicesOfStep(step, String(++n), methods));
-      if (step.verb === 'finish-turn') made.push({ kind: 'in', id: `in-${String(n)}`, step: step.id, setup: setup.id });
+      if (step.verb === 'finish-turn') made.push({ kind: 'in', id: `in-${String(n)}`, step: step.id, setup: held.id });
     }
   }
   return [...made, ...own];
 }
+
+/** Whether the bar is pulled out in its chuck as it is worked, or stands all the while. */
+export const pullChoice = (pulled: boolean): Choice => ({ kind: 'method', id: 'method-pull', of: 'pull', method: pulled ? 'short' : 'once' });
+
+/** Whether the face that is severed stays as the blade leaves it, or is faced when the piece is turned round. */
+export const partedChoice = (stays: boolean): Choice => ({ kind: 'method', id: 'method-parted', of: 'parted', method: stays ? 'stays' : 'turned' });
 
 /** One step as choices: its method, tool, gauge and cutting data. */
 function choicesOfStep(step: Step, id: string, methods: ReturnType<typeof chosenIn>['method']): readonly Choice[] {

@@ -1,6 +1,6 @@
 import type { Choice, Job, Shop } from '../document';
 import type { Step } from '../operations';
-import type { Setup } from '../settings';
+import { chuckingsOf, type Setup } from '../settings';
 import { costOf } from './cost';
 import { violations } from './judge';
 import type { Plan } from './plan';
@@ -40,7 +40,7 @@ export function enumerated(job: Job, shop: Shop): Cheapest | undefined {
   for (const first of ['right', 'left'] as const)
     for (const carrying of ['chuck', 'centres', 'plate'] as const) {
       for (const where of product(job.drawing.outside.map(({ id }) => insOf(id))))
-        for (const methods of product(methodsOf(job, shop))) {
+        for (const methods of product([...chainsOf(job, carrying), ...methodsOf(job, shop)])) {
           const shape: Choice[] = [
             { kind: 'method', id: 'judge-first', of: 'first', method: first },
             { kind: 'method', id: 'judge-carrying', of: 'carrying', method: carrying },
@@ -50,10 +50,10 @@ export function enumerated(job: Job, shop: Shop): Cheapest | undefined {
           const begun = routed({ ...job, choices: [...job.choices, ...shape] }, shop);
           const [made] = begun.routes;
           if (made?.layout !== carrying || begun.findings.some((f) => f.code === 'in-not-possible')) continue;
-          for (const holds of product(made.setups.map((s) => holdsOf(begun, s.id)))) {
+          for (const holds of product(chuckingsOf(made.setups).map((s) => holdsOf(begun, s.id)))) {
             const whole = routed({ ...job, choices: [...job.choices, ...shape, ...holds] }, shop);
             const [route] = whole.routes;
-            if (!route) continue;
+            if (!route || wrongPull(shape, holds, route)) continue;
             const cheapest = route.setups.map((setup) => {
               // a setup that was made in the same way before has the same cheapest order
               const key = JSON.stringify([setup.id, setup.weighs.value, setup.steps.map((s) => [s.id, s.tool, s.figures['minutes']?.value])]);
@@ -95,6 +95,22 @@ function pairsOf(setup: Setup, route: Route, { part }: Plan, job: Job, shop: Sho
 /** A row turned in the setup of one end or of the other. */
 const insOf = (row: string): readonly Choice[] =>
   (['right', 'left'] as const).map((end) => ({ kind: 'in', id: `judge-in-${row}`, step: `finish-turn@${row}`, setup: `${end}-1` }));
+
+/** The bar pulled out as it is worked or not; the parted face left or faced, where a hole goes through. */
+const chainsOf = (job: Job, carrying: string): readonly (readonly Choice[])[] =>
+  carrying === 'chuck'
+    ? [
+        ['short', 'once'].map((method) => ({ kind: 'method', id: 'judge-pull', of: 'pull', method })),
+        ...(job.drawing.boreRight.some((r) => r.length.text === 'through')
+          ? [['stays', 'turned'].map((method): Choice => ({ kind: 'method', id: 'judge-parted', of: 'parted', method }))]
+          : []),
+      ]
+    : [];
+
+/** Faced and centred far out, then carried by that centre: no turner does that unasked. @source short-then-out, common practice */
+const wrongPull = (shape: readonly Choice[], holds: readonly Choice[], route: Route): boolean =>
+  shape.some((c) => c.kind === 'method' && c.of === 'pull' && c.method === 'once') &&
+  holds.some((c) => c.kind === 'hold' && c.setup === `${route.first}-1` && c.support.length > 0);
 
 /** Every method of each row, and of severing, that the shop leaves open. */
 function methodsOf(job: Job, shop: Shop): readonly (readonly Choice[])[] {

@@ -30,7 +30,7 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
     for (const { rule, early, late, says } of wrongOrder(setup, part))
       broken(rule, early.id, say`${verbs[early.verb]} stands before ${verbs[late.verb].toLowerCase()}`, says);
     judgeHolding(setup, shop, broken);
-    judgeSupport(setup, shop, broken);
+    judgeSupport(setup, route, shop, broken);
     if (machine)
       for (const step of setup.steps) {
         const { speed, feed } = step.figures;
@@ -50,7 +50,9 @@ export function violations(route: Route, part: Part, job: Job, shop: Shop): read
         judgeTravel(step, setup, part, machine, broken);
         judgeSize(step, part, broken);
       }
-    if (!setup.steps.some((s) => s.verb === 'check'))
+    // what is only pulled out is measured where a size was finished
+    const goesOn = route.setups[route.setups.indexOf(setup) + 1]?.pulled === true && setup.steps.every((s) => s.gauge === undefined);
+    if (!goesOn && !setup.steps.some((s) => s.verb === 'check'))
       broken('release-check', setup.id, say`nothing is measured before the piece leaves this holding`, say`out of the chuck it has lost its centre`);
   }
   const bar = shop.bars.find((b) => b.id === route.bar.id);
@@ -97,11 +99,13 @@ function judgeReach(step: Step, shop: Shop, broken: Broken): void {
 }
 
 /** A rest that does not close on what it should carry, a centre where there is none to stand in. */
-function judgeSupport(setup: Setup, shop: Shop, broken: Broken): void {
+function judgeSupport(setup: Setup, { setups }: Route, shop: Shop, broken: Broken): void {
+  // a seat drilled while the bar stood short serves where it is pulled out
+  const seats = [...setups.slice(0, setups.indexOf(setup)).filter((s) => s.end === setup.end), setup].flatMap((s) => s.steps);
   for (const support of setup.support) {
     const item = holdingOf(shop, support.item);
     if (!item) broken('support', setup.id, say`the shop has no such support`, say`what is to be carried is not`);
-    else if (support.kind === 'centre' && !setup.steps.some((s) => s.verb === 'centre-drill' || s.verb === 'own'))
+    else if (support.kind === 'centre' && !seats.some((s) => s.verb === 'centre-drill' || s.verb === 'own'))
       broken('centre-then-support', setup.id, say`the tail centre has no seat: no centre hole is drilled here`, say`a centre wants its seat`);
     else if (support.kind !== 'centre' && item.outside) {
       const [from, to] = [mmOf(item.outside.from), mmOf(item.outside.to, Infinity)];

@@ -1,4 +1,4 @@
-import type { Part } from '../drawing';
+import { type Part, thinThreads } from '../drawing';
 import type { RuleName } from '../finding';
 import type { Step, Verb } from '../operations';
 import { exceeds, say, type Sentence } from '../quantity';
@@ -35,7 +35,7 @@ interface Seen {
 }
 
 const kinds = {
-  begins: 'load turn-round',
+  begins: 'load turn-round pull-out',
   opens: 'pilot drill',
   holes: 'pilot drill bore ream tap',
   shaves: 'rough-turn finish-turn neck taper form groove chamfer undercut thread die knurl',
@@ -54,6 +54,8 @@ interface Around {
   readonly behindBlade: (s: Seen) => boolean;
   /** the bar goes to the mill and back before it is severed */
   readonly onBar: boolean;
+  /** works on a thread with little metal under it; of none named: there is such a thread */
+  readonly thin: (s?: Seen) => boolean;
 }
 
 type Entry = readonly [rule: RuleName, says: Sentence, wrong: (early: Seen, late: Seen, around: Around) => boolean];
@@ -144,8 +146,10 @@ const entries: readonly Entry[] = [
   [
     'drill-before-finish',
     say`drilling heats, pushes and can slip the work: before the outside is finished`,
-    (a, b, { centre, steady }) => !centre && !steady && (a.verb === 'finish-turn' || a.verb === 'cool') && is('holes', b),
+    (a, b, { centre, steady, thin }) =>
+      !centre && !steady && (a.verb === 'finish-turn' || a.verb === 'cool') && is('holes', b) && !thin(a) && (a.verb !== 'cool' || !thin()),
   ],
+  ['thread-solid', say`threaded while it is solid: little metal is left under it`, (a, b, { thin }) => is('holes', a) && is('shaves', b) && thin(b)],
   // the outside
   [
     'rough-all-first',
@@ -188,10 +192,12 @@ export function wrongOrder(setup: Judged, part: Part): readonly WrongOrder[] {
   const last = setup.end === 'left' ? rows[0] : rows.at(-1);
   const behind = last && `${last.id}.${setup.end === 'left' ? 'near' : 'far'}`;
   const parts = setup.steps.some((s) => s.verb === 'part-off');
+  const weak = thinThreads(part);
   const around: Around = {
     centre: setup.support.some((s) => s.kind === 'centre'),
     steady: setup.support.some((s) => s.kind === 'steady'),
     onBar: setup.steps.some((s) => s.verb === 'away') && setup.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off'),
+    thin: (s) => (s ? weak.has(s.row) : weak.size > 0),
     behindBlade: ({ step }) => parts && step.verb === 'chamfer' && readStep(step.id).of === behind,
   };
   const seen = setup.steps.map((step) => seenIn(step, part));

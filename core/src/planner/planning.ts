@@ -111,7 +111,11 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
     const item = holdingOf(kit, held);
     if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
-  for (const [i, made] of setups.entries()) findings.push(...withMends(made.held, layout.stages[i]?.options ?? []), ...made.says);
+  for (const made of setups) {
+    const stage = layout.stages.find((s) => s.id === made.held.setup);
+    const options = [...(stage?.options ?? []), ...(stage?.also ?? [])];
+    findings.push(...(made.opens ? withMends(made.held, options) : []), ...made.says);
+  }
   findings.push(...barChecks(bar, machine, sheet));
   const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
   // what was given out names its own bar; the rack is not looked at again
@@ -128,7 +132,7 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
     ...together(setups.flatMap((m) => m.gets)),
   ];
   const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
-  const taken = layout.stages.flatMap((s) => s.options);
+  const taken = layout.stages.flatMap((s) => [...s.options, ...(s.also ?? [])]);
   const made: Plan = { ...empty, reached: 'route', routes: [route], holdings: taken, gap, toGet, findings: [...findings] };
   yield made;
   return { ...made, reached: 'proof', findings: [...findings, ...proof(route, kit, part, machine)] };
@@ -201,7 +205,7 @@ function routeOf(facts: Facts, { layout, setups: made }: CheapestWay, bar: Route
   const schedule = scheduleOf(job, setups, wayChosen(facts, 'batch') === 'piece' ? 'piece' : 'operation');
   return {
     bar,
-    runouts: runoutsOf(part, setups, shop),
+    runouts: runoutsOf(part, setups, shop, facts.started !== undefined),
     setups,
     cost: costOfSetups(setups, part, job.pieces),
     first: layout.first,

@@ -14,11 +14,11 @@ const finishing = new Set<Step['verb']>(['finish-turn', 'rough-turn', 'bore', 'r
 const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: practice.sameChucking };
 
 /** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut. */
-export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop): Route['runouts'] {
+export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, started = false): Route['runouts'] {
   return part.relations
     .filter((r) => r.kind !== 'distance')
     .map((r) => {
-      const [of, to] = [madeIn(setups, r.of), madeIn(setups, r.to)];
+      const [of, to] = [madeIn(setups, r.of, started), madeIn(setups, r.to, started)];
       const faces = r.kind === 'square' || r.kind === 'parallel';
       const chain = chainBetween(part, setups, shop, of, to, faces ? widestOfFaces(part, r) : undefined);
       const { expected, within } = runoutOf(chain);
@@ -43,14 +43,17 @@ function widestOfFaces(part: Part, { of, to }: Part['relations'][number]): numbe
   return Math.max(wide(of), wide(to));
 }
 
-/** The setup in which a feature or a face is finished; the first where nothing finishes it: as the stock was. */
-function madeIn(setups: readonly Setup[], ref: string): number {
+/** It was made before the piece came: in no setting of this route. */
+const BEFORE = -1;
+
+/** The setup in which a feature or a face is finished; where nothing finishes it the first, as the stock was, or before any of a piece already started. */
+function madeIn(setups: readonly Setup[], ref: string, started: boolean): number {
   const of = thingOf(ref);
   const at = setups.findLastIndex((s) =>
     s.steps.some((step) => finishing.has(step.verb) && (step.does.some((d) => thingOf(d) === of) || readStep(step.id).of === of)),
   );
   // the centre line of the part is that of what was turned first
-  return at < 0 ? 0 : at;
+  return at < 0 ? (started ? BEFORE : 0) : at;
 }
 
 /** What adds up between what is cut in two setups: each holding between them, and from each gripped surface on to where that was made. */
@@ -80,6 +83,6 @@ function grippedIn(part: Part, setups: readonly Setup[], setup: Setup): number |
       ? f.side !== 'outside'
       : f.side === 'outside' && Math.min(Math.max(f.near, f.far), to) - Math.max(Math.min(f.near, f.far), from) > 0.5,
   );
-  const made = rows.map((f) => madeIn(setups.slice(0, before), f.id));
+  const made = rows.map((f) => madeIn(setups.slice(0, before), f.id, false));
   return made.length > 0 ? Math.max(...made) : undefined;
 }

@@ -76,12 +76,20 @@ function tasksOf(job: Job, setups: readonly Setup[], mode: 'operation' | 'piece'
       const waits = Math.min(minutes, step.figures['waits']?.value ?? 0);
       return { piece, step, setup: i, lathe: !besideLathe.includes(step.verb), attended: minutes - waits, waits };
     });
-  return mode === 'piece'
-    ? pieces.flatMap((piece) => setups.flatMap((setup, i) => ofSetup(piece, setup, i)))
-    : [
-        ...setups.slice(0, from).flatMap((setup, i) => pieces.flatMap((piece) => ofSetup(piece, setup, i))),
-        ...pieces.flatMap((piece) => setups.flatMap((setup, i) => (i >= from ? ofSetup(piece, setup, i) : []))),
-      ];
+  if (mode === 'piece') return pieces.flatMap((piece) => setups.flatMap((setup, i) => ofSetup(piece, setup, i)));
+  // what is only pulled out stays in its chuck: its settings follow one another on each piece
+  const chuckings = setups.reduce<number[][]>((so, setup, i) => {
+    const last = so.at(-1);
+    if (setup.pulled && last) last.push(i);
+    else so.push([i]);
+    return so;
+  }, []);
+  const through = (piece: number, list: readonly number[]) => list.flatMap((i) => (setups[i] ? ofSetup(piece, setups[i], i) : []));
+  const one = (list: readonly number[]) => list.every((i) => i < from);
+  return [
+    ...chuckings.filter(one).flatMap((list) => pieces.flatMap((piece) => through(piece, list))),
+    ...pieces.flatMap((piece) => chuckings.filter((list) => !one(list)).flatMap((list) => through(piece, list))),
+  ];
 }
 
 /** When the last hand is taken off, and how much of that is work. */

@@ -1,3 +1,4 @@
+import type { Finding } from '../finding';
 import { type HoldingChoice, takeHolding } from '../holding';
 import { type Facts, riskOf } from '../operations';
 import { figure, ROUNDING } from '../quantity';
@@ -5,15 +6,27 @@ import type { KnownOrder } from '../sequence';
 import { type Begins, type Layout, type MadeSetting, type Stage, withRemovals } from '../settings';
 import { costOf } from './cost';
 
-/** One setup as it was made in a holding, with what was met on the way. */
-interface MadeSetup extends MadeSetting {
+/** One chucking as it was made in a holding, its settings one after the other, with what was met on the way. */
+interface MadeChucking {
   readonly held: HoldingChoice;
+  readonly settings: readonly MadeSetting[];
+  /** what the shape of the part says of holding it so */
+  readonly dangers: readonly Finding[];
+  readonly ends: Begins;
+  readonly unproven: number;
   readonly cost: number;
+}
+
+/** One setting of the way that was found. */
+interface FoundSetting extends MadeSetting {
+  readonly held: HoldingChoice;
+  /** of a chucking the first of its settings says what its holding costs */
+  readonly opens: boolean;
 }
 
 export interface CheapestWay {
   readonly layout: Layout;
-  readonly setups: readonly MadeSetup[];
+  readonly setups: readonly FoundSetting[];
   readonly cost: number;
   /** no way through the same choices costs less */
   readonly bound: number;
@@ -30,7 +43,7 @@ interface Way {
   /** below what the steps of a setup can cost */
   readonly steps: number[];
   floorsBegin?: Begins;
-  readonly setups: MadeSetup[];
+  readonly setups: MadeChucking[];
   begins?: Begins;
   /** by how much what was made may be dearer than the cheapest, minutes */
   unproven: number;
@@ -66,8 +79,16 @@ export function* search(facts: Facts, layouts: readonly Layout[]): Generator<und
 }
 
 function foundIn(way: Way, ways: readonly Way[]): CheapestWay {
-  const cost = costOf({ setups: way.setups.map((m) => m.setup) }, way.facts.part);
-  const setups = way.setups.map((m) => ({ ...m, setup: withRemovals(m.setup, m.sweeps) }));
+  const setups = way.setups.flatMap(({ held, settings, dangers }) =>
+    settings.map((m, i): FoundSetting => ({
+      ...m,
+      held,
+      opens: i === 0,
+      says: i === 0 ? [...dangers, ...m.says] : m.says,
+      setup: withRemovals(m.setup, m.sweeps),
+    })),
+  );
+  const cost = costOf({ setups: setups.map((m) => m.setup) }, way.facts.part);
   return { layout: way.layout, setups, cost, bound: Math.min(cost, ...ways.map((w) => least(w) - w.unproven)) };
 }
 
@@ -91,7 +112,7 @@ function addSetup(way: Way, had: number): void {
   const open = openFor(facts, stage).map((held) => [held, weight(held)] as const);
   const ideal = way.steps[i] ?? 0;
   const others = least(way) - (way.weights[i] ?? 0) - ideal;
-  let best: MadeSetup | undefined;
+  let best: MadeChucking | undefined;
   for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
     if (best && (w + ideal >= best.cost - ROUNDING || others + w + ideal >= had - ROUNDING)) break;
     const made = makeSetup(way, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
@@ -99,9 +120,12 @@ function addSetup(way: Way, had: number): void {
   }
   if (!best) return;
   setups.push(best);
-  way.unproven += best.setup.unproven ?? 0;
+  way.unproven += best.unproven;
   // a fresh edge may be wanted only because of how an earlier setup was held
-  if (i > 0) way.unproven += best.setup.steps.filter((s) => s.verb === 'index').reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  if (i > 0)
+    way.unproven += stepsOf(best)
+      .filter((s) => s.verb === 'index')
+      .reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
   way.begins = best.ends;
 }
 
@@ -128,14 +152,23 @@ function addFloor(way: Way): void {
   const made = makeSetup(way, stage, ideal, from, any.holding);
   way.floorsBegin = { ...made.ends, wear: new Map() };
   // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
-  const waits = made.setup.steps.reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
-  steps.push(made.cost - waits - (made.setup.unproven ?? 0));
+  const waits = stepsOf(made).reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
+  steps.push(made.cost - waits - made.unproven);
 }
 
-/** Makes one setup in one holding. */
-function makeSetup({ layout, facts, known }: Way, stage: Stage, held: HoldingChoice, begins: Begins, firstHolding: string): MadeSetup {
+const stepsOf = ({ settings }: MadeChucking) => settings.flatMap((m) => m.setup.steps);
+
+/** Makes what is done in one holding. */
+function makeSetup({ layout, facts, known }: Way, stage: Stage, held: HoldingChoice, begins: Begins, firstHolding: string): MadeChucking {
   const dangers = stage.dangers(held);
   const sheet = layout.sheetOf(firstHolding);
-  const made = stage.make({ ...layout.making, facts, known, begins, sheet, risks: dangers.flatMap(riskOf) }, held);
-  return { ...made, held, cost: costOf({ setups: [made.setup] }, facts.part), says: [...dangers, ...made.says] };
+  const settings = stage.make({ ...layout.making, facts, known, begins, sheet, risks: dangers.flatMap(riskOf) }, held);
+  return {
+    held,
+    settings,
+    dangers,
+    ends: settings.at(-1)?.ends ?? begins,
+    unproven: settings.reduce((sum, m) => sum + (m.setup.unproven ?? 0), 0),
+    cost: costOf({ setups: settings.map((m) => m.setup) }, facts.part),
+  };
 }

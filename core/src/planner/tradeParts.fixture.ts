@@ -257,9 +257,7 @@ export const parts: readonly (readonly [name: string, part: TradePart, expected:
       choices: [{ kind: 'method', id: 'c', of: 'carrying', method: 'centres' }],
     },
     {
-      inOrder: [
-        ['face@right', 'centre-drill@right', 'face@left', 'centre-drill@left', 'rough-turn', 'taper@s1', 'turn-round@left:left-2', 'taper@s3'],
-      ],
+      inOrder: [['face@right', 'centre-drill@right', 'face@left', 'centre-drill@left', 'rough-turn', 'taper@s1', 'turn-round@left', 'taper@s3']],
       held: ['threeJaw collet', 'threeJaw collet softJaws', 'centres', 'centres'],
     },
   ],
@@ -267,7 +265,7 @@ export const parts: readonly (readonly [name: string, part: TradePart, expected:
     'a plate on a faceplate: bored under clamps, its rim true to the bore',
     { outside: [['76', '14']], right: [['24 H7', 'through']], choices: [{ kind: 'method', id: 'c', of: 'carrying', method: 'plate' }] },
     {
-      inOrder: [['face@right', 'bore@b1', 'turn-round', 'face@left', 'finish-turn@s1']],
+      inOrder: [['face@left', 'turn-round', 'face@right', 'bore@b1', 'finish-turn@s1']],
       held: ['faceplate', 'faceplate', 'faceplate'],
       never: ['part-off'],
     },

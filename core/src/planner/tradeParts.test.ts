@@ -1,5 +1,6 @@
 /* Parts of the trade, of our own invention, planned in the mid-size starting shop; what a turner expects of each, as rules. All of it common practice. */
 import type { Step } from '../operations';
+import { chuckingsOf } from '../settings';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { violations } from './judge';
@@ -35,10 +36,10 @@ describe.each(parts)('%s', (name, part, expected) => {
     }
     for (const id of expected.never ?? []) expect(at(id)).toBe(-1);
     expected.held?.forEach((kinds, i) => {
-      const held = shop.holdings.find((h) => h.id === route.setups[i]?.holding)?.kind;
+      const held = shop.holdings.find((h) => h.id === chuckingsOf(route.setups)[i]?.holding)?.kind;
       expect([name, i, kinds.split(' ')]).toEqual([name, i, expect.arrayContaining([held])]);
     });
-    if (expected.centre !== undefined) expect(route.setups[0]?.support.some((s) => s.kind === 'centre')).toBe(expected.centre);
+    if (expected.centre !== undefined) expect(chuckingsOf(route.setups)[0]?.support.some((s) => s.kind === 'centre')).toBe(expected.centre);
   });
 
   it('breaks no rule by the judge, and shows no number that is not one', () => {

@@ -4,7 +4,7 @@ import type { Finding } from '../finding';
 import { type Step, threads, verbs } from '../operations';
 import { atMost, diameter, length, PLACE, ROUNDING, say } from '../quantity';
 import type { Setup } from '../settings';
-import { thingOf } from '../ref';
+import { readStep, thingOf } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, rectangle, type Region, regionOf } from '../stock';
 import { outlineOf } from '../tooling';
@@ -189,8 +189,8 @@ function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
 
 /** What is left at the end against what was drawn. */
 function finished(route: Worked, part: Part): readonly Finding[] {
-  const last = route.setups.at(-1)?.steps.at(-1)?.after;
-  if (!last || last.length === 0) return [];
+  const stands = route.setups.at(-1)?.steps.at(-1)?.after;
+  if (!stands || stands.length === 0) return [];
   const drawn = regionOf(part.contour);
   const findings: Finding[] = [];
   const severed = route.setups
@@ -209,9 +209,12 @@ function finished(route: Worked, part: Part): readonly Finding[] {
         mends: [],
       });
   }
-  // a centre that carries the work stays in it, and is told where it is drilled; a thread is drawn by its crests
+  const last = severed && severed.s === route.setups.at(-1) ? piece(stands, severed.step, severed.s.end) : stands;
+  // a centre that carries the work stays in it, as the cone in a mouth does, and is told where it is drilled; a thread is drawn by its crests
   const meant = route.setups.flatMap((s) =>
-    s.steps.filter((step) => step.verb === 'centre-drill' || threads.has(step.verb)).flatMap((step) => step.removes),
+    s.steps
+      .filter((step) => step.verb === 'centre-drill' || threads.has(step.verb) || /cone$/i.test(readStep(step.id).of))
+      .flatMap((step) => step.removes),
   );
   const missing = combine('difference', drawn, last);
   const cones = missing.length > 0 ? route.setups.flatMap((s) => s.steps.flatMap((step) => coneBeyond(step, part))) : [];
@@ -223,6 +226,13 @@ function finished(route: Worked, part: Part): readonly Finding[] {
   ] as const)
     findings.push(...faults(region, code, part));
   return findings;
+}
+
+/** What falls when it is severed: the rest is bar. */
+function piece(stands: Region, { removes }: Step, end: Setup['end']): Region {
+  const { left, right } = boundsOf(removes);
+  const kerf = (left + right) / 2;
+  return combine('intersection', stands, rectangle(kerf, end === 'left' ? -1e4 : 1e4, -1, 1e4));
 }
 
 /** The cone that a drill leaves at a shoulder which is not drawn flat: so long at the most, mm. @source judgement */

@@ -191,6 +191,12 @@ export const formulas = {
     },
     ({ passes, length, approach, f, n, handling }) => (passes * (length + approach)) / (f * n) + handling,
   ),
+  minutesShared: define(
+    '(minutes once + minutes for each next x (pieces - 1)) / pieces',
+    'arithmetic: done once for several pieces',
+    { once: ['time', 'once'], next: ['time', 'for each next piece'], pieces: ['count', 'pieces'] },
+    ({ once, next, pieces }) => (once + next * (pieces - 1)) / pieces,
+  ),
   minutesByHand: define('time for this handling', practice, { handling: ['time', 'handling'] }, ({ handling }) => handling),
   totalMinutes: define<never, 'minutes'>('sum of the steps', 'arithmetic', { minutes: ['time', 'minutes of each step'] }, (_, { minutes }) =>
     minutes.reduce((sum, m) => sum + m, 0),
@@ -239,6 +245,12 @@ export const formulas = {
       gap: ['length', 'gap, blade to jaws'],
     },
     ({ part, faceA, faceB, blade, gap }) => tidy(part + faceA + faceB + blade + gap),
+  ),
+  barEach: define(
+    'part + facing at A + facing at B + blade: what each piece takes of a bar that stays in the chuck',
+    'bar-or-blank, common practice',
+    { part: ['length', 'part'], faceA: ['length', 'facing at A'], faceB: ['length', 'facing at B'], blade: ['length', 'parting blade'] },
+    ({ part, faceA, faceB, blade }) => tidy(part + faceA + faceB + blade),
   ),
   beyondLeft: define(
     'length of the piece - what stands beyond face A - part',

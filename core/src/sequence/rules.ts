@@ -1,5 +1,5 @@
 import type { RuleName } from '../finding';
-import type { Part } from '../drawing';
+import { type Part, thinThreads } from '../drawing';
 import { besideLathe, type Step, type Verb } from '../operations';
 import { diameter, exceeds, say, type Sentence } from '../quantity';
 import { readStep, rowOf as subjectOfStep } from '../ref';
@@ -46,7 +46,7 @@ const severs = new Set<Verb>(['part-off', 'saw-off']);
 /** Something is done beside the lathe in a setting that severs: the bar goes away and comes back. */
 export const goesOnTheBar = (steps: readonly Pick<Ordered, 'verb'>[]): boolean =>
   steps.some((s) => s.verb === 'away') && steps.some((s) => severs.has(s.verb));
-const begins = new Set<Verb>(['load', 'turn-round']);
+const begins = new Set<Verb>(['load', 'turn-round', 'pull-out']);
 
 /** The row that a step works on: of a groove or knurl the one it is cut in. */
 function rowOf(step: Ordered, part: Part): string {
@@ -135,6 +135,10 @@ function holeRule(a: Ordered, b: Ordered, { centre, steady, part }: SetupFacts):
   if (first >= 0 && a.verb !== 'tap' && inside(b) && !hole.has(b.verb) && rowOf(a, part) === rowOf(b, part))
     return { rule: 'drill-bore-ream', says: say`its edges and grooves are cut in a hole that is there` };
   if (first >= 0 && first < 2 && inside(b) && !hole.has(b.verb)) return { rule: 'drill-bore-ream', says: say`it wants the hole to be open` };
+  const thin = thinThreads(part);
+  if (hole.has(b.verb) && outside.has(a.verb) && thin.has(rowOf(a, part)))
+    return { rule: 'thread-solid', says: say`threaded while it is solid: little metal is left under it` };
+  if (thin.size > 0 && (b.verb === 'cool' || thin.has(rowOf(b, part)))) return undefined;
   if (!centre && !steady && hole.has(a.verb) && (b.verb === 'finish-turn' || b.verb === 'cool'))
     return { rule: 'drill-before-finish', says: say`drilling heats, pushes and can slip the work: before the outside is finished` };
   return undefined;

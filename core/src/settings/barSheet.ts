@@ -1,7 +1,7 @@
 import { type Bar, type Holding, type Job, type Machine, orChosen } from '../document';
 import type { Part } from '../drawing';
-import { surfaceStays } from '../holding';
-import { figure, type Figure, parseLength, tidy } from '../quantity';
+import { surfaceStays, sweptBy } from '../holding';
+import { atMost, figure, type Figure, parseLength, PLACE, tidy } from '../quantity';
 import type { End } from '../ref';
 import { mmOf, practice } from '../shop';
 
@@ -21,6 +21,12 @@ export interface BarSheet {
   readonly each: number;
   /** the piece is parted or sawn off what holds it */
   readonly severs: boolean;
+  /** of the stock as it stands in the chuck, mm; else what is cut off */
+  readonly stands?: number;
+  /** pieces that come out of one chucking, and how many of them stand out of it at once */
+  readonly several?: { readonly pieces: number; readonly together: number };
+  /** the face that is severed stays as the blade leaves it */
+  readonly parted?: true;
 }
 
 export interface SheetAsked {
@@ -33,6 +39,10 @@ export interface SheetAsked {
   /** the bar stays whole and goes through the spindle */
   readonly whole: boolean;
   readonly first: End;
+  /** pieces that stand out at once */
+  readonly together?: number;
+  /** the parted face stays */
+  readonly parted?: boolean;
 }
 
 /** Facing at the end that is worked first, and at the other after turning round. */
@@ -55,20 +65,28 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
   // closer to the jaws than this the blade or its holder meets them
   const least = part.length + practice.faceFirst + practice.faceSecond + blade + practice.bladeGapLeast;
   const gap = chosenOut === undefined ? practice.bladeGap : tidy(Math.max(practice.bladeGapLeast, chosenOut - (least - practice.bladeGapLeast)));
-  const off = offOf(asked.first);
+  const usual = offOf(asked.first);
+  const far = asked.first === 'right' ? 'left' : 'right';
+  const off = asked.parted === true ? { ...usual, [far]: 0 } : usual;
   const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade, gap };
+  const { together = 1 } = asked;
+  const each = tidy(part.length + off.right + off.left + blade);
   const stickOut = orChosen(
-    figure('length', 'stickOut', lengths, { step: 0.1 }),
+    figure('length', 'stickOut', { ...lengths, part: tidy(part.length + (together - 1) * each) }, { step: 0.1 }),
     chosenOut === undefined ? undefined : Math.max(chosenOut, tidy(least)),
   );
   const grip = orChosen(figure('length', 'gripOfJaws', { jaws, most: Math.max(5, mmOf(bar.length) - stickOut.value) }, { step: 0.1 }), chosenGrip);
   const choice = job.choices.findLast((c) => c.kind === 'bar');
   const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
   const cut = orChosen(
-    figure('length', 'barLength', { ...lengths, grip: grip.value, spare: practice.spare }, { step: 0.1 }),
+    asked.whole
+      ? figure('length', 'barEach', { part: part.length, faceA: off.right, faceB: off.left, blade }, { step: 0.1 })
+      : figure('length', 'barLength', { ...lengths, grip: grip.value, spare: practice.spare }, { step: 0.1 }),
     typed?.ok ? typed.value : undefined,
   );
   return {
+    ...(asked.whole && { stands: tidy(stickOut.value + grip.value), several: { pieces: job.pieces, together } }),
+    ...(asked.parted === true && { parted: true as const }),
     off,
     blade,
     gap,
@@ -79,7 +97,7 @@ export function barSheet(asked: SheetAsked, chosenGrip: number | undefined, chos
     ...behindOf(asked, stickOut.value + grip.value),
     severs: true,
     whole: asked.whole,
-    each: tidy(part.length + practice.faceFirst + practice.faceSecond + blade),
+    each,
   };
 }
 
@@ -111,23 +129,26 @@ export function facedSheet(asked: SheetAsked, chosenGrip: number | undefined): B
 }
 
 /** A bar that is sawn to its length and carried between centres or on a plate: no grip, gap or blade is lost. */
-export function carriedSheet({ job, part, bar, first, holding }: SheetAsked): BarSheet {
+export function carriedSheet({ job, part, bar, first, holding, machine }: SheetAsked): BarSheet {
   const off = offOf(first);
   const choice = job.choices.findLast((c) => c.kind === 'bar');
   const typed = choice?.length && parseLength(choice.length.text, choice.length.units);
   const lengths = { part: part.length, faceA: off.right, faceB: off.left, blade: 0, gap: 0 };
   const cut = orChosen(figure('length', 'barLength', { ...lengths, grip: 0, spare: 0 }, { step: 0.1 }), typed?.ok ? typed.value : undefined);
+  // most of it through the spindle, or all of it before the chuck
+  const passes = atMost(sweptBy(bar), mmOf(machine.through, Infinity), PLACE);
+  const grip = figure(
+    'length',
+    'gripOfJaws',
+    { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - practice.centringOut) },
+    { step: 0.1 },
+  );
   return {
     off,
     blade: 0,
     gap: 0,
-    grip: figure(
-      'length',
-      'gripOfJaws',
-      { jaws: mmOf(holding?.jaw?.length, 30), most: Math.max(5, cut.value - practice.centringOut) },
-      { step: 0.1 },
-    ),
-    stickOut: figure('length', 'distance', { value: practice.centringOut }, { step: 0.1 }),
+    grip,
+    stickOut: figure('length', 'distance', { value: passes ? practice.centringOut : tidy(cut.value - grip.value) }, { step: 0.1 }),
     cut,
     surfaceStays: surfaceStays(part, bar),
     severs: false,

@@ -1,22 +1,37 @@
 import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
 import type { HoldingChoice } from '../holding';
-import { awaySteps, centreDrill, chamferInner, drawnCentre, faceEnd, holeAt, makeHole, reason, releaseCheck, takeHold } from '../operations';
+import {
+  awaySteps,
+  centreDrill,
+  chamferInner,
+  coneMouth,
+  drawnCentre,
+  faceEnd,
+  holeAt,
+  makeHole,
+  type Operation,
+  reason,
+  releaseCheck,
+  takeHold,
+} from '../operations';
 import { diameter, figure, length, say } from '../quantity';
-import type { End } from '../ref';
+import { type End, thingOf } from '../ref';
 import { type Done, inOrder } from '../sequence';
-import { mmOf, practice } from '../shop';
+import { holdingOf, mmOf, practice } from '../shop';
 import type { Region } from '../stock';
-
+import { between, dialledOn } from './dialled';
+import { slimOf } from './held';
+import type { Gripping } from './reach';
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { atLoading, SCREWED } from './setups';
-import { finishEdges, shapeRows, turnRows } from './works';
+import { edgesLaidOpen, finishEdges, shapeRows, turnRows } from './works';
 
 /* Work that is carried between its centres, or clamped on a plate: no jaw holds it while it is turned. */
 
 const outsideRows = ({ facts }: Making): readonly Feature[] => facts.part.features.filter((f) => f.side === 'outside').map(envelopeOf);
 
 /** The sawn bar in a chuck, most of it through the spindle: one end is faced and gets its centre. */
-export function centreSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+export function centreSetup(making: Making, end: End, held: HoldingChoice, open?: Feature): MadeSetting {
   const { facts, sheet, first } = making;
   const { stock } = making.begins;
   const across = mmOf(facts.bar.across);
@@ -30,8 +45,8 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice): Made
     begin,
     [
       takeHold({
-        verb: isFirst ? 'load' : 'turn-round',
-        says: say`${isFirst ? facts.bar.name : 'the sawn bar'}, ${length(out, 0.1)} out, the rest through the spindle`,
+        verb: 'load',
+        says: say`${isFirst ? facts.bar.name : 'the sawn bar end for end'}, ${length(out, 0.1)} out${out > practice.centringOut ? '' : ', the rest through the spindle'}`,
         because: [
           ...(isFirst
             ? [reason('bar-length', say`${length(sheet.cut.value, 0.1)} of bar: ${length(facts.part.length)} part and facing at both ends`, 'bar')]
@@ -43,9 +58,14 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice): Made
         minutes: practice.minutesChuck,
       }),
       faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-      facts.part.details.some((d) => d.kind === 'centre' && d.on === end)
-        ? drawnCentre(face)
-        : centreDrill(face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
+      ...(open ? openingOf(open, end, face, across) : []),
+      ...(open
+        ? []
+        : [
+            facts.part.details.some((d) => d.kind === 'centre' && d.on === end)
+              ? drawnCentre(face)
+              : centreDrill(face, rowAt(outsideRows(making), end)?.nearDiameter.nominal ?? across, 'support'),
+          ]),
       releaseCheck(),
     ],
     making.known,
@@ -58,8 +78,51 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice): Made
   });
 }
 
+/** The hole that goes through, from its own end, and a cone in its mouth. */
+function openingOf(open: Feature, end: End, face: number, across: number): readonly Operation[] {
+  if (open.side !== end) return [makeHole((f) => f.id === open.id), coneMouth(open, true)];
+  return [centreDrill(face, across, 'drill'), makeHole((f) => f.id === open.id), coneMouth(open, false)];
+}
+
+/** What of the holes waits until the outside is finished: bored with the finished outside dialled. */
+export function boreLast(making: Making, end: End, held: HoldingChoice, gripping: Gripping, open: Feature, last: boolean): MadeSetting {
+  const { facts } = making;
+  const { stock } = making.begins;
+  const { grip, stickOut } = held;
+  const begin = beginningOf(making, `${end}-3`, end, held, {
+    ratio: stickOut.value / slimOf(facts.part, gripping, end),
+    stock,
+    jaws: gripping.z,
+    gripped: gripping.diameter,
+    finished: true,
+    long: grip.value,
+  });
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      takeHold({
+        verb: 'turn-round',
+        says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
+        because: [
+          ...dialledOn(making, holdingOf(facts.shop, held.holding), end, gripping.diameter, []),
+          ...held.because,
+          ...between(making, [gripping.z, gripping.z + inward(end) * grip.value]),
+        ],
+        minutes: practice.minutesTurnRound,
+      }),
+      makeHole((f) => f.id !== open.id),
+      ...shapeRows(making, begin, []),
+      releaseCheck(),
+      ...(last ? [awaySteps()] : []),
+    ],
+    making.known,
+  );
+  return settingMade(making, done, held, { grip, stickOut, gripped: [gripping.z, gripping.z + inward(end) * grip.value], before: stock });
+}
+
 /** Between centres, driven by a dog on the other end: what this end reaches is turned. */
-export function betweenSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
+export function betweenSetup(making: Making, end: End, held: HoldingChoice, last: boolean): MadeSetting {
   const { facts, first } = making;
   const { stock } = making.begins;
   const far = otherEnd(end);
@@ -90,8 +153,9 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice): Mad
       ...turnRows(making, begin, mine, face, isFirst && making.sheet.surfaceStays),
       ...finishEdges(making, begin, mine, rows),
       ...shapeRows(making, begin, mine),
+      ...edgesLaidOpen(making, begin, rows),
       releaseCheck(),
-      ...(isFirst ? [] : [awaySteps()]),
+      ...(last ? [awaySteps()] : []),
     ],
     making.known,
   );
@@ -157,6 +221,9 @@ export function rimSetup(making: Making, end: End, held: HoldingChoice): MadeSet
   const face = faceOf(facts.part, end);
   const bore = facts.part.features.find((f) => f.through === true);
   const last = rowAt(rows, otherEnd(end));
+  // what the drawing wants the rim true to, where it lies open here
+  const open = new Set(facts.part.features.filter((f) => f.side === end).map((f) => f.id));
+  const datums = facts.part.relations.flatMap((r) => [thingOf(r.of), thingOf(r.to)]).filter((id) => open.has(id));
   const begin = beginningOf(making, `${end}-2`, end, held, { ratio: 0, stock, jaws: back, gripped: bore?.nearDiameter.nominal ?? 1 });
   const done = inOrder(
     facts,
@@ -164,9 +231,15 @@ export function rimSetup(making: Making, end: End, held: HoldingChoice): MadeSet
     [
       takeHold({
         verb: 'load',
-        says: say`a bolt and washer through the bore, ${diameter(bore?.nearDiameter.nominal ?? 0)} dialled true`,
+        says: say`a bolt and washer through the bore before the clamps go one by one, so that it is not moved`,
         because: [
-          reason('one-chucking', say`the rim is turned true to the bore: dial the bore, then tighten`, end),
+          ...dialledOn(
+            making,
+            holdingOf(facts.shop, held.holding),
+            end,
+            bore?.nearDiameter.nominal ?? 0,
+            datums.length > 0 ? datums : bore ? [bore.id] : [],
+          ),
           ...held.because,
           reason('seat-first', say`a packing ring behind it, so that the tool runs off clear of the plate`, end),
         ],

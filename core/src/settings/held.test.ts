@@ -163,7 +163,7 @@ describe('limits', () => {
       fast('finish-turn@b'),
     ];
     const job = jobOf(rows, { choices }, { material: 'stainless-316' });
-    const steps = plan(job, shop).routes[0]?.setups[0]?.steps ?? [];
+    const steps = plan(job, shop).routes[0]?.setups.flatMap((s) => s.steps) ?? [];
     const index = steps.findIndex((s) => s.verb === 'index');
     expect(index).toBeGreaterThan(0);
     expect(steps[index + 1]?.verb).toBe('finish-turn');

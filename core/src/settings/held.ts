@@ -1,6 +1,6 @@
 import { type Holding, orChosen } from '../document';
 import { faceOf, innerOf, inward, otherEnd, type Part, rowAt } from '../drawing';
-import { type Held, largestDiameter, surfaceStays, type ToKeep } from '../holding';
+import { alreadyMade, type Held, largestDiameter, surfaceStays, type ToKeep } from '../holding';
 import { cuttingForce } from '../mechanics';
 import type { Facts } from '../operations';
 import { figure, type Figure } from '../quantity';
@@ -49,7 +49,7 @@ const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
   part.features.some(
     (f) =>
       f.side === 'outside' &&
-      f.form === 'cylinder' &&
+      (f.form === 'cylinder' || f.form === 'thread') &&
       f.asDrawn !== true &&
       diameter >= f.nearDiameter.min - practice.finishedWithin &&
       diameter <= f.nearDiameter.max + practice.finishedWithin,
@@ -98,7 +98,7 @@ export function heldFirst(facts: Facts, first: End, diameter: number, sheetWith:
     hole: holeOf(facts, first),
     bore: undefined,
     wall: wallFirst(facts),
-    keep: [],
+    keep: facts.started ? keptFrom(facts, first) : [],
     clear: sheetWith('').severs ? sheetWith('').gap : undefined,
   };
 }
@@ -229,6 +229,18 @@ export function boredGripping(part: Part, first: End): Gripping | undefined {
   return { diameter: bore.nearDiameter.nominal, row: bore.id, sound: true, room: part.length, z: faceOf(part, otherEnd(first)), inside: () => 0 };
 }
 
+/** What a piece already started has is kept true to: what is made now, to what was made before it came. */
+export function keptFrom({ part, started }: Facts, end: End): readonly ToKeep[] {
+  const made = (ref: string) => part.features.some((f) => f.id === thingOf(ref) && started !== undefined && alreadyMade(f, started));
+  return part.relations.flatMap((r): ToKeep[] => {
+    if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
+    const [of, to] = [made(r.of), made(r.to)];
+    const open = part.features.find((f) => f.id === thingOf(of ? r.to : r.of));
+    if (of === to || (open && open.side !== 'outside' && open.side !== end)) return [];
+    return [{ id: r.id, words: r.kind, limit: r.limits.max, datum: thingOf(of ? r.of : r.to) }];
+  });
+}
+
 /** Relations whose two sides are made in different setups. */
 export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] {
   const setupOf = (ref: string): 'right' | 'left' | undefined => {
@@ -242,6 +254,8 @@ export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] 
   return part.relations.flatMap((r): ToKeep[] => {
     if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
     const [a, b] = [setupOf(r.of), setupOf(r.to)];
-    return a && b && a !== b ? [{ id: r.id, words: r.kind, limit: r.limits.max }] : [];
+    if (!a || !b || a === b) return [];
+    // what is made first is there to be dialled on
+    return [{ id: r.id, words: r.kind, limit: r.limits.max, datum: thingOf(a === first ? r.of : r.to) }];
   });
 }

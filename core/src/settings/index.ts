@@ -1,3 +1,4 @@
+export { type Chucking, chuckingOf, chuckingsOf } from './chuckings';
 export { type BarSheet } from './barSheet';
 export { type Layout, layoutsOf, type Stage } from './layouts';
 export { reachedByBoth } from './reach';

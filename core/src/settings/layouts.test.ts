@@ -48,7 +48,7 @@ it('worked from end B a part is made like the same part drawn from there', () =>
       expect(a.cost.minutes.value).toBeCloseTo(b.cost.minutes.value, 6);
       // but for the price of beginning at the end that is drawn last
       expect(a.cost.total.value).toBeCloseTo(b.cost.total.value + 8, 6);
-      expect(a.setups.map((s) => s.end)).toEqual(['left', 'right']);
+      expect([...new Set(a.setups.map((s) => s.end))]).toEqual(['left', 'right']);
     }),
     { numRuns: 40, seed: 3 },
   );
@@ -96,14 +96,15 @@ describe('between centres', () => {
 describe('on a plate', () => {
   const plate = job([row('a', '70', '12')], { boreRight: [row('h', '20 H7', 'through')], choices: [carried('plate')] });
 
-  it('is faced and bored under clamps from both sides, then its rim is turned true to the bore', () => {
+  it('is faced under clamps, turned over, faced and bored, then its rim is turned true to the bore where it lies', () => {
     const route = routeOf(plate);
     expect(route.setups.map((s) => [s.id, s.carried])).toEqual([
-      ['right-1', 'plate'],
       ['left-1', 'plate'],
-      ['left-2', 'plate'],
+      ['right-1', 'plate'],
+      ['right-2', 'plate'],
     ]);
-    expect(verbs(route.setups[0])).toEqual(expect.arrayContaining(['face', 'bore']));
+    // bored where its rim is turned next, so that it is not turned over between the two
+    expect(verbs(route.setups[1])).toEqual(expect.arrayContaining(['face', 'bore']));
     expect(verbs(route.setups[2])).toEqual(expect.arrayContaining(['finish-turn', 'check']));
     expect(route.setups[0]?.steps[0]?.because.map((r) => r.rule)).toEqual(expect.arrayContaining(['rough-back', 'balance']));
     expect(violations(route, plan(plate, shop).part, plate, shop)).toEqual([]);

@@ -1,4 +1,4 @@
-import { alike, atMost, fallsShort, PLACE } from '../quantity';
+import { alike, atMost, exceeds, fallsShort, PLACE } from '../quantity';
 import { practice } from '../shop';
 import { faceOf, type Feature, innerOf, inward, isShaped, mouthOf, otherEnd, type Part, widestOf } from '../drawing';
 import type { End } from '../ref';
@@ -20,8 +20,11 @@ export function reachOf(features: readonly Feature[], first: End, asked: Readonl
     // a thread at the other end is begun from its own end, where there is something plain to hold it by
     const before = towards(first);
     const ownEnd = row.form === 'thread' && before.length > 0 && towards(far).length === 0 && before.some((o) => o.form === 'cylinder');
-    const later = asked.get(row.id) === far && visible(far);
-    reach[row.id] = visible(first) && !ownEnd && !later ? first : visible(far) ? far : 'neck';
+    // a taper that falls away from this end is turned from where it opens
+    const [mouth, inner] = first === 'right' ? [row.nearDiameter, row.farDiameter] : [row.farDiameter, row.nearDiameter];
+    const opensThere = exceeds(mouth.nominal, inner.nominal, PLACE) && asked.get(row.id) !== first;
+    const later = asked.get(row.id) === far || opensThere;
+    reach[row.id] = visible(first) && !ownEnd && !(later && visible(far)) ? first : visible(far) ? far : 'neck';
   });
   return reach;
 }

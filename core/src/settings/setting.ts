@@ -1,11 +1,11 @@
 import type { Finding } from '../finding';
 import { gripOf, type HoldingChoice } from '../holding';
 import { type At, bentLineOf, byHand, type Facts, reason, type Severing, type Step, type ToGet } from '../operations';
-import { figure, length, say, type Sentence, time } from '../quantity';
+import { fallsShort, figure, length, PLACE, say, type Sentence, time } from '../quantity';
 import { type End, writeStep } from '../ref';
 import type { Done, KnownOrder } from '../sequence';
-import { holdingOf, mmOf, speedsOf } from '../shop';
-import { combine, outsideOf, type Region } from '../stock';
+import { holdingOf, mmOf, practice, speedsOf } from '../shop';
+import { boundsOf, combine, outsideOf, type Region } from '../stock';
 import type { BarSheet } from './barSheet';
 import type { Gripping, Reach } from './reach';
 import type { Setup } from './setup';
@@ -52,14 +52,24 @@ interface BeginsAt {
   readonly jaws: number;
   readonly gripped: number;
   readonly parted?: number | undefined;
+  /** what they close on is finished */
+  readonly finished?: boolean;
+  /** how much of it they hold, mm */
+  readonly long?: number;
 }
 
 /** A setting with nothing done in it yet; `jaws` is z of their face, `gripped` the diameter they close on. */
-export function beginningOf(making: Making, id: string, end: End, held: HoldingChoice, { ratio, stock, jaws, gripped, parted }: BeginsAt): At {
+export function beginningOf(
+  making: Making,
+  id: string,
+  end: End,
+  held: HoldingChoice,
+  { ratio, stock, jaws, gripped, parted, finished = false, long = Infinity }: BeginsAt,
+): At {
   const { facts, begins } = making;
   const holding = holdingOf(facts.shop, held.holding);
   const speed = speedLimit(making, held, id);
-  const grip = holding && gripOf(holding, gripped);
+  const grip = holding && gripOf(holding, gripped, finished);
   const carried = held.support.some((s) => s.kind !== 'steady');
   return {
     id,
@@ -81,17 +91,24 @@ export function beginningOf(making: Making, id: string, end: End, held: HoldingC
       ratio,
       centre: carried,
       ...(grip && { grip }),
-      ...cornersOf(making, id),
+      ...(isShort(long, carried) && { heldBy: long }),
+      ...cornersOf(making, id, stock),
     },
   };
 }
 
-/** Corners of the stock while it is held for the first time: of a bar over its flats, of a piece as it was measured. @source interrupted, corners-first; common practice */
-function cornersOf({ facts, first }: Making, id: string): Pick<At['place'], 'knocks'> {
+/** Held by so little that a heavy cut levers it out. @source short-grip, common practice */
+const isShort = (long: number, carried: boolean): boolean => !carried && fallsShort(long, practice.shortGrip, PLACE);
+
+/** Corners of the stock as long as it has them: of a bar over its flats, of a piece as it was measured. @source interrupted, corners-first; common practice */
+function cornersOf({ facts, first, begins }: Making, id: string, stock: Region): Pick<At['place'], 'knocks'> {
   const { bar, started } = facts;
   const over = bar.form === 'square' ? Math.SQRT2 : bar.form === 'hex' ? 2 / Math.sqrt(3) : 1;
-  if (over === 1 || (id !== `${first}-1` && !id.endsWith('-2'))) return {};
   const across = mmOf(bar.across);
+  const corners = started ? across : across * over;
+  // a bound has nothing clipped yet: there they are only sure while it is held for the first time
+  const has = begins.earlier ? id === `${first}-1` : 2 * boundsOf(stock).radius >= corners - practice.finishedWithin;
+  if (over === 1 || !has) return {};
   return { knocks: started ? { flats: across / over, corners: across } : { flats: across, corners: across * over } };
 }
 
@@ -101,7 +118,7 @@ function speedLimit(making: Making, held: HoldingChoice, id: string): { readonly
   const limits: { readonly most: number; readonly says: Sentence }[] = items.map((h) => ({ most: h.maxSpeed, says: say`${h.name} allows no more` }));
   limits.push({ most: Math.max(...speedsOf(making.facts.machine)), says: say`the lathe turns no faster` });
   const { behind } = making.sheet;
-  if (behind && id === `${making.first}-1`)
+  if (behind && id.startsWith(making.first))
     limits.push({ most: behind.speed.value, says: say`the bar stands ${length(behind.length, 1)} out behind the spindle and whips` });
   return limits.reduce((least, l) => (l.most < least.most ? l : least), { most: Infinity, says: say`` });
 }
@@ -111,11 +128,11 @@ export function settingMade(
   making: Making,
   done: Done,
   held: HoldingChoice,
-  { grip, stickOut, gripped, before, arbor, carried }: AsHeld,
+  { grip, stickOut, gripped, before, arbor, carried, pulled, together = 1 }: AsHeld,
 ): MadeSetting {
   const { facts, begins } = making;
   const { at, weakest } = done;
-  const steps = withOwnSteps(making, at, before);
+  const steps = withOwnSteps(making, at, before).map((step) => forSeveral(step, together));
   const holding = holdingOf(facts.shop, held.holding);
   const setup: Setup = {
     id: at.id,
@@ -128,6 +145,7 @@ export function settingMade(
     gripDiameter: arbor ? arbor.diameter : 2 * outsideOf(before, ...gripped).most,
     ...(arbor && { onArbor: true as const }),
     ...(carried && { carried }),
+    ...(pulled && { pulled }),
     ...(done.unproven !== undefined && { unproven: done.unproven }),
     ...(weakest && {
       bent: {
@@ -142,7 +160,12 @@ export function settingMade(
     weighs: figure(
       'cost',
       'weighs',
-      { score: held.score.value, risks: [...making.risks, ...done.risks], against: at.id === 'left-1' && making.first === 'left' ? 1 : 0 },
+      {
+        // a chucking is weighed once, however often the bar is pulled out in it
+        score: pulled ? 1 : held.score.value,
+        risks: [...(pulled ? [] : making.risks), ...done.risks],
+        against: at.id === 'left-1' && making.first === 'left' ? 1 : 0,
+      },
       { step: 0.1 },
     ),
     runout: figure('length', 'runoutOfHolding', { tir: mmOf(holding?.trueWithin) }, { step: 0.001 }),
@@ -167,6 +190,22 @@ export interface AsHeld {
   readonly before: Region;
   readonly arbor?: Gripping | undefined;
   readonly carried?: Setup['carried'] | undefined;
+  readonly pulled?: true;
+  /** pieces that stand out at once */
+  readonly together?: number;
+}
+
+/** Done once for all the pieces that stand out together: the hole that goes through them. */
+const once: ReadonlySet<Step['verb']> = new Set<Step['verb']>(['centre-drill', 'pilot', 'drill']);
+
+function forSeveral(step: Step, pieces: number): Step {
+  const { minutes } = step.figures;
+  if (pieces === 1 || !minutes || !once.has(step.verb)) return step;
+  return {
+    ...step,
+    because: [...step.because, reason('parted-to-thickness', say`done once for the ${pieces} that stand out together`, step.does[0] ?? step.id)],
+    figures: { ...step.figures, minutes: figure('time', 'minutesShared', { once: minutes.value, next: 0, pieces }) },
+  };
 }
 
 /** An own step stands after the one that it names; without a name it opens the route. */

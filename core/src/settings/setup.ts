@@ -40,6 +40,8 @@ export interface Setup {
   readonly gripDiameter: number;
   /** held by its bore, on an arbor that fills it */
   readonly onArbor?: true;
+  /** the same chuck as the setting before it: the bar was only pulled out */
+  readonly pulled?: true;
   /** carried between two centres, or clamped on a plate: no jaws */
   readonly carried?: 'centres' | 'plate';
   readonly before: Region;

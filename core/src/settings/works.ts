@@ -44,28 +44,28 @@ const supportsIn = (held: HoldingChoice) => ({
   steady: held.support.find((s) => s.kind === 'steady'),
 });
 
-export function openEnd(
-  { facts }: Making,
-  { end }: At,
-  held: HoldingChoice,
-  { z, widest, hole }: Opening,
-  pulled?: { readonly to: number; readonly whileShort: (operation: Operation) => Operation },
-): readonly Operation[] {
+/** A seat for the centre, the hole where nothing is to be carried first, or the centre that the drawing asks for. */
+export function seatOf({ facts }: Making, { end }: At, held: HoldingChoice, { z, widest, hole }: Opening): readonly Operation[] {
   const { centre, steady } = supportsIn(held);
   const drawn = facts.part.details.some((d) => d.kind === 'centre' && d.on === end);
   // the centre that the drawing asks for carries it; else one of usual size
-  if (centre) {
-    const seat = drawn && !hole ? drawnCentre(z) : centreDrill(z, widest, 'support');
-    return [pulled ? pulled.whileShort(seat) : seat, centreUp(held, pulled?.to)];
-  }
+  if (centre) return [drawn && !hole ? drawnCentre(z) : centreDrill(z, widest, 'support')];
   if (!hole) return [drawnCentre(z)];
   return steady ? [] : [centreDrill(z, widest, 'drill'), makeHole()];
 }
 
-/** A hole that waits until the outside is turned: the centre is withdrawn for it, or a steady set up. */
-export function holeAfterTurning(held: HoldingChoice, { z, widest, hole }: Opening): readonly Operation[] {
-  const { centre, steady } = supportsIn(held);
+/** The centre is brought, with what goes along. */
+export const carryEnd = (held: HoldingChoice): readonly Operation[] => (supportsIn(held).centre ? [centreUp(held)] : []);
+
+/**
+ * A hole that waits until the outside is turned: the centre is withdrawn for it, or a steady set up, before the centre goes where there was one.
+ * @param here what carries it while the hole is made
+ */
+export function holeAfterTurning(held: HoldingChoice, here: HoldingChoice, { z, widest, hole }: Opening): readonly Operation[] {
+  const { centre } = supportsIn(held);
+  const { steady } = supportsIn(here);
   if (!hole) return [];
+  if (centre && steady) return [steadyUp(steady, true), makeHole()];
   if (centre) return [withdraw(), makeHole()];
   return steady ? [steadyUp(steady), centreDrill(z, widest, 'drill'), makeHole()] : [];
 }
@@ -106,9 +106,9 @@ export function finishEdges({ facts, reach }: Making, { end }: At, mine: readonl
 }
 
 /** What the envelope and 45 degree chamfers do not finish: tapers, arcs, radii, reliefs, grooves, knurls; in holes their grooves. */
-export function shapeRows({ facts, reach }: Making, at: At, mine: readonly Feature[]): readonly Operation[] {
+export function shapeRows({ facts, reach }: Making, at: At, mine: readonly Feature[], holes = true): readonly Operation[] {
   const drawn = facts.part.features.filter((f) => mine.some((m) => m.id === f.id));
-  const all = [...drawn, ...facts.part.features.filter((f) => f.side === at.end)];
+  const all = [...drawn, ...(holes ? facts.part.features.filter((f) => f.side === at.end) : [])];
   const necks = (row: Feature) => drawn.some((f) => reach[f.id] === 'neck' && alike(mouthOf(f, at.end), innerOf(row, at.end)));
   return [
     ...drawn.filter(isShaped).map(shapeRow),

@@ -15,7 +15,7 @@ export function cutting(): void {
     mostSpeed: 2500,
     ratio: 4,
     centre: false,
-    grip: { newtons: 18000, diameter: 40, loses: 2 / 3, mostSpeed: 2500 },
+    grip: { newtons: 18000, diameter: 40, loses: 2 / 3, mostSpeed: 2500, friction: 0.2 },
   };
   const took: number[] = [];
   for (let i = 0; i < 60; i++) {

@@ -4,6 +4,7 @@ import { type HoldingChoice, STARTED } from '@obra/core/holding';
 import { type Plan, type Route, shapeOf } from '@obra/core/planner';
 import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { mmOf } from '@obra/core/shop';
+import { chuckingsOf } from '@obra/core/settings';
 import { materials } from '@obra/core/standards';
 import { useState } from 'react';
 import { HoldingPicture } from '../bar';
@@ -52,7 +53,7 @@ export function Assumptions({ job, shop, plan, units, apply }: Props) {
   const machine = shop.machines.find((m) => m.id === job.machine) ?? shop.machines[0];
   const route = plan?.routes[0];
   const barNow = route?.bar.id ?? job.choices.findLast((c) => c.kind === 'bar')?.bar ?? '';
-  const setup = route?.setups[0];
+  const setup = route && chuckingsOf(route.setups)[0];
   const bars = shop.bars.filter((b) => b.form === 'round' && b.material === job.drawing.material).toSorted((a, b) => mmOf(a.across) - mmOf(b.across));
   const options = plan?.holdings.filter((h) => h.setup === (setup?.id ?? 'right-1')) ?? [];
   const held = setup ? holdingKey(setup) : '';

@@ -20,6 +20,7 @@ interface Props {
 
 const words: Readonly<Record<CutWindow['lines'][number]['rule'], string>> = {
   'stick-out': 'stick-out, rule of thumb',
+  'short-grip': 'a short grip',
   power: 'power',
   spring: 'spring',
   grip: 'grip',
@@ -28,6 +29,7 @@ const words: Readonly<Record<CutWindow['lines'][number]['rule'], string>> = {
 };
 const looks: Readonly<Record<CutWindow['lines'][number]['rule'], { readonly color: string; readonly type: 'solid' | 'dashed' | 'dotted' }>> = {
   'stick-out': { color: '--quiet', type: 'dashed' },
+  'short-grip': { color: '--quiet', type: 'dashed' },
   power: { color: '--oxide', type: 'solid' },
   spring: { color: '--blue', type: 'solid' },
   grip: { color: '--brass-text', type: 'solid' },

@@ -46,14 +46,17 @@ const comesOut = (facts: Facts, end: End): readonly Feature[] =>
 /** Something is to be done in a hole from this end. */
 export const holeAt = (facts: Facts, end: End): boolean => facts.part.features.some((f) => f.side === end) || comesOut(facts, end).length > 0;
 
-/** The hole of this setup's end: the ladder for all its rows, what finishes each, its grooves, mouths and threads; and what comes out here of the other end's. */
-export const makeHole = (): Operation =>
+/**
+ * The hole of this setup's end: the ladder for all its rows, what finishes each, its grooves, mouths and threads; and what comes out here of the other end's.
+ * @param only the rows that are made now, where others wait
+ */
+export const makeHole = (only: (row: Feature) => boolean = () => true): Operation =>
   operation((draft) => {
     const { facts, at } = draft;
     const { started } = facts;
-    const rows = facts.part.features.filter((f) => f.side === at.end && !(started && alreadyMade(f, started)));
+    const rows = facts.part.features.filter((f) => f.side === at.end && only(f) && !(started && alreadyMade(f, started)));
     if (rows.length > 0) ownHole(draft, rows);
-    for (const row of comesOut(facts, at.end)) {
+    for (const row of comesOut(facts, at.end).filter(only)) {
       const both = fromBothEnds(facts, row);
       if (both) fromThisEndToo(draft, row, both.other);
       if (opensAt(draft, row)) mouth(draft, row, true);

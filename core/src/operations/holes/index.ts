@@ -3,5 +3,5 @@ export { drawnCentre } from './drawnCentre';
 
 export { holeAt, makeHole } from './hole';
 export { ladderOf } from './ladder';
-export { edgeSize } from './mouth';
+export { coneMouth, edgeSize, takesCone } from './mouth';
 export { type Drawer, enters, type Prices, type Rung } from './rung';

@@ -1,6 +1,6 @@
 import type { Cell, Choice } from '@obra/core/document';
 import { parseLength, write } from '@obra/core/quantity';
-import type { Setup } from '@obra/core/settings';
+import { chuckingsOf, type Chucking } from '@obra/core/settings';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { holdEdits } from '../../fields';
@@ -9,16 +9,16 @@ import type { JobView } from './view';
 type Hold = Extract<Choice, { kind: 'hold' }>;
 
 /** Grip, stick-out and the place of a steady, by number; an empty cell leaves it as computed. */
-export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly setup: Setup }) {
+export function HoldNumbers({ view, held }: { readonly view: JobView; readonly held: Chucking }) {
   const { job, units, open } = view;
-  const own = job.choices.findLast((c): c is Hold => c.kind === 'hold' && c.setup === setup.id);
-  const steady = setup.support.find((s) => s.kind === 'steady');
+  const own = job.choices.findLast((c): c is Hold => c.kind === 'hold' && c.setup === held.id);
+  const steady = held.support.find((s) => s.kind === 'steady');
   const base: Hold = own ?? {
     kind: 'hold',
-    id: `hold-${setup.id}`,
-    setup: setup.id,
-    holding: setup.holding,
-    support: setup.support.map(({ item }) => ({ item })),
+    id: `hold-${held.id}`,
+    setup: held.id,
+    holding: held.holding,
+    support: held.support.map(({ item }) => ({ item })),
   };
   const route = view.plan?.routes[0];
   const put = (value: Hold) => open.edit(holdEdits(route, value));
@@ -30,25 +30,25 @@ export function HoldNumbers({ view, setup }: { readonly view: JobView; readonly 
     if (steady) put({ ...base, support: base.support.map((s) => (s.item === steady.item ? { item: s.item, ...(cell && { at: cell }) } : s)) });
   };
   // between centres and on a plate there is nothing to set
-  if (job.issue || setup.carried) return null;
+  if (job.issue || held.settings.some((s) => s.carried)) return null;
   return (
     <Form className="d-flex gap-3 align-items-center ms-auto flex-wrap" onSubmit={(e) => e.preventDefault()}>
       <NumberCell
-        key={`grip ${setup.id} ${own?.grip?.text ?? ''}`}
+        key={`grip ${held.id} ${own?.grip?.text ?? ''}`}
         id="grip"
         words="grip"
         cell={own?.grip}
-        shown={write(setup.grip, units).text}
+        shown={write(held.grip, units).text}
         units={units}
         onSet={set('grip')}
       />
-      {setup === route?.setups[0] && route.layout === 'chuck' && (
+      {route?.layout === 'chuck' && held.id === chuckingsOf(route.setups)[0]?.id && (
         <NumberCell
           key={`out ${own?.stickOut?.text ?? ''}`}
           id="stick-out"
           words="stick-out"
           cell={own?.stickOut}
-          shown={write(setup.stickOut, units).text}
+          shown={write(held.stickOut, units).text}
           units={units}
           onSet={set('stickOut')}
         />

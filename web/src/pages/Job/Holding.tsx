@@ -4,7 +4,7 @@ import type { Edit } from '@obra/core/finding';
 import { type HoldingChoice, STARTED } from '@obra/core/holding';
 import { barChoice } from '@obra/core/planner';
 import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
-import type { Setup } from '@obra/core/settings';
+import { type Chucking, chuckingOf, type Setup } from '@obra/core/settings';
 import { mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
@@ -26,8 +26,9 @@ export function Holding({ view }: { readonly view: JobView }) {
   const route = plan?.routes[0];
   const apply = (edits: readonly Edit[], to: 'job' | 'shop') => open.edit(edits, to);
   const findings = view.findings.filter((f) => stagesOf(f).includes('holding') || f.severity === 'stop');
-  const options = plan?.holdings.filter((h) => h.setup === (setup?.id ?? 'right-1')) ?? [];
-  const ratio = setup ? options.find((o) => holdingKey(o) === holdingKey(setup)) : undefined;
+  const held = route && setup ? chuckingOf(route.setups, setup.id) : undefined;
+  const options = plan?.holdings.filter((h) => h.setup === (held?.id ?? 'right-1')) ?? [];
+  const ratio = held ? options.find((o) => holdingKey(o) === holdingKey(held)) : undefined;
   const take = (o: HoldingChoice) => {
     const value = holdChoice(
       o,
@@ -38,7 +39,7 @@ export function Holding({ view }: { readonly view: JobView }) {
   const can = options.filter((o) => o.findings.every((f) => f.severity !== 'stop'));
   const cannot = options.filter((o) => !can.includes(o));
   // the best few and the one that is taken; the others a press away
-  const first = can.filter((o, i) => i < BEST || (setup && holdingKey(o) === holdingKey(setup)));
+  const first = can.filter((o, i) => i < BEST || (held && holdingKey(o) === holdingKey(held)));
   const others = can.filter((o) => !first.includes(o));
   return (
     <div className="work">
@@ -102,17 +103,17 @@ export function Holding({ view }: { readonly view: JobView }) {
           <div className="d-flex gap-2 mb-2">
             {route.setups.map((s, i) => (
               <Button key={s.id} variant={s.id === setup?.id ? 'primary' : 'outline-dark'} onClick={() => view.choose(s.id)}>
-                Setup {i + 1}: end {s.end === 'left' ? 'B' : 'A'} out
+                Setup {i + 1}: {inWords(route.setups, s)}
               </Button>
             ))}
-            {setup && <HoldNumbers view={view} setup={setup} />}
+            {held && <HoldNumbers view={view} held={held} />}
           </div>
         )}
-        {first.length > 0 && <Options view={view} options={first} words="Ways of holding" onTake={take} />}
+        {first.length > 0 && <Options view={view} options={first} held={held} words="Ways of holding" onTake={take} />}
         {others.length > 0 && (
           <details className="mt-2">
             <summary>Other ways, each with its reasons ({others.length})</summary>
-            <Options view={view} options={others} words="Other ways of holding" onTake={take} />
+            <Options view={view} options={others} held={held} words="Other ways of holding" onTake={take} />
           </details>
         )}
         {route && <BarUse view={view} route={route} />}
@@ -120,7 +121,7 @@ export function Holding({ view }: { readonly view: JobView }) {
         {cannot.length > 0 && (
           <details className="mt-3" open={can.length === 0}>
             <summary>What cannot hold it, and why ({cannot.length})</summary>
-            <Options view={view} options={cannot} words="What cannot hold it" onTake={take} />
+            <Options view={view} options={cannot} held={held} words="What cannot hold it" onTake={take} />
           </details>
         )}
         {options.length === 0 && (
@@ -137,22 +138,32 @@ export function Holding({ view }: { readonly view: JobView }) {
 function headOf(setups: readonly Setup[], setup: Setup): string {
   const before = setups[setups.indexOf(setup) - 1];
   if (!before) return 'First holding';
+  if (setup.pulled) return setup.stickOut.value > before.stickOut.value ? 'Pulled out' : 'Carried anew';
   return before.end === setup.end ? 'Held again' : 'Turned round';
+}
+
+/** A setup in a few words, as its button says it. */
+function inWords(setups: readonly Setup[], setup: Setup): string {
+  const before = setups[setups.indexOf(setup) - 1];
+  if (setup.pulled && before) return setup.stickOut.value > before.stickOut.value ? 'pulled out' : 'steady set';
+  return `end ${setup.end === 'left' ? 'B' : 'A'} out`;
 }
 
 /** Ways of holding, best first, each with what speaks for and against it. */
 function Options({
   view,
   options,
+  held,
   words,
   onTake,
 }: {
   readonly view: JobView;
   readonly options: readonly HoldingChoice[];
+  readonly held: Chucking | undefined;
   readonly words: string;
   readonly onTake: (option: HoldingChoice) => void;
 }) {
-  const { shop, units, setup } = view;
+  const { shop, units } = view;
   return (
     <table className="plain" aria-label={words}>
       <thead>
@@ -200,7 +211,7 @@ function Options({
                   ))}
             </td>
             <td className="text-end">
-              {setup && holdingKey(o) === holdingKey(setup) ? (
+              {held && holdingKey(o) === holdingKey(held) ? (
                 <strong>taken</strong>
               ) : (
                 <Button variant="outline-dark" className="text-nowrap" onClick={() => onTake(o)}>
