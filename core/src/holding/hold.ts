@@ -32,11 +32,12 @@ export interface HoldingChoice {
 
 /**
  * Every holding of the shop, alone and with each support; best first. Nothing is left out: what cannot be used says why.
+ * @param bare with nothing that carries the free end
  */
-export function weighHoldings(held: Held, shop: Shop): readonly HoldingChoice[] {
+export function weighHoldings(held: Held, shop: Shop, bare = false): readonly HoldingChoice[] {
   const options = shop.holdings
     .filter((h) => !isSupport(h))
-    .flatMap((holding) => (isChuck(holding) ? supportsOf(held, shop) : [undefined]).map((support) => weigh(held, holding, support)));
+    .flatMap((holding) => (isChuck(holding) && !bare ? supportsOf(held, shop) : [undefined]).map((support) => weigh(held, holding, support)));
   return options.toSorted((a, b) => b.score.value - a.score.value);
 }
 

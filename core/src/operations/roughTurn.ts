@@ -22,7 +22,8 @@ export const roughTurn = (feature: Feature, face: number): Operation =>
     const target = figure('diameter', 'sizeBeforeFinish', { size: aimOf(feature), allowance }, { step: 0.1 });
     // what was roughed before, or a piece already started, may stand lower than the bar
     const from = standsAt(at, innerOf(feature, at.end), face);
-    if (target.value >= from - 0.05) {
+    // so little is left to the finishing cuts
+    if (target.value >= from - 2 * practice.roughLeast) {
       draft.left = from;
       return;
     }

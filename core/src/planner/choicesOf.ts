@@ -35,8 +35,8 @@ export function choicesOf(route: Route, job: Job): readonly Choice[] {
       setup: held.id,
       holding: held.holding,
       grip: mm(held.grip.value),
-      // what is pulled out stands as far as it must
-      ...(ofBar && !pulled && { stickOut: mm(held.stickOut.value) }),
+      // what is pulled out, or one of several on a bar, stands as far as it must
+      ...(ofBar && !pulled && route.bar.cut.formula !== 'barEach' && { stickOut: mm(held.stickOut.value) }),
       support: held.support.map(({ item, from }) => (from > 0 ? { item, at: mm(from) } : { item })),
     });
     for (const step of held.settings.flatMap((s) => s.steps)) {

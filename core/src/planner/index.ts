@@ -1,6 +1,7 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
 export { choicesAbout, choicesOf, pinOf } from './choicesOf';
 export { costOf } from './cost';
+export { heldEach, type HeldSo } from './heldEach';
 export { issued } from './issue';
 export { violations } from './judge';
 export type { Plan } from './plan';

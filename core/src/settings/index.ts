@@ -1,6 +1,7 @@
 export { type Chucking, chuckingOf, chuckingsOf } from './chuckings';
 export { type BarSheet } from './barSheet';
-export { type Layout, layoutsOf, type Stage } from './layouts';
+export type { Layout, Stage } from './layout';
+export { layoutsOf } from './layouts';
 export { reachedByBoth } from './reach';
 export { type Begins, type MadeSetting, withRemovals } from './setting';
 export type { LedgerLine, Setup } from './setup';

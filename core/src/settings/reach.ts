@@ -72,7 +72,19 @@ export function grippingOf(part: Part, reach: Reach, first: End): Gripping {
   const chamfers = (f: Feature) => (free === 'left' ? [f.chamferFar, f.chamferNear] : [f.chamferNear, f.chamferFar]);
   const atEnd = (f: Feature) => alike(mouthOf(f, free), faceOf(part, free));
   // of a thin ring most is held and the rest stands out
-  const leave = (f: Feature) => Math.min(long(f) / 3, atEnd(f) ? Math.max(3, (chamfers(f)[0] ?? 0) + 2) : practice.besideJaws);
+  // an edge of the next row that faces the jaws is broken beside them, and a thread runs out there: room for the tool
+  const edgeBeside = (f: Feature): boolean => {
+    const next = part.features.find((o) => o.side === 'outside' && reach[o.id] === free && alike(innerOf(o, free), mouthOf(f, free)));
+    if (next?.form === 'thread') return true;
+    const edge = free === 'left' ? next?.edgeNear : next?.edgeFar;
+    return edge !== undefined && edge.kind !== 'none' && edge.kind !== 'sharp' && widestOf(next ?? f).nominal > widestOf(f).nominal;
+  };
+  const leave = (f: Feature) =>
+    atEnd(f)
+      ? Math.min(long(f) / 3, Math.max(3, (chamfers(f)[0] ?? 0) + 2))
+      : edgeBeside(f)
+        ? Math.min(long(f) / 2, practice.edgeBeside)
+        : Math.min(long(f) / 3, practice.besideJaws);
   const fromFree = free === 'left' ? rows.toReversed() : rows;
   const roomOf = (f: Feature) => long(f) - leave(f) - (chamfers(f)[1] ?? 0);
   const wide = (f: Feature) => widestOf(f).nominal;

@@ -171,7 +171,7 @@ export function firstSettings(making: Making, held: HoldingChoice, positions: re
     const begins = made.at(-1)?.ends ?? making.begins;
     const one = firstAt({ ...making, begins }, held, position, made.length, stands, alone);
     // what stays as the bar is wants no place of its own
-    if (!position.last && one.setup.steps.length <= 1) continue;
+    if (!position.last && one.sweeps.size === 0) continue;
     made.push(one);
     stands = position.out;
   }

@@ -28,6 +28,8 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['lightOnShort', 0.5, 1],
   ['thinUnderThread', 0.1, 0.2],
   ['carriedFrom', 5, 5],
+  ['edgeBeside', 4, 10],
+  ['roughLeast', 0.1, 0.2],
   ['partedOut', 3, 5],
   ['partedOutRing', 2, 2],
   ['partedWithin', 0.1, 0.1],

@@ -43,6 +43,8 @@ const numbers = {
   shortDiameters: 3,
   minutesPullOut: 0.5,
   carriedFrom: 5,
+  edgeBeside: 6,
+  roughLeast: 0.1,
   partedOut: 4,
   partedOutRing: 2,
   partedWithin: 0.1,

@@ -56,6 +56,8 @@ export const practices = {
   shortDiameters: of('diameters', 'out at the most that an end is faced and centred at', 'short-then-out'),
   minutesPullOut: of('min', 'loosened, pulled out to a stop, tightened', 'short-then-out', 'judgement'),
   carriedFrom: of('diameters', 'out at the most that work is turned with nothing that carries it', 'stick-out'),
+  edgeBeside: of('mm', 'from the jaws to an edge that is broken beside them', 'clearance', 'judgement'),
+  roughLeast: of('mm', 'on radius: less than that is no roughing cut, and left to the finishing ones', 'least-depth', 'judgement'),
   partedOut: of('diameters', 'out at the most that a piece with nothing that carries it is parted; else it is sawn', 'part-near', 'judgement'),
   partedOutRing: of('diameters', 'out at the most that a ring is parted', 'parted-to-thickness'),
   partedWithin: of('mm', 'either way, that a blade keeps a thickness: a finer one is faced', 'parted-to-thickness'),

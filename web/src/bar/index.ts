@@ -3,3 +3,4 @@ export { BarPicture } from './BarPicture';
 export { rowNumber } from './rowNumber';
 export { SmallOutline, SmallPart, Stamp } from './Stamp';
 export { HoldingPicture } from './HoldingPicture';
+export { SettingPicture } from './SettingPicture';

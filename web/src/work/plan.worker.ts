@@ -1,7 +1,7 @@
 import { type Progress, progressOf, type Shown, shownIn, type Strings, stringsIn } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
-import { type Alternative, alternatives, type Plan, plan, planning, provedAlternative } from '@obra/core/planner';
+import { type Alternative, alternatives, heldEach, type HeldSo, type Plan, plan, planning, provedAlternative } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 
 let newest = 0;
@@ -36,6 +36,10 @@ const planner = {
   /** Whole other ways; asked for only when somebody looks at them. */
   alternatives(job: Job, shop: Shop): readonly Alternative[] {
     return alternatives(job, shop, plan(job, shop));
+  },
+  /** What each way of holding a chucking makes of the whole route. */
+  heldEach(job: Job, shop: Shop, chucking: string): readonly HeldSo[] {
+    return heldEach(job, shop, plan(job, shop), chucking);
   },
   /** How far a job is and what comes next. */
   progress(job: Job, shop: Shop, log: readonly Entry[]): Progress {

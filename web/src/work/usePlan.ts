@@ -1,7 +1,7 @@
 import type { Progress } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
-import type { Alternative, Plan } from '@obra/core/planner';
+import type { Alternative, HeldSo, Plan } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';
@@ -54,6 +54,12 @@ async function ask(key: string, job: Job, shop: Shop): Promise<void> {
 export async function askAlternatives(job: Job, shop: Shop): Promise<readonly Alternative[]> {
   planner ??= Comlink.wrap<Planner>(startWorker());
   return planner.alternatives(job, shop);
+}
+
+/** What each way of holding a chucking makes of the whole route. */
+export async function askHeldEach(job: Job, shop: Shop, chucking: string): Promise<readonly HeldSo[]> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.heldEach(job, shop, chucking);
 }
 
 /** What the proof of another way finds. */

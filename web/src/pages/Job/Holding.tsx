@@ -14,6 +14,8 @@ import { HoldingPicture } from '../../bar';
 import { Big, Checks, FigureNumber, Mark, Said } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
 import { Carrying } from './Carrying';
+import { Chain, moveTo } from './Chain';
+import { HeldEach } from './HeldEach';
 import { HoldNumbers } from './HoldNumbers';
 import type { JobView } from './view';
 
@@ -100,14 +102,10 @@ export function Holding({ view }: { readonly view: JobView }) {
           <Carrying view={view} />
         </div>
         {route && (
-          <div className="d-flex gap-2 mb-2">
-            {route.setups.map((s, i) => (
-              <Button key={s.id} variant={s.id === setup?.id ? 'primary' : 'outline-dark'} onClick={() => view.choose(s.id)}>
-                Setup {i + 1}: {inWords(route.setups, s)}
-              </Button>
-            ))}
-            {held && <HoldNumbers view={view} held={held} />}
-          </div>
+          <>
+            <Chain view={view} route={route} />
+            <div className="d-flex gap-2 mb-2">{held && <HoldNumbers view={view} held={held} />}</div>
+          </>
         )}
         {first.length > 0 && <Options view={view} options={first} held={held} words="Ways of holding" onTake={take} />}
         {others.length > 0 && (
@@ -116,6 +114,7 @@ export function Holding({ view }: { readonly view: JobView }) {
             <Options view={view} options={others} held={held} words="Other ways of holding" onTake={take} />
           </details>
         )}
+        {held && !job.issue && <HeldEach view={view} held={held} />}
         {route && <BarUse view={view} route={route} />}
         {route && <Runouts view={view} route={route} />}
         {cannot.length > 0 && (
@@ -136,17 +135,8 @@ export function Holding({ view }: { readonly view: JobView }) {
 
 /** What a setup is to the one before it. */
 function headOf(setups: readonly Setup[], setup: Setup): string {
-  const before = setups[setups.indexOf(setup) - 1];
-  if (!before) return 'First holding';
-  if (setup.pulled) return setup.stickOut.value > before.stickOut.value ? 'Pulled out' : 'Carried anew';
-  return before.end === setup.end ? 'Held again' : 'Turned round';
-}
-
-/** A setup in a few words, as its button says it. */
-function inWords(setups: readonly Setup[], setup: Setup): string {
-  const before = setups[setups.indexOf(setup) - 1];
-  if (setup.pulled && before) return setup.stickOut.value > before.stickOut.value ? 'pulled out' : 'steady set';
-  return `end ${setup.end === 'left' ? 'B' : 'A'} out`;
+  const move = moveTo(setups, setup);
+  return setups[0] === setup ? 'First holding' : `${move.charAt(0).toUpperCase()}${move.slice(1)}`;
 }
 
 /** Ways of holding, best first, each with what speaks for and against it. */

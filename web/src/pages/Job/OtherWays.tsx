@@ -5,8 +5,8 @@ import { thingOf } from '@obra/core/ref';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber, Mark } from '../../slate';
-import { useAlternatives } from '../../work/useAlternatives';
-import { askProof } from '../../work/usePlan';
+import { useFromPlan } from '../../work/useFromPlan';
+import { askAlternatives, askProof } from '../../work/usePlan';
 import { rowNumber } from '../../bar';
 import type { JobView } from './view';
 
@@ -14,7 +14,7 @@ import type { JobView } from './view';
 export function OtherWays({ view }: { readonly view: JobView }) {
   const { job, shop, plan, units, open, older } = view;
   const [wanted, setWanted] = useState(false);
-  const { ways, failed } = useAlternatives(wanted && !older, job, shop, plan);
+  const { answer: ways, failed } = useFromPlan(wanted && !older, plan, '', () => askAlternatives(job, shop));
   const route = plan?.routes[0];
   if (!route || job.issue) return null;
   const take = (way: Alternative) => {

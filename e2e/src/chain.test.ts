@@ -1,0 +1,93 @@
+/* From bar to part in the browser: a batch of washers in one setting, a point held short, a spindle on the cones of its hole; each way of holding worked out whole. */
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { blankJob, type Job, SCHEMA } from '@obra/core/document';
+import { writeJobFile } from '@obra/core/exchange';
+import { demoUrl, goTo, pageForEach, saved, sees } from './harness';
+import { crowded, soundAt, violations } from './layout';
+
+const on = pageForEach();
+const dir = mkdtempSync(join(tmpdir(), 'obra-chain-'));
+afterAll(() => rmSync(dir, { recursive: true }));
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const row = (id: string, size: string, length: string) => ({ id, size: mm(size), length: mm(length) });
+
+/** Opens a job from a file, at a stage of it. */
+async function opened(id: string, own: Partial<Job>, drawing: Partial<Job['drawing']>): Promise<void> {
+  const blank = blankJob(id, 'mm');
+  const job: Job = { ...blank, ...own, drawing: { ...blank.drawing, title: { edges: 'broken' }, ...drawing } };
+  const file = join(dir, `${id}.json`);
+  writeFileSync(file, writeJobFile({ schema: SCHEMA, id, revision: 1, saved: '2026-11-29T08:00:00.000Z', by: 'test', job }, []));
+  const { page } = on;
+  await goTo(page, demoUrl(), '/jobs', 'Sheave axle');
+  const input = await page.waitForSelector('input[type="file"]');
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);
+  await sees(page, id);
+}
+
+const setups = () =>
+  on.page.$$eval('.chain-setting', (all) =>
+    all.map((e) => ({ words: (e as HTMLElement).innerText.replace(/\s+/g, ' '), chosen: e.getAttribute('aria-pressed') })),
+  );
+const moves = () => on.page.$$eval('.chain-move', (all) => all.map((e) => e.textContent));
+
+it('ten washers come out of one setting; one with a fine thickness is turned round for its second face', async () => {
+  const { page } = on;
+  await opened('ten-washers', { pieces: 10 }, { outside: [row('a', 'bar 25', '3')], boreRight: [row('h', '12', 'through')] });
+  await goTo(page, demoUrl(), '/jobs/ten-washers/holding', 'Setup 1');
+  expect(await setups()).toHaveLength(1);
+  await page.waitForSelector('select[aria-label="Parted face"]');
+  await soundAt(page);
+  await page.select('select[aria-label="Parted face"]', 'turned');
+  await sees(page, 'Setup 2');
+  expect(await moves()).toContain('turned round');
+  await page.keyboard.down('Control');
+  await page.keyboard.press('z');
+  await page.keyboard.up('Control');
+  await page.waitForFunction(() => !document.body.innerText.includes('Setup 2'), { timeout: 20_000 });
+  await saved(page);
+  await goTo(page, demoUrl(), '/jobs/ten-washers/route', 'pieces');
+  await sees(page, 'gripped once for 10 pieces');
+});
+
+it('a point is turned short, the bar pulled out after; the chain is gone through by keys and a setting is looked at', async () => {
+  const { page } = on;
+  await opened('short-point', {}, { outside: [row('p', '0.8 > 12', '10'), row('b', '12 h9', '20'), row('c', '16', '30'), row('d', '12', '20')] });
+  await goTo(page, demoUrl(), '/jobs/short-point/holding', 'Setup 1');
+  await page.select('select[aria-label="Pulled out"]', 'short');
+  await sees(page, 'pulled out');
+  const all = await setups();
+  expect(all.length).toBeGreaterThan(2);
+  await page.focus('.chain-setting:nth-of-type(1)');
+  const second = await page.$$('.chain-setting');
+  await second[1]?.focus();
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelectorAll('.chain-setting')[1]?.getAttribute('aria-pressed') === 'true', { timeout: 20_000 });
+  expect(new URL(page.url()).searchParams.get('at')).toMatch(/-2$/);
+  await soundAt(page);
+  for (const [width, height] of [
+    [1280, 680],
+    [1024, 768],
+  ] as const) {
+    await page.setViewport({ width, height });
+    expect([width, await crowded(page)]).toEqual([width, []]);
+  }
+});
+
+it('a spindle bored through goes between centres on cones, asked for; each way of holding is worked out whole', async () => {
+  const { page } = on;
+  await opened('on-cones', {}, { outside: [row('a', '30 h6', '160')], boreRight: [row('h', '10', 'through')] });
+  await goTo(page, demoUrl(), '/jobs/on-cones/holding', 'Setup 1');
+  await page.select('select[aria-label="Carried"]', 'centres');
+  await sees(page, 'Setup 4');
+  expect(await moves()).toEqual(expect.arrayContaining(['on to its centres', 'end for end']));
+  await page.evaluate(() => {
+    for (const d of document.querySelectorAll('details')) if (d.textContent.includes('minutes against runout')) d.open = true;
+  });
+  await page.waitForSelector('[data-testid="dots"] svg', { timeout: 20_000 });
+  await page.waitForSelector('table[aria-label="Each way of holding, worked out whole"] tbody tr', { timeout: 20_000 });
+  expect(await violations(page)).toEqual([]);
+  await goTo(page, demoUrl(), '/jobs/on-cones/route', 'cone of 60');
+});
