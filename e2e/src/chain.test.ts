@@ -91,3 +91,88 @@ it('a spindle bored through goes between centres on cones, asked for; each way o
   expect(await violations(page)).toEqual([]);
   await goTo(page, demoUrl(), '/jobs/on-cones/route', 'cone of 60');
 });
+
+it('a hexagon is milled on the bar and cut off after; a plate is turned over and its rim turned where it lies', async () => {
+  const { page } = on;
+  await opened(
+    'hexagon-on-bar',
+    {},
+    { outside: [row('s', 'M12', '20'), row('h', 'bar 20', '8')], details: [{ id: 'x', on: 'h', kind: 'hexagon', at: mm('0'), size: mm('17') }] },
+  );
+  await goTo(page, demoUrl(), '/jobs/hexagon-on-bar/route', 'Beside the lathe');
+  const order = await page.$$eval('[data-step]', (all) => all.map((e) => e.getAttribute('data-step') ?? ''));
+  expect(order.findIndex((id) => id.startsWith('away@'))).toBeLessThan(order.findIndex((id) => /^(part|saw)-off/.test(id)));
+  await opened('bored-plate', {}, { outside: [row('a', '80', '10')], boreRight: [row('b', '20 H7', 'through')] });
+  await goTo(page, demoUrl(), '/jobs/bored-plate/holding', 'Setup 1');
+  await page.select('select[aria-label="Carried"]', 'plate');
+  await sees(page, 'Setup 3');
+  expect(await moves()).toEqual(expect.arrayContaining(['turned over', 'bolted where it lies']));
+  await soundAt(page);
+});
+
+describe('the jaws moved in the picture', () => {
+  const handle = async (words: string) => {
+    const it = await on.page.waitForSelector(`[role="slider"][aria-label="${words}"]`);
+    const box = await it?.boundingBox();
+    if (!it || !box) throw new Error(`no handle ${words}`);
+    return { it, x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const typed = (id: string) => on.page.$eval(`#${id}`, (e) => (e as HTMLInputElement).value);
+  const value = async (id: string, test: (n: number) => boolean) => {
+    for (let tries = 0; tries < 100; tries++) {
+      const now = Number(await typed(id));
+      if (test(now)) return now;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error(`${id} stands at ${await typed(id)}`);
+  };
+  beforeEach(async () => {
+    await opened('moved-jaws', {}, { outside: [row('a', '24 h9', '30'), row('b', '32', '20')] });
+    await goTo(on.page, demoUrl(), '/jobs/moved-jaws/holding', 'Setup 1');
+  });
+
+  it('by mouse: what comes of it stands there while they move, without a commit; letting go is one undo', async () => {
+    const { page } = on;
+    const { x, y } = await handle('Stick-out, in the picture');
+    const before = await page.$eval('[role="slider"][aria-label="Stick-out, in the picture"]', (e) => Number(e.getAttribute('aria-valuenow')));
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    const took: number[] = [];
+    for (let i = 1; i <= 20; i++) {
+      await page.mouse.move(x - 3 * i, y);
+      took.push(await page.evaluate(() => performance.now()));
+    }
+    expect(await page.$eval('.moving:not(:empty)', (e) => e.textContent)).toMatch(/out, [\d.]+ diameters, a light cut bends it [\d.]+/);
+    expect(await typed('stick-out')).toBe('');
+    await page.mouse.up();
+    const now = await value('stick-out', (n) => n > before);
+    expect(now).toBeLessThan(before + 60);
+    await soundAt(page);
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await value('stick-out', (n) => n === 0);
+  });
+
+  it('by keys, a step at a time; the grip too; inches as inches', async () => {
+    const { page } = on;
+    const out = await handle('Stick-out, in the picture');
+    await out.it.evaluate((e) => (e as SVGElement).focus());
+    await page.keyboard.press('ArrowLeft');
+    const once = await value('stick-out', (n) => n > 0);
+    const grip = await handle('Grip, in the picture');
+    await grip.it.evaluate((e) => (e as SVGElement).focus());
+    await page.keyboard.press('ArrowRight');
+    expect(await value('grip', (n) => n > 0)).toBeGreaterThan(3);
+    expect(once).toBeGreaterThan(50);
+  });
+
+  it('by a finger', async () => {
+    const { page } = on;
+    const { x, y } = await handle('Stick-out, in the picture');
+    const touch = await page.touchscreen.touchStart(x, y);
+    for (let i = 1; i <= 8; i++) await touch.move(x - 5 * i, y);
+    await touch.end();
+    await value('stick-out', (n) => n > 0);
+  });
+});

@@ -48,7 +48,7 @@ await shot('holding');
 await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Out of the rack');
 await page.select('select[aria-label="Carried"]', 'centres');
 await sees(page, 'Setup 4: end A out');
-await press(page, 'Setup 4: end A out');
+await page.click('.chain li:nth-child(4) .chain-setting');
 await shot('holding-centres');
 await page.select('select[aria-label="Carried"]', '');
 await goTo(page, server.url, '/jobs/sheave-axle/route?at=rough-turn@s1', 'Part off');

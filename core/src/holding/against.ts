@@ -1,13 +1,13 @@
 import { gripHolds } from '../cutting';
 import type { Holding } from '../document';
 import type { Finding, FindingCode } from '../finding';
-import { type Beam, complianceAt } from '../mechanics';
-import { diameter, exceeds, fallsShort, figure, force, length, PLACE, ratio, say, spindleSpeed } from '../quantity';
+import { diameter, exceeds, fallsShort, force, length, PLACE, ratio, say, spindleSpeed } from '../quantity';
 import { takesForm, grips, isChuck, mmOf, practice } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
 import { runoutOf, type RunoutPart } from './runout';
 import { squeezeOf } from './squeeze';
+import { pushedAside } from './standingOut';
 import type { Supporting } from './supports';
 
 /* What speaks against a way of holding: its kind, its range, stick-out, spring, grip, room, runout. */
@@ -108,17 +108,11 @@ export function stickOutFindings(
 export function bends(held: Held, holding: Holding, support: Supporting | undefined, out: number): readonly Finding[] {
   if (!(out > 1) || !(held.diameter > 0)) return [];
   const centre = holding.kind === 'centres' ? holding : support?.kind === 'centre' ? support.item : support?.centre;
-  const beam: Beam = {
-    stretches: [{ from: 0, to: out, diameter: held.diameter }],
-    modulus: held.modulus,
-    clamp: { lateral: holding.lateral, angular: holding.angular },
-    rests: centre ? [{ at: out, stiffness: centre.lateral }] : [],
-  };
-  const behind = (x: number) => Math.max(0.1, x - 4);
-  const at = (x: number): number =>
-    complianceAt(support?.kind === 'followRest' ? { ...beam, rests: [...beam.rests, { at: behind(x), stiffness: support.item.lateral }] } : beam, x);
-  const give = Math.max(at(out), at(0.6 * out));
-  const spring = figure('length', 'spring', { F: practice.lightPush, give: 1000 * give }, { step: 0.01 });
+  const spring = pushedAside(
+    { holding, centre, diameter: held.diameter, modulus: held.modulus },
+    out,
+    support?.kind === 'followRest' ? support.item : undefined,
+  );
   return spring.value <= practice.bendsFrom
     ? []
     : [

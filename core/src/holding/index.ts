@@ -6,4 +6,5 @@ export type { Held, ToKeep } from './held';
 export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './hold';
 export { likeBars, nest, type Nesting } from './nesting';
 export { runoutOf, type RunoutPart } from './runout';
+export { type PlainBar, standingOut } from './standingOut';
 export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece } from './started';

@@ -326,3 +326,28 @@ it('a route written as choices comes again, pulled out, parted or on cones', () 
     expect(routeOf({ ...job, choices: [...choicesOf(route, job)] })).toEqual(route);
   }
 });
+
+it('nothing is bored from an arbor that fills the hole', () => {
+  const both = { ...jobOf([row('a', '40', '40')], [row('h', '20 H7', 'through')]) };
+  const job: Job = { ...both, drawing: { ...both.drawing, boreLeft: [row('g', '26', '8')], boreRight: [row('h', '20 H7', 'through')] } };
+  for (const setup of routeOf(job).setups) if (setup.onArbor) expect(setup.steps.some((s) => s.verb === 'bore' || s.verb === 'drill')).toBe(false);
+});
+
+describe('what nothing holds', () => {
+  const pin = jobOf([row('a', '12 h9', '30'), row('b', '18', '20')]);
+  it.each<readonly [string, Shop, boolean]>([
+    ['a shop with one chuck', { ...shop, holdings: shop.holdings.filter((h) => h.kind === 'threeJaw') }, true],
+    [
+      'a chuck too small for the bar',
+      { ...shop, holdings: shop.holdings.filter((h) => h.kind === 'threeJaw').map((h) => ({ ...h, outside: { from: mm('1'), to: mm('5') } })) },
+      false,
+    ],
+    ['no chuck at all', { ...shop, holdings: [] }, false],
+    ['a spindle that passes nothing', { ...shop, machines: shop.machines.map((m) => ({ ...m, through: mm('1') })) }, true],
+  ])('%s: a plan as far as it goes, and what is wanted', (_, where, goes) => {
+    const made = plan(pin, where);
+    expect(made.findings.some((f) => f.severity === 'stop')).toBe(!goes);
+    if (goes) expect(made.routes[0]?.setups.length).toBeGreaterThan(0);
+    else expect(writeSentence(made.findings.find((f) => f.severity === 'stop')?.says ?? [], 'mm').length).toBeGreaterThan(10);
+  });
+});

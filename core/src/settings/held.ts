@@ -130,7 +130,8 @@ export function heldTurned(facts: Facts, first: End, gripping: Gripping, reach: 
     centreAllowed: centreGoesIn(facts, end),
     centreDrawn: centreDrawn(facts, end),
     hole: holeOf(facts, end),
-    bore: through?.nearDiameter.nominal,
+    // what fills the hole is no place to drill and bore the other end from
+    bore: part.features.some((f) => f.side === end) ? undefined : through?.nearDiameter.nominal,
     wall,
     keep: toKeep(part, first, reach),
     clear: cutBeside(facts, end, gripping, reach),

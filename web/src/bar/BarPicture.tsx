@@ -10,6 +10,7 @@ import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
+import { MoveJaws } from './MoveJaws';
 import type { BarPictureProps, PictureProps } from './props';
 import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
@@ -165,6 +166,9 @@ function Picture(props: PictureProps) {
       />
       {show === 'holding' && setup && held && !setup.onArbor && (
         <HoldLengths map={map} view={view} setup={setup} units={units} radius={Math.max(gripRadius, largestOf(part) / 2)} collet={collet} />
+      )}
+      {show === 'holding' && setup && held && props.movable && !setup.carried && !setup.onArbor && (
+        <MoveJaws {...props.movable} map={map} view={view} setup={setup} units={units} />
       )}
       {show === 'holding' && setup?.bent && (
         <BentLine map={map} view={view} bent={setup.bent} units={units} foot={map.y(-Math.max(gripRadius, largestOf(part) / 2))} />

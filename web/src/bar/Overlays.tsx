@@ -140,7 +140,7 @@ export function HoldLengths({
       {face - back > (collet ? 60 : 130) &&
         jaw > 40 &&
         span(back, face, gripAt, writeWithUnit(setup.grip, units), collet ? undefined : back + (face - back) / 4)}
-      {map.x(0) - face > 90 && span(face, map.x(0), y, `${writeWithUnit(setup.stickOut, units)} out`, face + 0.3 * (map.x(0) - face))}
+      {map.x(0) - face > 90 && span(face, map.x(0), y, `${writeWithUnit(setup.stickOut, units)} out`, face + 0.6 * (map.x(0) - face))}
     </g>
   );
 }

@@ -5,6 +5,7 @@ import type { Step } from '@obra/core/operations';
 import type { Units } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import type { Region } from '@obra/core/stock';
+import type { Movable } from './MoveJaws';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;
@@ -23,6 +24,8 @@ export interface BarPictureProps {
   /** checks, marked at the row they are about */
   readonly findings?: readonly Finding[];
   readonly onPick?: (row: string) => void;
+  /** the jaws may be moved by hand */
+  readonly movable?: Movable | undefined;
   readonly height?: number;
 }
 

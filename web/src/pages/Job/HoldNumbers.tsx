@@ -1,4 +1,4 @@
-import type { Cell, Choice } from '@obra/core/document';
+import type { Cell, Choice, Job } from '@obra/core/document';
 import { parseLength, write } from '@obra/core/quantity';
 import { chuckingsOf, type Chucking } from '@obra/core/settings';
 import { useState } from 'react';
@@ -8,18 +8,18 @@ import type { JobView } from './view';
 
 type Hold = Extract<Choice, { kind: 'hold' }>;
 
+/** The choice of how a chucking is held, as it stands now. */
+export function holdOf(job: Job, held: Chucking): Hold {
+  const own = job.choices.findLast((c): c is Hold => c.kind === 'hold' && c.setup === held.id);
+  return own ?? { kind: 'hold', id: `hold-${held.id}`, setup: held.id, holding: held.holding, support: held.support.map(({ item }) => ({ item })) };
+}
+
 /** Grip, stick-out and the place of a steady, by number; an empty cell leaves it as computed. */
 export function HoldNumbers({ view, held }: { readonly view: JobView; readonly held: Chucking }) {
   const { job, units, open } = view;
   const own = job.choices.findLast((c): c is Hold => c.kind === 'hold' && c.setup === held.id);
   const steady = held.support.find((s) => s.kind === 'steady');
-  const base: Hold = own ?? {
-    kind: 'hold',
-    id: `hold-${held.id}`,
-    setup: held.id,
-    holding: held.holding,
-    support: held.support.map(({ item }) => ({ item })),
-  };
+  const base = holdOf(job, held);
   const route = view.plan?.routes[0];
   const put = (value: Hold) => open.edit(holdEdits(route, value));
   const set = (key: 'grip' | 'stickOut') => (cell: Cell | undefined) => {
