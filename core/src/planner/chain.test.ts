@@ -351,3 +351,18 @@ describe('what nothing holds', () => {
     else expect(writeSentence(made.findings.find((f) => f.severity === 'stop')?.says ?? [], 'mm').length).toBeGreaterThan(10);
   });
 });
+
+it('what was given out before bars stayed whole keeps a blank for each piece; a plate asked for with its bored face first is made so', () => {
+  const washers = jobOf([row('a', 'bar 25', '4')], [row('h', '12', 'through')], {}, { pieces: 5 });
+  const made = routeOf(washers);
+  const choices = choicesOf(made, washers).filter((c) => !(c.kind === 'method' && (c.of === 'pull' || c.of === 'parted')) && c.kind !== 'bar');
+  const given: Job = { ...washers, issue: { at: '2026-11-01T08:00:00.000Z', app: '0.1.0', choices: [...choices], kit: shop } };
+  expect(routeOf(given).bar.cut.formula).toBe('barLength');
+  expect(made.bar.cut.formula).toBe('barEach');
+  const plate = jobOf([row('a', '80', '10')], [row('h', '20 H7', 'through')]);
+  const asked: readonly Choice[] = [
+    { kind: 'method', id: 'f', of: 'first', method: 'right' },
+    { kind: 'method', id: 'c', of: 'carrying', method: 'plate' },
+  ];
+  expect(routeOf({ ...plate, choices: [...asked] }).setups.map((s) => s.id)).toEqual(['right-1', 'left-1', 'left-2']);
+});

@@ -52,7 +52,9 @@ function openAtFar(part: Part, first: End): boolean {
 /** The bar stays whole, or a length for all of them is sawn off: small like pieces, and it goes through the spindle. @source bar-or-blank, common practice */
 export function goesWhole(facts: Facts): boolean {
   const { job, bar, part, started, machine, chosen } = facts;
-  if (started || job.pieces === 1 || chosen.ways.has('bar')) return false;
+  // what was given out before bars were pulled out stays a blank for each piece
+  const before = job.issue !== undefined && !chosen.method.has('pull');
+  if (started || job.pieces === 1 || chosen.ways.has('bar') || before) return false;
   return atMost(turnsOver(facts), mmOf(machine.through, Infinity), PLACE) && part.length <= practice.shortDiameters * mmOf(bar.across);
 }
 

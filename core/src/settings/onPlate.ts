@@ -17,7 +17,9 @@ export function onPlate(facts: Facts, first: End): Layout | Refused {
   const reach = reachOf(part.features, far);
   const outside = part.features.filter((f) => f.side === 'outside');
   const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
-  const bored = part.features.some((f) => f.side === far && f.through === true);
+  // asked for with its bored face first it is made so: the rim then runs as true as it is dialled
+  const asked = facts.chosen.method.get('first')?.method === first;
+  const bored = part.features.some((f) => f.through === true && (f.side === far || (asked && f.side === first)));
   if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
   if (!bored) return { why: say`it is held last by a bolt through its bore, and no hole goes through from the end that is worked last` };
   if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
