@@ -100,6 +100,8 @@ it('another tool does a step, and is let go again; a step is pinned as it is', a
   await sees(page, 'pin as it is');
   await press(page, 'pin as it is');
   await sees(page, 'let it go: pinned');
+  // a plan that is being worked out anew stands greyed
+  await page.waitForFunction(() => document.querySelector('.older') === null, { timeout: 20_000 });
   await soundAt(page);
   await undo();
   await sees(page, 'pin as it is');

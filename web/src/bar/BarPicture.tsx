@@ -3,17 +3,19 @@ import { type Feature, type Part, widestOf } from '@obra/core/drawing';
 import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { memoSteady } from '../shell/useSteady';
 import { Dimensions, footOf } from './Dimensions';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
-import { MoveJaws } from './MoveJaws';
 import type { BarPictureProps, PictureProps } from './props';
 import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
+
+// loaded where jaws may be moved: no first screen carries it
+const MoveJaws = lazy(() => import('./MoveJaws').then((m) => ({ default: m.MoveJaws })));
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
 export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps) {
@@ -168,7 +170,9 @@ function Picture(props: PictureProps) {
         <HoldLengths map={map} view={view} setup={setup} units={units} radius={Math.max(gripRadius, largestOf(part) / 2)} collet={collet} />
       )}
       {show === 'holding' && setup && held && props.movable && !setup.carried && !setup.onArbor && (
-        <MoveJaws {...props.movable} map={map} view={view} setup={setup} units={units} />
+        <Suspense>
+          <MoveJaws {...props.movable} map={map} view={view} setup={setup} units={units} />
+        </Suspense>
       )}
       {show === 'holding' && setup?.bent && (
         <BentLine map={map} view={view} bent={setup.bent} units={units} foot={map.y(-Math.max(gripRadius, largestOf(part) / 2))} />
