@@ -184,6 +184,17 @@ describe('between centres on cones', () => {
     expect(plan(sleeve('10'), shop).findings.map((f) => f.code)).not.toContain('gouged');
   });
 
+  it('the end that its hole is drilled from goes first: no cone is cut in solid metal', () => {
+    const drawn = sleeve('10').drawing;
+    const other = { ...sleeve('10'), drawing: { ...drawn, boreLeft: drawn.boreRight, boreRight: [] } };
+    const route = routeOf(other);
+    expect([route.layout, route.first]).toEqual(['centres', 'left']);
+    const ids = stepsOf(route).map((s) => s.id);
+    expect(ids.indexOf('drill@h')).toBeLessThan(ids.indexOf('chamfer@h.farCone'));
+    const wrong: Choice = { kind: 'method', id: 'f', of: 'first', method: 'right' };
+    expect(plan({ ...other, choices: [...other.choices, wrong] }, shop).findings.map((f) => f.code)).toContain('carrying-not-possible');
+  });
+
   it('not with a wall too thin for a cone, nor with a hole that goes in from one end only: said', () => {
     const blind = jobOf([row('a', '30', '160')], [row('h', '10', '40')], {}, sleeve('10'));
     for (const job of [sleeve('27'), { ...sleeve('10'), drawing: blind.drawing }])

@@ -1,4 +1,4 @@
-import { otherEnd, rowAt, threadOf } from '../drawing';
+import { letterOf, otherEnd, rowAt, threadOf } from '../drawing';
 import { weighHoldings } from '../holding';
 import { type Facts, severingOf, takesCone } from '../operations';
 import { exceeds, PLACE, say } from '../quantity';
@@ -21,6 +21,8 @@ export function betweenCentres(facts: Facts, first: End): Layout | Refused {
   const holes = part.features.filter((f) => f.side !== 'outside');
   const open = holes.find((f) => f.through === true && f.form === 'cylinder' && threadOf(f) === undefined);
   if (holes.length > 0 && !open) return { why: say`a hole takes the centre of an end away, and none goes through for a cone in both its mouths` };
+  // the cone at the second end is cut in the mouth of a hole that is there
+  if (open && open.side !== first) return { why: say`its hole is drilled from end ${letterOf(far)}: that end goes first` };
   const ends = (['right', 'left'] as const).map((end) =>
     rowAt(
       part.features.filter((f) => f.side === 'outside'),
@@ -62,7 +64,7 @@ export function betweenCentres(facts: Facts, first: End): Layout | Refused {
     const other = otherEnd(end);
     const all: Reach = Object.fromEntries(part.features.filter((f) => f.side === 'outside').map((f) => [f.id, other]));
     const gripping = grippingOf(part, all, other);
-    const held = { ...heldTurned(facts, other, gripping, all, sheetOf('')), setup: `${end}-3` };
+    const held = { ...heldTurned(facts, other, gripping, all, { ...sheetOf(''), off: { right: 0, left: 0 } }), setup: `${end}-3` };
     return {
       id: `${end}-3`,
       options: weighHoldings(held, shop),

@@ -44,7 +44,7 @@ export function beginning(facts: Facts, first: End, { pulled, parted = false }: 
   const { part, bar, shop, started, chosen, job, machine } = facts;
   const across = mmOf(bar.across);
   const usual = severingOf(facts, wallOf(facts));
-  const severing = pulled ? severedFar(facts, usual, wallOf(facts), first) : usual;
+  const severing = pulled ? severedFar(facts, usual, wallOf(facts)) : usual;
   const typed = chosen.hold.get(`${first}-1`);
   const whole = wayChosen(facts, 'bar') === 'whole' || goesWhole(facts);
   const each = part.length + practice.faceFirst + (parted ? 0 : practice.faceSecond) + severing.width;

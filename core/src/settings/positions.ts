@@ -1,4 +1,4 @@
-import { faceOf, type Feature, innerOf, inward, otherEnd, rowAt } from '../drawing';
+import { faceOf, type Feature, innerOf, inward, otherEnd } from '../drawing';
 import type { HoldingChoice, Support } from '../holding';
 import { type Facts, type Severing, severingOf } from '../operations';
 import { alike, atMost, exceeds, PLACE } from '../quantity';
@@ -129,18 +129,14 @@ export const workedOut = (positions: readonly Position[]): number =>
   Math.max(1, ...positions.filter((p) => p.opens || p.rows === undefined || p.rows.size > 0).map((p) => p.out));
 
 /** A piece that hangs far out of the jaws with nothing to carry it is sawn off, not parted, where the shop has a saw and nobody asked otherwise. @source part-near, common practice */
-export function severedFar(facts: Facts, severing: Severing, wall: number, first: End): Severing {
+export function severedFar(facts: Facts, severing: Severing, wall: number): Severing {
   const { part, bar, chosen } = facts;
   const asked = chosen.method.has('left') || chosen.method.has('right');
   const out = part.length + practice.faceFirst + practice.faceSecond + severing.width + practice.bladeGap;
   const saw = facts.shop.tools.some((t) => t.kind === 'saw');
   if (asked || !saw || severing.method === 'saw' || !exceeds(out, practice.partedOut * mmOf(bar.across), PLACE)) return severing;
-  const far = rowAt(
-    part.features.filter((f) => f.side === 'outside'),
-    otherEnd(first),
-  );
   const method = new Map(chosen.method).set('left', { kind: 'method', id: 'far', of: 'left', method: 'saw' });
-  return far ? severingOf({ ...facts, chosen: { ...chosen, method } }, wall) : severing;
+  return severingOf({ ...facts, chosen: { ...chosen, method } }, wall);
 }
 
 /** z of the jaws’ face while the bar stands so far out. */

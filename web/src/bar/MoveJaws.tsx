@@ -29,7 +29,6 @@ export function MoveJaws(props: Props) {
   const { map, view, setup, slides } = props;
   const ends = setup.gripped.map((z) => map.x(view(z)));
   const [back, face] = [Math.min(...ends), Math.max(...ends)];
-  // a bar with break lines has no one scale to drag in: by keys there
   return (
     <g className="noprint">
       {slides && <Handle {...props} what="stickOut" at={face} />}
@@ -61,6 +60,7 @@ function Handle({ what, at, map, setup, units, bar, speed, onMoved }: Props & { 
     if (Math.abs(now - was) > 1e-6) onMoved({ [what]: now });
   };
   const down = (e: PointerEvent<SVGRectElement>) => {
+    // a bar with break lines has no one scale to drag in: by keys there
     if (map.breaks.length > 0) return;
     e.stopPropagation();
     e.currentTarget.setPointerCapture(e.pointerId);

@@ -27,57 +27,76 @@ export function Carrying({ view }: { readonly view: JobView }) {
   const value = (c: Choice | undefined) => (c?.kind === 'method' ? c.method : '');
   return (
     <>
-      <label className="d-flex gap-2 align-items-baseline">
-        <span className="quiet">begin at</span>
-        <select className="assumed" aria-label="Begin at" value={value(first)} onChange={(e) => set('first', e.target.value)}>
-          <option value="">the cheaper end (now {route.first === 'left' ? 'B' : 'A'})</option>
-          <option value="right">end A</option>
-          <option value="left">end B</option>
-        </select>
-      </label>
-      <label className="d-flex gap-2 align-items-baseline">
-        <span className="quiet">carried</span>
-        <select className="assumed" aria-label="Carried" value={value(carried)} onChange={(e) => set('carrying', e.target.value)}>
-          <option value="">as is cheapest (now {words[route.layout]})</option>
-          {Object.entries(words).map(([name, says]) => (
-            <option key={name} value={name}>
-              {says}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Pick
+        words="begin at"
+        label="Begin at"
+        value={value(first)}
+        free={`the cheaper end (now ${route.first === 'left' ? 'B' : 'A'})`}
+        from={ends}
+        onPick={(m) => set('first', m)}
+      />
+      <Pick
+        words="carried"
+        label="Carried"
+        value={value(carried)}
+        free={cheapest(words[route.layout])}
+        from={words}
+        onPick={(m) => set('carrying', m)}
+      />
       {route.layout === 'chuck' && (
-        <>
-          <label className="d-flex gap-2 align-items-baseline">
-            <span className="quiet">bar</span>
-            <select className="assumed" aria-label="Pulled out" value={value(pull)} onChange={(e) => set('pull', e.target.value)}>
-              <option value="">as is cheapest (now {pulled ? pulls.short : pulls.once})</option>
-              {Object.entries(pulls).map(([name, says]) => (
-                <option key={name} value={name}>
-                  {says}
-                </option>
-              ))}
-            </select>
-          </label>
-          {(stays || parted) && (
-            <label className="d-flex gap-2 align-items-baseline">
-              <span className="quiet">parted face</span>
-              <select className="assumed" aria-label="Parted face" value={value(parted)} onChange={(e) => set('parted', e.target.value)}>
-                <option value="">as is cheapest (now {stays ? faces.stays : faces.turned})</option>
-                {Object.entries(faces).map(([name, says]) => (
-                  <option key={name} value={name}>
-                    {says}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-        </>
+        <Pick
+          words="bar"
+          label="Pulled out"
+          value={value(pull)}
+          free={cheapest(pulled ? pulls.short : pulls.once)}
+          from={pulls}
+          onPick={(m) => set('pull', m)}
+        />
+      )}
+      {route.layout === 'chuck' && (stays || parted) && (
+        <Pick
+          words="parted face"
+          label="Parted face"
+          value={value(parted)}
+          free={cheapest(stays ? faces.stays : faces.turned)}
+          from={faces}
+          onPick={(m) => set('parted', m)}
+        />
       )}
     </>
   );
 }
 
+interface PickProps {
+  readonly words: string;
+  readonly label: string;
+  /** empty: left to the planner */
+  readonly value: string;
+  /** what the planner takes, in words */
+  readonly free: string;
+  readonly from: Readonly<Record<string, string>>;
+  readonly onPick: (method: string) => void;
+}
+
+/** One move of the chain, left to the planner or chosen. */
+function Pick({ words: says, label, value, free, from, onPick }: PickProps) {
+  return (
+    <label className="d-flex gap-2 align-items-baseline">
+      <span className="quiet">{says}</span>
+      <select className="assumed" aria-label={label} value={value} onChange={(e) => onPick(e.target.value)}>
+        <option value="">{free}</option>
+        {Object.entries(from).map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+const cheapest = (now: string) => `as is cheapest (now ${now})`;
+const ends = { right: 'end A', left: 'end B' } as const;
 const pulls = { short: 'short first, then pulled out', once: 'stands out all the while' } as const;
 const faces = { stays: 'left as the blade leaves it', turned: 'faced, turned round' } as const;
 const words = { chuck: 'in chucks', centres: 'between centres', plate: 'on the faceplate' } as const;

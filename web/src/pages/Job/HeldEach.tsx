@@ -54,7 +54,7 @@ export function HeldEach({ view, held }: { readonly view: JobView; readonly held
                     {w.taken || !w.more ? (
                       ''
                     ) : (
-                      <FigureNumber figure={w.more} units={units} text={`${w.more.value < 0 ? '' : '+'}${w.more.value.toFixed(1)} min`} />
+                      <FigureNumber figure={w.more} units={units} text={`${w.more.value < 0 ? '−' : '+'}${writeMinutes(Math.abs(w.more.value))}`} />
                     )}
                   </td>
                   <td className="num">{w.setups}</td>

@@ -280,7 +280,8 @@ function useMovable(view: JobView, stage: Stage): Movable | undefined {
       modulus: 1000 * materialOf(job.drawing.material).modulus,
     },
     speed: Math.max(0, ...setup.steps.map((s) => s.figures['speed']?.value ?? 0)),
-    slides: held.id === chuckingsOf(route.setups)[0]?.id && route.layout === 'chuck' && route.bar.id !== STARTED,
+    // where it is pulled out, at the length that it is pulled out to
+    slides: setup === held.settings.at(-1) && held.id === chuckingsOf(route.setups)[0]?.id && route.layout === 'chuck' && route.bar.id !== STARTED,
     onMoved,
   };
 }
