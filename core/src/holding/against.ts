@@ -1,7 +1,7 @@
 import { gripHolds } from '../cutting';
 import type { Holding } from '../document';
 import type { Finding, FindingCode } from '../finding';
-import { diameter, exceeds, fallsShort, force, length, PLACE, ratio, say, spindleSpeed } from '../quantity';
+import { diameter, exceeds, fallsShort, force, length, PLACE, ratio, say, spindleSpeed, tidy } from '../quantity';
 import { takesForm, grips, isChuck, mmOf, practice } from '../shop';
 import { gripOf } from './grip';
 import type { Held } from './held';
@@ -146,7 +146,7 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
   const wanted = Math.min(held.diameter, mmOf(holding.jaw?.length, practice.jawLong));
   // corners knock: a broken cut levers it out
   const broken = held.form === 'square' || held.form === 'hex';
-  if (!supported && held.carried === undefined && fallsShort(grip, wanted, PLACE) && (broken || out > held.diameter || tiny))
+  if ((!supported || tiny) && held.carried === undefined && fallsShort(grip, wanted, PLACE) && (broken || out > held.diameter || tiny))
     findings.push({
       code: 'short-grip',
       about,
@@ -155,7 +155,9 @@ export function gripFindings(held: Held, holding: Holding, supported: boolean, g
         ? say`only ${length(grip)} of grip on ${diameter(held.diameter)}`
         : say`${length(grip)} of grip on ${diameter(held.diameter)} is under one diameter`,
       why: tiny
-        ? say`a short grip: seated back against the jaws, a stop or parallels, a plug or a centre behind it as a fail-safe; light cuts`
+        ? supported
+          ? say`a short grip: seated back against the jaws, a stop or parallels; what carries the other end is its fail-safe; light cuts`
+          : say`a short grip: seated back against the jaws, a stop or parallels, a plug or a centre behind it as a fail-safe; light cuts`
         : say`it may rattle out under a heavy or broken cut: a centre up as a fail-safe, or lighter cuts`,
       mends: [],
     });
@@ -221,9 +223,9 @@ export function roomFindings(held: Held, holding: Holding): readonly Finding[] {
 }
 
 /** Relations to what was made in another setup: how likely this holding keeps them. */
-export function keepFindings(held: Held, holding: Holding): readonly Finding[] {
+export function keepFindings(held: Held, holding: Holding, grip: number): readonly Finding[] {
   return held.keep.flatMap((relation): readonly Finding[] => {
-    const { expected, within } = runoutOf(partsOf(holding));
+    const { expected, within } = runoutOf(partsOf(holding, relation.faces, grip));
     const chance = within(relation.limit);
     if (chance.value >= 0.95) return [];
     return [
@@ -242,8 +244,15 @@ export function keepFindings(held: Held, holding: Holding): readonly Finding[] {
   });
 }
 
-/** What a re-chucking adds up of. */
-export const partsOf = (holding: Holding): readonly RunoutPart[] => [
-  { words: holding.name, tir: mmOf(holding.trueWithin) },
-  { words: 'spindle and cut', tir: practice.sameChucking },
-];
+/**
+ * What a re-chucking adds up of. A face that is not seated on another tilts by the runout of the chuck over the length that it grips: a wide face shows more of it.
+ * @source common practice
+ */
+export function partsOf(holding: Holding, faces?: number, grip = 0): readonly RunoutPart[] {
+  const tilts = faces !== undefined && (holding.kind === 'threeJaw' || holding.kind === 'fourJaw' || holding.kind === 'collet');
+  const lever = tilts ? Math.max(1, faces / Math.max(1, grip)) : 1;
+  return [
+    { words: holding.name, tir: tidy(mmOf(holding.trueWithin) * lever) },
+    { words: 'spindle and cut', tir: practice.sameChucking },
+  ];
+}

@@ -7,6 +7,8 @@ export interface ToKeep {
   readonly id: string;
   readonly words: string;
   readonly limit: number;
+  /** of faces that are to be square or parallel: the widest of them, mm */
+  readonly faces?: number | undefined;
   /** what it is dialled on: the row made before */
   readonly datum: string;
 }

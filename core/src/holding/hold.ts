@@ -61,14 +61,16 @@ function weigh(held: Held, holding: Holding, support: Supporting | undefined): H
     ...(support ? supportFindings(held, support, stickOut.value) : []),
     ...(stop ? [] : [...gripFindings(held, holding, support !== undefined, grip.value, stickOut.value), ...roomFindings(held, holding)]),
   ];
-  const because = reasonsOf(held, holding, support, slender, stickOut.value);
-  findings.push(...keepFindings(held, holding));
+  const because = reasonsOf(held, holding, support, slender, stickOut.value, grip.value);
+  findings.push(...keepFindings(held, holding, grip.value));
   const score = figure('ratio', 'score', {
     runout: mmOf(holding.trueWithin),
     weight: held.finished ? 1 : 0.1,
     marks: holding.marks && held.finished ? 1 : 0,
-    // the further beyond four diameters nothing carries it, the more that speaks against it
-    cautions: spokenAgainst(findings) + (carried || !isChuck(holding) ? 0 : Math.max(0, slender - practice.partedOut)),
+    // the further beyond four diameters nothing carries it, the more that speaks against it, and beyond five three times as much
+    cautions:
+      spokenAgainst(findings) +
+      (carried || !isChuck(holding) ? 0 : Math.max(0, slender - practice.partedOut) + 2 * Math.max(0, slender - practice.carriedFrom)),
     effort: (effort[holding.kind] ?? 2) + (support ? (support.kind === 'centre' && !support.steady ? 1 : 2) : 0),
   });
   return { setup: held.setup, holding: holding.id, support: standing(held, support), grip, stickOut, score, because, findings };
@@ -86,7 +88,7 @@ const standing = (held: Held, support: Supporting | undefined): readonly Support
       ].map(({ item, at }) => ({ item: item.id, kind: supportKind[item.kind] ?? 'centre', at, from: Math.abs(at - held.face) }))
     : [];
 
-function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined, slender: number, out: number): readonly Reason[] {
+function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined, slender: number, out: number, grip: number): readonly Reason[] {
   const binds = [held.setup];
   const because: Reason[] = [];
   if (holding.kind === 'softJaws' || holding.kind === 'softCollet')
@@ -136,7 +138,7 @@ function reasonsOf(held: Held, holding: Holding, support: Supporting | undefined
         : { rule: 'one-chucking', says: say`what is turned in one chucking runs true to itself`, binds },
     );
   for (const relation of held.keep) {
-    const { expected, within } = runoutOf(partsOf(holding));
+    const { expected, within } = runoutOf(partsOf(holding, relation.faces, grip));
     const chance = within(relation.limit).value;
     if (chance >= 0.95)
       because.push({

@@ -26,6 +26,9 @@ const against: ReadonlySet<Finding['code']> = new Set<Finding['code']>([
   'swing',
 ]);
 
+/** A relation of the drawing that is likely not kept is work thrown away: it counts as so many. @source one-chucking, judgement */
+const NOT_KEPT = 3;
+
 /** What speaks against a way of holding, in cautions. */
 export const spokenAgainst = (findings: readonly Finding[]): number =>
-  findings.reduce((sum, f) => sum + (against.has(f.code) ? SPEAKS[f.severity] : 0), 0);
+  findings.reduce((sum, f) => sum + (against.has(f.code) ? SPEAKS[f.severity] * (f.code === 'runout' ? NOT_KEPT : 1) : 0), 0);

@@ -377,3 +377,22 @@ it('what was given out before bars stayed whole keeps a blank for each piece; a 
   ];
   expect(routeOf({ ...plate, choices: [...asked] }).setups.map((s) => s.id)).toEqual(['right-1', 'left-1', 'left-2']);
 });
+
+describe('made to hold it', () => {
+  const soft: Choice = { kind: 'hold', id: 'l', setup: 'left-1', holding: 'soft-jaws', support: [] };
+  const stub = (pieces: number) => jobOf([row('a', '40 h7', '25'), row('b', '50', '20')], [], {}, { pieces, choices: [soft] });
+
+  it('soft jaws are bored first, once for all pieces: on the list with their size, their minutes shared (made-to-hold)', () => {
+    const [one, six] = [plan(stub(1), shop), plan(stub(6), shop)];
+    const again = (made: ReturnType<typeof plan>) => made.routes[0]?.setups.find((s) => holdingOf(shop, s.holding)?.kind === 'softJaws');
+    const minutes = (made: ReturnType<typeof plan>) => again(made)?.steps[0]?.figures['minutes']?.value ?? NaN;
+    expect(minutes(one)).toBeCloseTo(practice.makeSoftJaws + practice.minutesTurnRound, 9);
+    expect(minutes(six)).toBeCloseTo(practice.makeSoftJaws / 6 + practice.minutesTurnRound, 9);
+    expect(
+      one.toGet
+        .filter((g) => g.how === 'make')
+        .map((g) => writeSentence(g.what, 'mm'))
+        .join(),
+    ).toMatch(/soft jaws bored to Ø(40|50)/);
+  });
+});

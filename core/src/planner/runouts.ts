@@ -1,10 +1,10 @@
 import type { Shop } from '../document';
-import { type Part, rowAt } from '../drawing';
+import type { Part } from '../drawing';
 import { partsOf, runoutOf, type RunoutPart } from '../holding';
 import type { Step } from '../operations';
-import { figure, tidy } from '../quantity';
+import { figure } from '../quantity';
 import { readStep, thingOf } from '../ref';
-import type { Setup } from '../settings';
+import { type Setup, widestOfFaces } from '../settings';
 import { holdingOf, practice } from '../shop';
 import type { Route } from './route';
 
@@ -19,8 +19,7 @@ export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, star
     .filter((r) => r.kind !== 'distance')
     .map((r) => {
       const [of, to] = [madeIn(setups, r.of, started), madeIn(setups, r.to, started)];
-      const faces = r.kind === 'square' || r.kind === 'parallel';
-      const chain = chainBetween(part, setups, shop, of, to, faces ? widestOfFaces(part, r) : undefined);
+      const chain = chainBetween(part, setups, shop, of, to, widestOfFaces(part, r));
       const { expected, within } = runoutOf(chain);
       return {
         relation: r.id,
@@ -30,17 +29,6 @@ export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, star
         chance: within(r.limits.max),
       };
     });
-}
-
-/** The widest of two faces or rows that are to be square or parallel, mm. */
-function widestOfFaces(part: Part, { of, to }: Part['relations'][number]): number {
-  const rows = part.features.filter((f) => f.side === 'outside');
-  const wide = (ref: string) => {
-    const id = thingOf(ref);
-    const row = id === 'right' || id === 'left' ? rowAt(rows, id) : rows.find((f) => f.id === id);
-    return row ? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) : 0;
-  };
-  return Math.max(wide(of), wide(to));
 }
 
 /** It was made before the piece came: in no setting of this route. */
@@ -64,10 +52,7 @@ function chainBetween(part: Part, setups: readonly Setup[], shop: Shop, a: numbe
   const holding = setup && holdingOf(shop, setup.holding);
   if (!setup || !holding) return [SPINDLE];
   const seat = grippedIn(part, setups, setup);
-  // what is not seated on a face tilts by its runout over the length that it is gripped by: a wide face shows more of it. @source common practice
-  const tilts = faces !== undefined && (holding.kind === 'threeJaw' || holding.kind === 'fourJaw' || holding.kind === 'collet');
-  const lever = tilts ? Math.max(1, faces / Math.max(1, setup.grip.value)) : 1;
-  const here = partsOf(holding).map((p, i) => (i === 0 && lever > 1 ? { ...p, tir: tidy(p.tir * lever) } : p));
+  const here = partsOf(holding, faces, setup.grip.value);
   // gripped on what was made in the earlier setup itself, or on bare stock: nothing more comes between
   if (seat === undefined || seat === early || seat >= late) return here;
   return [...here, ...chainBetween(part, setups, shop, seat, early, faces)];

@@ -105,7 +105,7 @@ export const parts: readonly (readonly [name: string, part: TradePart, expected:
         ['28', '30'],
       ],
     },
-    { centre: true, inOrder: [['face@right', 'centre-drill@right', 'support@right', 'rough-turn', 'finish-turn@s1']] },
+    { centre: true, inOrder: [['face@right', 'centre-drill@right', 'rough-turn', 'finish-turn@s1']] },
   ],
   [
     'a shaft threaded and bored at one end: the centre is needed before it is drilled away',

@@ -21,6 +21,7 @@ import { holdingOf, mmOf, practice } from '../shop';
 import type { Region } from '../stock';
 import { between, dialledOn } from './dialled';
 import { slimOf } from './held';
+import { madeFirst, minutesAgain } from './madeFirst';
 import type { Gripping } from './reach';
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
 import { atLoading, SCREWED } from './setups';
@@ -89,6 +90,8 @@ export function boreLast(making: Making, end: End, held: HoldingChoice, gripping
   const { facts } = making;
   const { stock } = making.begins;
   const { grip, stickOut } = held;
+  const holding = holdingOf(facts.shop, held.holding);
+  const made = madeFirst(holding, gripping.diameter);
   const begin = beginningOf(making, `${end}-3`, end, held, {
     ratio: stickOut.value / slimOf(facts.part, gripping, end),
     stock,
@@ -105,11 +108,12 @@ export function boreLast(making: Making, end: End, held: HoldingChoice, gripping
         verb: 'turn-round',
         says: say`held on ${diameter(gripping.diameter)}, ${length(grip.value)} gripped, ${length(stickOut.value)} out`,
         because: [
-          ...dialledOn(making, holdingOf(facts.shop, held.holding), end, gripping.diameter, []),
+          ...dialledOn(making, holding, end, gripping.diameter, []),
           ...held.because,
           ...between(making, [gripping.z, gripping.z + inward(end) * grip.value]),
         ],
-        minutes: practice.minutesTurnRound,
+        minutes: minutesAgain(holding),
+        made: made && { ...made, pieces: facts.job.pieces },
       }),
       makeHole((f) => f.id !== open.id),
       ...shapeRows(making, begin, []),

@@ -234,11 +234,11 @@ export function boredGripping(part: Part, first: End): Gripping | undefined {
 export function keptFrom({ part, started }: Facts, end: End): readonly ToKeep[] {
   const made = (ref: string) => part.features.some((f) => f.id === thingOf(ref) && started !== undefined && alreadyMade(f, started));
   return part.relations.flatMap((r): ToKeep[] => {
-    if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
+    if (r.kind === 'distance') return [];
     const [of, to] = [made(r.of), made(r.to)];
     const open = part.features.find((f) => f.id === thingOf(of ? r.to : r.of));
     if (of === to || (open && open.side !== 'outside' && open.side !== end)) return [];
-    return [{ id: r.id, words: r.kind, limit: r.limits.max, datum: thingOf(of ? r.of : r.to) }];
+    return [{ id: r.id, words: r.kind, limit: r.limits.max, faces: widestOfFaces(part, r), datum: thingOf(of ? r.of : r.to) }];
   });
 }
 
@@ -253,10 +253,22 @@ export function toKeep(part: Part, first: End, reach: Reach): readonly ToKeep[] 
     return reach[id] === otherEnd(first) ? otherEnd(first) : first;
   };
   return part.relations.flatMap((r): ToKeep[] => {
-    if (r.kind !== 'runout' && r.kind !== 'concentric') return [];
+    if (r.kind === 'distance') return [];
     const [a, b] = [setupOf(r.of), setupOf(r.to)];
     if (!a || !b || a === b) return [];
     // what is made first is there to be dialled on
-    return [{ id: r.id, words: r.kind, limit: r.limits.max, datum: thingOf(a === first ? r.of : r.to) }];
+    return [{ id: r.id, words: r.kind, limit: r.limits.max, faces: widestOfFaces(part, r), datum: thingOf(a === first ? r.of : r.to) }];
   });
+}
+
+/** The widest of two faces or rows that are to be square or parallel, mm; nothing of other relations. */
+export function widestOfFaces(part: Part, { kind, of, to }: Part['relations'][number]): number | undefined {
+  if (kind !== 'square' && kind !== 'parallel') return undefined;
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const wide = (ref: string) => {
+    const id = thingOf(ref);
+    const row = id === 'right' || id === 'left' ? rowAt(rows, id) : rows.find((f) => f.id === id);
+    return row ? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) : 0;
+  };
+  return Math.max(wide(of), wide(to));
 }

@@ -91,14 +91,14 @@ export function beginningOf(
       ratio,
       centre: carried,
       ...(grip && { grip }),
-      ...(isShort(long, carried) && { heldBy: long }),
+      ...(isShort(long) && { heldBy: long }),
       ...cornersOf(making, id, stock),
     },
   };
 }
 
 /** Held by so little that a heavy cut levers it out. @source short-grip, common practice */
-const isShort = (long: number, carried: boolean): boolean => !carried && fallsShort(long, practice.shortGrip, PLACE);
+const isShort = (long: number): boolean => fallsShort(long, practice.shortGrip, PLACE);
 
 /** Corners of the stock as long as it has them: of a bar over its flats, of a piece as it was measured. @source interrupted, corners-first; common practice */
 function cornersOf({ facts, first, begins }: Making, id: string, stock: Region): Pick<At['place'], 'knocks'> {

@@ -27,6 +27,7 @@ import { holdingOf, mmOf, practice } from '../shop';
 import { combine, rectangle } from '../stock';
 import { between, dialledOn } from './dialled';
 import { boredGripping, keptFrom, onArbor, slimOf, toKeep } from './held';
+import { madeFirst, minutesAgain } from './madeFirst';
 import { jawsAt, type Position } from './positions';
 import type { Gripping } from './reach';
 import { beginningOf, type MadeSetting, type Making, settingMade } from './setting';
@@ -248,6 +249,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
   const holding = holdingOf(facts.shop, held.holding);
   const arbor = onArbor(holding) ? boredGripping(facts.part, first) : undefined;
   const gripping = arbor ?? outside;
+  const made = madeFirst(holding, gripping.diameter);
   const edge = severedAt(making);
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, inward(end) * 1000, -1, 1000)) : stock;
   const { grip, stickOut } = held;
@@ -282,7 +284,8 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
         ...(arbor ? [] : between(making, [gripping.z, gripping.z + inward(end) * grip.value])),
         reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
       ],
-      minutes: practice.minutesTurnRound,
+      minutes: minutesAgain(holding),
+      made: made && { ...made, pieces: facts.job.pieces },
     }),
     ...(sheet.off[end] > 0
       ? [faceEnd(face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length')]

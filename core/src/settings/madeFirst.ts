@@ -1,0 +1,33 @@
+import type { Holding } from '../document';
+import { diameter, say, type Sentence } from '../quantity';
+import { practice } from '../shop';
+
+/* What a holding asks before the first piece is in it, and each time a piece comes back to it. */
+
+/** What is made for a holding, and how long that takes. */
+export interface MadeFirst {
+  readonly what: Sentence;
+  /** once for all pieces */
+  readonly minutes: number;
+}
+
+/**
+ * What has to be made before this holding takes a finished diameter, mm. Holdings that take it as they are make nothing.
+ * @source made-to-hold, common practice
+ */
+export function madeFirst(holding: Holding | undefined, gripped: number): MadeFirst | undefined {
+  switch (holding?.kind) {
+    case 'softJaws':
+      return { what: say`soft jaws bored to ${diameter(gripped)}, closed on a ring or plug`, minutes: practice.makeSoftJaws };
+    case 'softCollet':
+      return { what: say`a soft collet bored to ${diameter(gripped)}, its pins in while it is bored`, minutes: practice.makeSoftCollet };
+    case 'splitBush':
+      return { what: say`a split bush bored to ${diameter(gripped)}, split after boring`, minutes: practice.makeSplitBush };
+    default:
+      return undefined;
+  }
+}
+
+/** Minutes to take a piece into a holding again: four jaws are dialled on what was finished. @source step-times, judgement */
+export const minutesAgain = (holding: Holding | undefined): number =>
+  practice.minutesTurnRound + (holding?.kind === 'fourJaw' ? practice.minutesDialled : 0);
