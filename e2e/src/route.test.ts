@@ -108,3 +108,42 @@ it('lays other ways side by side, takes one whole, and undo brings the first bac
   await page.keyboard.up('Control');
   await page.waitForSelector('[data-step^="part-off@"]');
 });
+
+it('lays every length on one chart: a length pressed shows what it hangs on; it prints with the sheet', async () => {
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'on one chart');
+  const chart = 'table[aria-label="Tolerance chart"]';
+  const open = await page.waitForSelector('details:has(table[aria-label="Tolerance chart"]) summary');
+  await open?.click();
+  const chosen = () => page.$$eval(`${chart} tr.chosen`, (all) => all.map((e) => (e as HTMLElement).innerText.split(/[\t\n]/)[0]));
+  await press(page, 'row 2');
+  // from face A two shoulders are made, row 2 lies between them
+  expect(await chosen()).toHaveLength(3);
+  expect((await chosen()).at(-1)).toBe('row 2');
+  await press(page, 'row 2');
+  expect(await chosen()).toEqual([]);
+  expect(await crowded(page)).toEqual([]);
+  expect(await violations(page)).toEqual([]);
+  await page.emulateMediaType('print');
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await page.waitForSelector('.traveller .length-chart');
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await page.emulateMediaType('screen');
+});
+
+it('several pieces: both orders with their minutes, the other taken and undone', async () => {
+  await goTo(page, demoUrl(), '/jobs/mast-dowel/route', '4 pieces: each setup');
+  const summary = await page.waitForSelector('::-p-xpath(//summary[contains(., "4 pieces")])');
+  await summary?.click();
+  await page.waitForSelector('[data-batch="piece"] button.btn');
+  const rows = await page.$$eval('[data-batch]', (all) => all.map((e) => (e as HTMLElement).innerText));
+  expect(rows).toHaveLength(2);
+  for (const said of rows) expect(said).toMatch(/\d:\d\d/);
+  expect(await crowded(page)).toEqual([]);
+  await page.click('[data-batch="piece"] button.btn');
+  await page.waitForSelector('[data-batch="operation"] button.btn');
+  await saved(page);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('z');
+  await page.keyboard.up('Control');
+  await page.waitForSelector('[data-batch="piece"] button.btn');
+});

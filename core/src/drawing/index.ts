@@ -13,6 +13,6 @@ export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';
 export { thinThreads } from './thinThreads';
 export { arcOf, flattened, volumeOf, volumeOfPart } from './solid';
-export { type CutLength, stackOf, toleranceChart, workingLengths } from './stack';
+export { type CutLength, type Stack, stackOf, toleranceChart, workingLengths } from './stack';
 export { fromTemplate, type Template, templates } from './templates';
 export type { Characteristic, Contour, DetailKind, Edge, Feature, Limits, Part, PartDetail } from './types';

@@ -20,9 +20,10 @@ export interface TakeHold {
 export const takeHold = ({ minutes, pieces, made, ...parts }: TakeHold): Operation =>
   operation((draft) => {
     const { end } = draft.at;
-    const shared = made
-      ? { once: minutes + made.minutes, next: minutes, pieces: made.pieces }
-      : pieces && { once: minutes, next: pieces.next, pieces: pieces.count };
+    const shared =
+      made || pieces
+        ? { once: minutes + (made?.minutes ?? 0), next: pieces?.next ?? minutes, pieces: pieces?.count ?? made?.pieces ?? 1 }
+        : undefined;
     if (made) draft.gets.push({ what: made.what, how: 'make', holdsUp: [stepId(draft.at, parts.verb, end)] });
     addStep(draft, { ...parts, about: end, figures: { minutes: shared ? figure('time', 'minutesShared', shared) : byHand(minutes) } });
   });

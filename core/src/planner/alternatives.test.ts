@@ -38,6 +38,25 @@ it('no check is met and cleared by the same way, in whatever setup it stands', (
   }
 });
 
+it('each says in a line what it buys, in numbers that are those of the two routes', () => {
+  const job = jobOf('M12 x 18; 19 h7 x 25; 25 x 38');
+  const now = plan(job, shop);
+  for (const way of of(job)) {
+    const said = way.buys.map((s) => writeSentence(s, 'mm'));
+    const less = (now.routes[0]?.cost.minutes.value ?? 0) - way.route.cost.minutes.value;
+    const fewer = chuckingsOf(now.routes[0]?.setups ?? []).length - chuckingsOf(way.route.setups).length;
+    expect(said.length).toBeLessThanOrEqual(2);
+    expect(said.some((s) => s.includes(' min less a piece'))).toBe(
+      less > 0.5 && said.length > 0 && !(fewer > 0 && said.length === 2 && !said.join().includes(' min ')),
+    );
+    if (fewer > 0) expect(said[0]).toMatch(/^\d chuckings? less$/);
+  }
+  // turned to its length and parted there, nothing is turned round
+  const ring = jobOf('40 x 6');
+  const turned = of(ring).find((w) => chuckingsOf(w.route.setups).length < chuckingsOf(plan(ring, shop).routes[0]?.setups ?? []).length);
+  if (turned) expect(writeSentence(turned.buys[0] ?? [], 'mm')).toBe('1 chucking less');
+});
+
 it('a part that is given out has none: the Bench works from what was issued', () => {
   const job = demoJob('sheave-axle');
   const made = plan(job, shop);

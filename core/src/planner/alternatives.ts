@@ -4,6 +4,7 @@ import { type Finding, findingKey } from '../finding';
 import { figure, type Figure, say, type Sentence, writeSentence } from '../quantity';
 import { STARTED } from '../holding';
 import { holdingOf } from '../shop';
+import { buysOf } from './buys';
 import { partedChoice, pullChoice } from './choicesOf';
 import { chuckingsOf } from '../settings';
 import type { Plan } from './plan';
@@ -21,6 +22,8 @@ export interface Alternative {
   /** minutes of a piece more than the one in hand; negative is less */
   readonly more: Figure;
   readonly setups: number;
+  /** what it buys, the most telling first */
+  readonly buys: readonly Sentence[];
   /** stops and cautions of each, for what the two do not share */
   readonly gains: readonly Sentence[];
   readonly costs: readonly Sentence[];
@@ -54,6 +57,7 @@ export function alternatives(job: Job, shop: Shop, now: Plan): readonly Alternat
           route,
           more: figure('time', 'moreMinutes', { other: route.cost.total.value, now: taken.cost.total.value }),
           setups: route.setups.length,
+          buys: buysOf(made, now),
           gains: unshared(before, after),
           costs: unshared(after, before),
           risks: riskier(route, taken),

@@ -1,9 +1,11 @@
 export { type Alternative, alternatives, provedAlternative, shapeOf } from './alternatives';
+export { type Batch, batchesOf } from './batches';
 export { choicesAbout, choicesOf, pinOf } from './choicesOf';
 export { costOf } from './cost';
 export { heldEach, type HeldSo } from './heldEach';
 export { issued } from './issue';
 export { violations } from './judge';
+export { type DrawnLength, lengthChart, type LengthChart } from './lengthChart';
 export type { Plan } from './plan';
 export { plan, planning } from './planning';
 export type { Route } from './route';

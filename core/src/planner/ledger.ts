@@ -22,20 +22,29 @@ export function withLengths(setups: readonly Setup[], part: Part, machine: Machi
   });
 }
 
+/** A length that is cut, and where. */
+export interface MadeLength extends CutLength {
+  readonly setup: string;
+  /** the last step of that setting which makes it */
+  readonly step: string;
+}
+
 /** Which face is made from which: the overall length at turning round, every shoulder from the face that is zero in its setup. */
-export function chartOf(setups: readonly Setup[], part: Part): readonly CutLength[] {
+export function chartOf(setups: readonly Setup[], part: Part): readonly MadeLength[] {
   const cuts: (readonly [string, string])[] = [];
-  const made = new Set<string>();
-  const cut = (from: string, to: string | undefined) => {
-    if (to === undefined || to === from || made.has(to)) return;
-    made.add(to);
-    cuts.push([from, to]);
-  };
+  const made = new Map<string, Pick<MadeLength, 'setup' | 'step'>>();
   const first = setups[0]?.end ?? 'right';
-  made.add(first);
+  let at: Pick<MadeLength, 'setup' | 'step'> = { setup: '', step: '' };
+  const cut = (from: string, to: string | undefined) => {
+    if (to === undefined || to === from || to === first) return;
+    const before = made.get(to);
+    if (!before) cuts.push([from, to]);
+    if (!before || before.setup === at.setup) made.set(to, at);
+  };
   for (const setup of setups) {
     const end = setup.end ?? 'right';
     for (const step of setup.steps) {
+      at = { setup: setup.id, step: step.id };
       if (step.verb === 'face' && end !== first) cut(first, end);
       const row = rowOf(step, part);
       if (row && shoulders.has(step.verb) && endsAtShoulder(part, row, end)) cut(end, faceAt(part, innerOf(row, end)));
@@ -46,7 +55,7 @@ export function chartOf(setups: readonly Setup[], part: Part): readonly CutLengt
       if (row && holes.has(step.verb) && row.through !== true) cut(end, faceAt(part, innerOf(row, end)));
     }
   }
-  return toleranceChart(part, cuts);
+  return toleranceChart(part, cuts).map((c) => ({ ...c, ...(made.get(c.to) ?? at) }));
 }
 
 const rowOf = (step: Step, part: Part): Feature | undefined => part.features.find((f) => f.id === thingOf(step.does[0] ?? ''));

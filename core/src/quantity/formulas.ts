@@ -488,6 +488,12 @@ export const formulas = {
     { tolerances: ['length', 'tolerances'] },
     (_, { tolerances }) => Math.hypot(...tolerances),
   ),
+  toleranceLeft: define<'drawn', 'working'>(
+    'tolerance drawn - working tolerances on the way',
+    'tolerance chart, common practice',
+    { drawn: ['length', 'tolerance drawn'], working: ['length', 'working tolerances'] },
+    ({ drawn }, { working }) => Math.max(0, tidy(drawn - working.reduce((sum, t) => sum + t, 0))),
+  ),
   workingLeast: define(
     'middle - half of the tolerance allotted',
     'tolerance chart, common practice',
@@ -499,6 +505,12 @@ export const formulas = {
     'tolerance chart, common practice',
     { middle: ['length', 'middle'], half: ['length', 'half allotted'] },
     ({ middle, half }) => tidy(middle + half),
+  ),
+  changesTake: define(
+    'changes x minutes to change + minutes to bore seats anew',
+    practice,
+    { changes: ['count', 'changes'], each: ['time', 'minutes to change'], again: ['time', 'seats bored anew'] },
+    ({ changes, each, again }) => changes * each + again,
   ),
   waitingTime: define(
     'from beginning to end - attended',

@@ -57,6 +57,7 @@ export function centreSetup(making: Making, end: End, held: HoldingChoice, open?
         ],
         cautions: facts.machine.nose === 'screwed' ? [SCREWED] : [],
         minutes: practice.minutesChuck,
+        made: madeFirst(facts, holdingOf(facts.shop, held.holding), across),
       }),
       faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
       ...(open ? openingOf(open, end, face, across) : []),
@@ -91,7 +92,6 @@ export function boreLast(making: Making, end: End, held: HoldingChoice, gripping
   const { stock } = making.begins;
   const { grip, stickOut } = held;
   const holding = holdingOf(facts.shop, held.holding);
-  const made = madeFirst(holding, gripping.diameter);
   const begin = beginningOf(making, `${end}-3`, end, held, {
     ratio: stickOut.value / slimOf(facts.part, gripping, end),
     stock,
@@ -113,7 +113,7 @@ export function boreLast(making: Making, end: End, held: HoldingChoice, gripping
           ...between(making, [gripping.z, gripping.z + inward(end) * grip.value]),
         ],
         minutes: minutesAgain(holding),
-        made: made && { ...made, pieces: facts.job.pieces },
+        made: madeFirst(facts, holding, gripping.diameter),
       }),
       makeHole((f) => f.id !== open.id),
       ...shapeRows(making, begin, []),

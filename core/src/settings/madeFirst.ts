@@ -1,4 +1,5 @@
 import type { Holding } from '../document';
+import type { Facts } from '../operations';
 import { diameter, say, type Sentence } from '../quantity';
 import { practice } from '../shop';
 
@@ -9,20 +10,21 @@ export interface MadeFirst {
   readonly what: Sentence;
   /** once for all pieces */
   readonly minutes: number;
+  readonly pieces: number;
 }
 
 /**
- * What has to be made before this holding takes a finished diameter, mm. Holdings that take it as they are make nothing.
+ * What has to be made before this holding takes a diameter, mm. Holdings that take it as they are make nothing.
  * @source made-to-hold, common practice
  */
-export function madeFirst(holding: Holding | undefined, gripped: number): MadeFirst | undefined {
+export function madeFirst({ job: { pieces } }: Pick<Facts, 'job'>, holding: Holding | undefined, gripped: number): MadeFirst | undefined {
   switch (holding?.kind) {
     case 'softJaws':
-      return { what: say`soft jaws bored to ${diameter(gripped)}, closed on a ring or plug`, minutes: practice.makeSoftJaws };
+      return { what: say`soft jaws bored to ${diameter(gripped)}, closed on a ring or plug`, minutes: practice.makeSoftJaws, pieces };
     case 'softCollet':
-      return { what: say`a soft collet bored to ${diameter(gripped)}, its pins in while it is bored`, minutes: practice.makeSoftCollet };
+      return { what: say`a soft collet bored to ${diameter(gripped)}, its pins in while it is bored`, minutes: practice.makeSoftCollet, pieces };
     case 'splitBush':
-      return { what: say`a split bush bored to ${diameter(gripped)}, split after boring`, minutes: practice.makeSplitBush };
+      return { what: say`a split bush bored to ${diameter(gripped)}, split after boring`, minutes: practice.makeSplitBush, pieces };
     default:
       return undefined;
   }

@@ -160,6 +160,7 @@ function loaded(making: Making, held: HoldingChoice, out: number): Operation {
     ],
     cautions: [...(sheet.behind ? [WHIPS] : []), ...(machine.nose === 'screwed' ? [SCREWED] : [])],
     minutes: practice.minutesChuck,
+    made: madeFirst(facts, holdingOf(facts.shop, held.holding), mmOf(bar.across)),
     ...(several && { pieces: { count: several.pieces, next: practice.minutesPullOut / several.together } }),
   });
 }
@@ -249,7 +250,6 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
   const holding = holdingOf(facts.shop, held.holding);
   const arbor = onArbor(holding) ? boredGripping(facts.part, first) : undefined;
   const gripping = arbor ?? outside;
-  const made = madeFirst(holding, gripping.diameter);
   const edge = severedAt(making);
   const piece = sheet.severs ? combine('intersection', stock, rectangle(edge, inward(end) * 1000, -1, 1000)) : stock;
   const { grip, stickOut } = held;
@@ -285,7 +285,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
         reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
       ],
       minutes: minutesAgain(holding),
-      made: made && { ...made, pieces: facts.job.pieces },
+      made: madeFirst(facts, holding, gripping.diameter),
     }),
     ...(sheet.off[end] > 0
       ? [faceEnd(face, sheet.off[end], last && making.reach[last.id] === first ? last.nearDiameter.nominal : barDiameter, 'length')]

@@ -251,6 +251,7 @@ const fences: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['minutesChuck', 1.2, 1.9],
   ['minutesTurnRound', 2, 3.1],
   ['minutesDialled', 3, 10],
+  ['minutesChange', 3, 10],
   ['makeSoftJaws', 15, 20],
   ['makeSoftCollet', 15, 15],
   ['makeSplitBush', 20, 20],

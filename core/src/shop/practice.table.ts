@@ -242,6 +242,7 @@ const numbers = {
   minutesChuck: 1.5,
   minutesTurnRound: 2.5,
   minutesDialled: 4,
+  minutesChange: 4,
   makeSoftJaws: 17.5,
   makeSoftCollet: 15,
   makeSplitBush: 20,

@@ -255,6 +255,7 @@ export const practices = {
   minutesChuck: of('min', 'to chuck a bar', 'step-times', 'judgement'),
   minutesTurnRound: of('min', 'to turn a piece round and dial it', 'step-times', 'judgement'),
   minutesDialled: of('min', 'more to dial four jaws on what was finished', 'dial-on-datum', 'judgement'),
+  minutesChange: of('min', 'to take one holding off the spindle and put another on', 'step-times', 'judgement'),
   makeSoftJaws: of('min', 'to bore soft jaws that are there', 'made-to-hold'),
   makeSoftCollet: of('min', 'to bore a soft collet', 'made-to-hold'),
   makeSplitBush: of('min', 'to make a split bush', 'made-to-hold'),

@@ -7,6 +7,7 @@ import type { Route } from '@obra/core/planner';
 import { type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { Stamp } from '../bar';
+import { LengthChart } from './LengthChart';
 
 interface Props {
   readonly job: Job;
@@ -53,6 +54,7 @@ export function Traveller({ job, route, part, shop, units }: Props) {
           nameOf={nameOf}
         />
       ))}
+      <LengthChart route={route} part={part} units={units} paper />
       <p className="signed">Made by ____________________ Date ____________ Inspected by ____________________ Date ____________</p>
     </div>
   );

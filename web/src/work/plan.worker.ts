@@ -1,7 +1,18 @@
 import { type Progress, progressOf, type Shown, shownIn, type Strings, stringsIn } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
-import { type Alternative, alternatives, heldEach, type HeldSo, type Plan, plan, planning, provedAlternative } from '@obra/core/planner';
+import {
+  type Alternative,
+  alternatives,
+  type Batch,
+  batchesOf,
+  heldEach,
+  type HeldSo,
+  type Plan,
+  plan,
+  planning,
+  provedAlternative,
+} from '@obra/core/planner';
 import * as Comlink from 'comlink';
 
 let newest = 0;
@@ -40,6 +51,11 @@ const planner = {
   /** What each way of holding a chucking makes of the whole route. */
   heldEach(job: Job, shop: Shop, chucking: string): readonly HeldSo[] {
     return heldEach(job, shop, plan(job, shop), chucking);
+  },
+  /** A batch piece by piece and operation by operation. */
+  batches(job: Job, shop: Shop): readonly Batch[] {
+    const [route] = plan(job, shop).routes;
+    return route ? batchesOf(job, route, shop) : [];
   },
   /** How far a job is and what comes next. */
   progress(job: Job, shop: Shop, log: readonly Entry[]): Progress {

@@ -72,6 +72,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   <FigureNumber figure={way.route.cost.risk} units={units} text={writeMinutes(way.route.cost.risk.value)} />
                 </td>
                 <td>
+                  <div>{way.buys.length > 0 ? way.buys.map((says) => writeSentence(says, units)).join('; ') : 'buys nothing here'}</div>
                   <div className="quiet">
                     {way.more.value > 0 ? 'costs ' : way.more.value < 0 ? 'saves ' : 'costs the same'}
                     {way.more.value !== 0 && (

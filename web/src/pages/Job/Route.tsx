@@ -3,18 +3,20 @@ import { writeOperations } from '@obra/core/exchange';
 import type { Edit } from '@obra/core/finding';
 import { writeMinutes, writeSentence } from '@obra/core/quantity';
 import { mayMove } from '@obra/core/sequence';
-import { type Way, wayOf, ways } from '@obra/core/shop';
+import { type Way, ways } from '@obra/core/shop';
 import { ChevronLeft, ChevronRight, Table } from 'lucide-react';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { download, fileName } from '../../shell/download';
 import { newId } from '../../data/ids';
-import { MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
+import { LengthChart, MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber } from '../../slate';
+import { Batches } from './Batches';
 import { GiveOut } from './GiveOut';
 import { AddOwnStep } from './OwnSteps';
 import { OtherWays } from './OtherWays';
 import { StepSlate } from './StepSlate';
+import { wayInHand } from './wayInHand';
 import { stepSaid, type JobView } from './view';
 
 /** The operation sheet, step by step on the bar. */
@@ -83,6 +85,13 @@ export function Route({ view }: { readonly view: JobView }) {
           </div>
         </details>
         <OtherWays view={view} />
+        <Batches view={view} />
+        {route && !printing && (
+          <details className="noprint mb-2">
+            <summary className="quiet">lengths from face to face, on one chart</summary>
+            <LengthChart route={route} part={plan.part} units={units} />
+          </details>
+        )}
         <AddOwnStep view={view} />
         {told !== undefined && (
           <p role="status" className="told noprint">
@@ -184,9 +193,8 @@ const atOnce = (way: Way) => ['thread', 'infeed', 'severing'].includes(way.key);
 const asked = (way: Way, pieces: number) => way.key !== 'verdict' && way.key !== 'settable' && (way.key !== 'batch' || pieces > 1);
 
 function WayChoice({ way, view }: { readonly way: Way; readonly view: JobView }) {
-  const { job, shop, open } = view;
-  const own = job.choices.findLast((c) => c.kind === 'way' && c.way === way.key);
-  const value = wayOf(way.key, shop.ways, new Map(own?.kind === 'way' ? [[way.key, own.value]] : []));
+  const { job, open } = view;
+  const value = wayInHand(way, view);
   const threads = view.part.features.some((f) => f.form === 'thread');
   if ((way.key === 'thread' || way.key === 'infeed') && !threads) return null;
   if (way.key === 'taper' && !view.part.features.some((f) => f.form === 'taper')) return null;
