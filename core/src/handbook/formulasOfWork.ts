@@ -1,5 +1,5 @@
 import { finishOf, taylor, toolLife } from '../cutting';
-import { coolingConstant, coolingTime, deflectionAt, fromReadings } from '../mechanics';
+import { coolingConstant, coolingTime, deflectionAt } from '../mechanics';
 import { define, degreesToAssemble, type Formula, growth } from '../quantity';
 import { chord, degreesToChill, flats, largestAcross, pressFit } from '../standards';
 
@@ -202,25 +202,6 @@ export const formulasOfWork = {
     arithmetic,
     { ratio: ['count', 'ratio of the head'], divisions: ['count', 'divisions'] },
     ({ ratio, divisions }) => ratio / divisions,
-  ),
-  offCentre: define(
-    'root of the sum of the squares of half the differences of opposite readings',
-    'tir, common practice',
-    { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] },
-    ({ r1, r2, r3, r4 }) => fromReadings([r1, r2, r3, r4]).eccentricity,
-  ),
-  swing: define('2 x eccentricity', 'tir, common practice', { e: ['length', 'off centre'] }, ({ e }) => 2 * e),
-  moveOpposite: define(
-    'half of the difference of opposite readings',
-    'tir, common practice',
-    { a: ['length', 'the one'], b: ['length', 'the other'] },
-    ({ a, b }) => Math.abs(a - b) / 2,
-  ),
-  outOfRound: define(
-    'a quarter of the difference of the sums of opposite readings',
-    'geometry: what is left when the centre is taken out',
-    { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] },
-    ({ r1, r2, r3, r4 }) => fromReadings([r1, r2, r3, r4]).oval,
   ),
   tilt: define(
     'half of the swing of the face / radius of the indicator',

@@ -13,13 +13,16 @@ const finishing = new Set<Step['verb']>(['finish-turn', 'rough-turn', 'bore', 'r
 
 const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: practice.sameChucking };
 
-/** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut. */
-export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, started = false): Route['runouts'] {
+/** What settings were dialled to as they were read, TIR in mm, by the id of the setting. */
+export type DialledIn = ReadonlyMap<string, number>;
+
+/** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut; where it was read, as it was dialled. */
+export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, started = false, dialled?: DialledIn): Route['runouts'] {
   return part.relations
     .filter((r) => r.kind !== 'distance')
     .map((r) => {
       const [of, to] = [madeIn(setups, r.of, started), madeIn(setups, r.to, started)];
-      const chain = chainBetween(part, setups, shop, of, to, widestOfFaces(part, r));
+      const chain = chainBetween(part, setups, shop, of, to, widestOfFaces(part, r), dialled);
       const { expected, within } = runoutOf(chain);
       return {
         relation: r.id,
@@ -45,17 +48,27 @@ function madeIn(setups: readonly Setup[], ref: string, started: boolean): number
 }
 
 /** What adds up between what is cut in two setups: each holding between them, and from each gripped surface on to where that was made. */
-function chainBetween(part: Part, setups: readonly Setup[], shop: Shop, a: number, b: number, faces: number | undefined): readonly RunoutPart[] {
+function chainBetween(
+  part: Part,
+  setups: readonly Setup[],
+  shop: Shop,
+  a: number,
+  b: number,
+  faces: number | undefined,
+  dialled?: DialledIn,
+): readonly RunoutPart[] {
   const [early, late] = a < b ? [a, b] : [b, a];
   if (early === late) return [SPINDLE];
   const setup = setups[late];
-  const holding = setup && holdingOf(shop, setup.holding);
+  const own = setup && holdingOf(shop, setup.holding);
+  const read = setup && dialled?.get(setup.id);
+  const holding = own && read !== undefined ? { ...own, trueWithin: { text: String(read), units: 'mm' as const } } : own;
   if (!setup || !holding) return [SPINDLE];
   const seat = grippedIn(part, setups, setup);
   const here = partsOf(holding, faces, setup.grip.value);
   // gripped on what was made in the earlier setup itself, or on bare stock: nothing more comes between
   if (seat === undefined || seat === early || seat >= late) return here;
-  return [...here, ...chainBetween(part, setups, shop, seat, early, faces)];
+  return [...here, ...chainBetween(part, setups, shop, seat, early, faces, dialled)];
 }
 
 /** The setup that made the surface a later one is held by: a row in the jaws, a bore on its arbor. Centres and plates hold by what was made last before. */

@@ -1,6 +1,7 @@
 import { surfaceAt, turnsFor } from './turning';
 import { atReference, degreesToAssemble, whenWarm } from './expansion';
 import { costFormulas } from './costFormulas';
+import { dialFormulas } from './dialFormulas';
 import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
 import { learnFormulas } from './learnFormulas';
@@ -313,6 +314,7 @@ export const formulas = {
     ({ tir }) => tir,
   ),
   ...costFormulas,
+  ...dialFormulas,
   ...learnFormulas,
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(

@@ -1,0 +1,126 @@
+/* Dialling at the Bench by readings: which jaw, which way, how much, until within what the job wants. Common practice: half of the difference of opposite readings; geometry. */
+import fc from 'fast-check';
+import { blankJob, type Entry, type Job, type Relation } from '../document';
+import { issued, plan } from '../planner';
+import { midShop } from '../shop';
+import { dialIn, dialledTo, readIndicator } from './dialIn';
+
+const mm = (text: string) => ({ text, units: 'mm' as const });
+const shop = midShop();
+const relation: Relation = { id: 'r', kind: 'runout', of: 'c', to: 'a', value: mm('0.03') };
+const jobOf = (relations: readonly Relation[], holding = 'four-jaw'): Job => {
+  const blank = blankJob('dialled', 'mm');
+  return {
+    ...blank,
+    drawing: {
+      ...blank.drawing,
+      title: { edges: 'sharp' },
+      outside: [
+        { id: 'a', size: mm('20 h7'), length: mm('30') },
+        { id: 'b', size: mm('32'), length: mm('10') },
+        { id: 'c', size: mm('22 h7'), length: mm('15') },
+      ],
+      relations: [...relations],
+    },
+    choices: [
+      { kind: 'method', id: 'method-first', of: 'first', method: 'right' },
+      { kind: 'method', id: 'method-carrying', of: 'carrying', method: 'chuck' },
+      { kind: 'hold', id: 'l', setup: 'left-1', holding, support: [] },
+    ],
+  };
+};
+const atTurning = (job: Job) => {
+  const made = plan(job, shop);
+  const step = made.routes[0]?.setups.find((s) => s.id === 'left-1')?.steps[0];
+  if (!step) throw new Error('not turned round');
+  return { made, step, dial: dialIn(step, made, shop) };
+};
+const dialled = (step: string, ...readings: readonly string[]): Entry =>
+  ({ id: `d${readings.join()}`, at: '2026-11-29T10:00:00.000Z', by: 'test', piece: 1, step, kind: 'dialled', readings: readings.map(mm) }) as Entry;
+
+it('is asked for where four jaws take finished work again, within what the drawing wants less what the spindle leaves', () => {
+  const { dial } = atTurning(jobOf([relation]));
+  expect(dial?.by).toBe('jaws');
+  // four jaws are dialled to 0.02 and the drawing wants 0.03: the jaws are the finer
+  expect(dial?.wanted.value).toBeCloseTo(0.02, 6);
+  const fine = atTurning(jobOf([{ ...relation, value: mm('0.013') }])).dial;
+  expect(fine?.wanted.value).toBeCloseTo(Math.sqrt(0.013 ** 2 - 0.005 ** 2), 6);
+});
+
+it('not where a self-centring chuck keeps no relation, nor where the bar is chucked', () => {
+  expect(atTurning(jobOf([], 'soft-jaws')).dial).toBeUndefined();
+  const { made } = atTurning(jobOf([relation]));
+  const load = made.routes[0]?.setups[0]?.steps[0];
+  expect(load && dialIn(load, made, shop)).toBeUndefined();
+});
+
+it('four readings: jaws 1 and 3 by half of their difference, 2 and 4 by half of theirs; the swing is twice how far it is off (worked by hand)', () => {
+  const { made, step, dial } = atTurning(jobOf([relation]));
+  if (!dial) throw new Error('no dialling');
+  const told = dialledTo(dial, made, shop, [dialled(step.id, '0.2', '-0.1', '-0.1', '0.3')], 1);
+  expect(told?.moves).toMatchObject([
+    { tighten: 1, loosen: 3, by: { value: expect.closeTo(0.15, 9) } },
+    { tighten: 4, loosen: 2, by: { value: expect.closeTo(0.2, 9) } },
+  ]);
+  // 3, 4, 5: off by 0.15 and 0.2 is off by 0.25
+  expect(told?.tir.value).toBeCloseTo(0.5, 9);
+  expect(told?.within).toBe(false);
+  const after = dialledTo(dial, made, shop, [dialled(step.id, '0.2', '-0.1', '-0.1', '0.3'), dialled(step.id, '0.004', '0', '-0.002', '0.001')], 1);
+  expect(after?.within).toBe(true);
+  expect(after?.keeps).toHaveLength(1);
+  expect(after?.keeps[0]?.expected.value).toBeCloseTo(Math.hypot(after?.tir.value ?? 0, 0.005), 4);
+  expect(after?.keeps[0]?.chance.value).toBeGreaterThan(told?.keeps[0]?.chance.value ?? 1);
+  expect(dialledTo(dial, made, shop, [dialled(step.id, '0', '0', '0', '0')], 2)).toBeUndefined();
+});
+
+it('whatever stands off, the moves it tells bring it to the middle', () => {
+  const { made, step, dial } = atTurning(jobOf([relation]));
+  if (!dial) throw new Error('no dialling');
+  const off = fc.integer({ min: -900, max: 900 }).map((n) => n / 1000);
+  fc.assert(
+    fc.property(off, off, off, (x, y, zero) => {
+      const at = (px: number, py: number) => [zero + px, zero + py, zero - px, zero - py].map((r) => r.toFixed(6));
+      const told = dialledTo(dial, made, shop, [dialled(step.id, ...at(x, y))], 1);
+      let [nx, ny] = [x, y];
+      for (const m of told?.moves ?? []) {
+        // tightening a jaw pushes the work away from it
+        if (m.tighten === 1) nx -= m.by.value;
+        if (m.tighten === 3) nx += m.by.value;
+        if (m.tighten === 2) ny -= m.by.value;
+        if (m.tighten === 4) ny += m.by.value;
+      }
+      expect(Math.hypot(nx, ny)).toBeLessThan(0.003);
+    }),
+  );
+});
+
+it('high and low alone give the swing; a chuck that cannot be dialled has no jaw to move', () => {
+  const { made, step, dial } = atTurning(jobOf([relation], 'three-jaw'));
+  expect(dial?.by).toBe('read');
+  const told = dial && dialledTo(dial, made, shop, [dialled(step.id, '0.06', '-0.02')], 1);
+  expect(told).toMatchObject({ tir: { value: 0.08 }, moves: [], within: false });
+});
+
+it('on a plate the face too: where it is highest, by half of its swing', () => {
+  const { made, step, dial } = atTurning(jobOf([relation]));
+  const told = dial && dialledTo({ ...dial, by: 'plate' }, made, shop, [dialled(step.id, '0', '0', '0', '0', '0', '0.04', '0', '-0.04')], 1);
+  expect(told?.face).toMatchObject({ high: 2, by: { value: 0.04 }, tir: { value: 0.08 } });
+  expect(told?.within).toBe(false);
+});
+
+it.each([
+  ['-0,12', -0.12],
+  ['+.005"', 0.127],
+  ['0.0', 0],
+  ['−0.3', -0.3],
+])('an indicator reads %s', (text, value) => expect(readIndicator(text, 'mm')).toMatchObject({ ok: true, value: expect.closeTo(value, 9) }));
+it.each(['', 'two', '900', '--1'])('it does not read %j', (text) => expect(readIndicator(text, 'mm').ok).toBe(false));
+
+it('what was given out is dialled as it was given out', () => {
+  const job = jobOf([relation]);
+  const [route] = plan(job, shop).routes;
+  const out = route && issued(job, route, shop, '2026-11-29T10:00:00.000Z', 'test');
+  const made = plan(out ?? job, shop);
+  const step = made.routes[0]?.setups.find((s) => s.id === 'left-1')?.steps[0];
+  expect(step && dialIn(step, made, shop)?.wanted.value).toBeCloseTo(0.02, 6);
+});

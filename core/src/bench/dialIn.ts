@@ -1,0 +1,131 @@
+import type { Entry, Shop } from '../document';
+import type { Step } from '../operations';
+import { type Plan, type Route, runoutsOf } from '../planner';
+import { figure, type Figure, type Parsed, isZero, parseLength, PLACE, say, type Units } from '../quantity';
+import type { Setup } from '../settings';
+import { holdingOf, mmOf, practice } from '../shop';
+
+/* Work that was taken out of its chuck, or is clamped on a plate, is dialled before anything is cut: what the indicator says, which jaw, which way, how much, until it is within what the job wants. */
+
+/** What dialling is asked for at a step. */
+export interface DialIn {
+  readonly setup: Setup;
+  /** 'jaws' are moved one by one; 'face' too is dialled on a plate; what cannot be moved is only read */
+  readonly by: 'jaws' | 'plate' | 'read';
+  /** TIR that the job wants, or the holding is good for */
+  readonly wanted: Figure;
+}
+
+/** Which jaw of a pair is loosened, which tightened. */
+export interface JawMove {
+  readonly loosen: number;
+  readonly tighten: number;
+  readonly by: Figure;
+}
+
+/** What the last readings come to. */
+export interface DialledTo {
+  readonly tir: Figure;
+  /** where the middle of the work stands, mm towards jaw 1 and jaw 2; where four places were read */
+  readonly towards?: readonly [number, number];
+  readonly moves: readonly JawMove[];
+  /** the piece itself is not round by so much: no jaw mends it */
+  readonly oval?: Figure;
+  /** of the face: its swing, and at which jaw it is highest */
+  readonly face?: { readonly tir: Figure; readonly high: number; readonly by: Figure };
+  readonly within: boolean;
+  /** relations of the drawing as they come out with it */
+  readonly keeps: Route['runouts'];
+}
+
+/** Less than a hand moves a jaw by, mm. */
+const FELT = 0.0015;
+
+/** The dialling of a step that takes work into a holding again; nothing where a bar is chucked, or a holding is bored in place. @source dial-on-datum, moved-is-lost, common practice */
+export function dialIn(step: Step, plan: Plan, shop: Shop): DialIn | undefined {
+  const [route] = plan.routes;
+  const setup = route?.setups.find((s) => s.steps.some((o) => o.id === step.id));
+  if (!route || !setup || (step.verb !== 'load' && step.verb !== 'turn-round')) return undefined;
+  if (!step.because.some((r) => r.rule === 'dial-on-datum' || r.rule === 'moved-is-lost')) return undefined;
+  const holding = holdingOf(shop, setup.holding);
+  if (!holding) return undefined;
+  const by = holding.kind === 'fourJaw' ? 'jaws' : holding.kind === 'faceplate' ? 'plate' : 'read';
+  const hangs = hangOn(setup, plan, route, shop);
+  if (by === 'read' && hangs.length === 0) return undefined;
+  const limit = Math.min(...hangs.map((r) => r.limit.value));
+  const usual = mmOf(holding.trueWithin);
+  const wanted = Number.isFinite(limit)
+    ? figure('length', 'dialWanted', { limit, spindle: practice.sameChucking, usual }, { step: 0.001 })
+    : figure('length', 'runoutOfHolding', { tir: usual }, { step: 0.001 });
+  return { setup, by, wanted };
+}
+
+/** The relations that come out otherwise when this setting runs otherwise. */
+function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): Route['runouts'] {
+  const when = (tir: number) => runoutsOf(plan.part, route.setups, shop, false, new Map([[setup.id, tir]]));
+  const [still, far] = [when(0), when(1)];
+  return still.filter((r, i) => Math.abs((far[i]?.expected.value ?? 0) - r.expected.value) > PLACE);
+}
+
+/** What the last readings written down at this step and piece say; of more than one the last counts. */
+export function dialledTo(dial: DialIn, plan: Plan, shop: Shop, live: readonly Entry[], piece: number): DialledTo | undefined {
+  const [route] = plan.routes;
+  const ids = new Set(dial.setup.steps.map((s) => s.id));
+  const last = live.findLast((e) => e.kind === 'dialled' && e.piece === piece && e.step !== null && ids.has(e.step));
+  if (last?.kind !== 'dialled' || !route) return undefined;
+  const read = last.readings.map((c) => readIndicator(c.text, c.units));
+  if (!read.every((r) => r.ok)) return undefined;
+  const [r1 = 0, r2 = 0, r3, r4, ...ofFace] = read.map((r) => r.value);
+  const four = r3 !== undefined && r4 !== undefined ? ([r1, r2, r3, r4] as const) : undefined;
+  const tir = four
+    ? figure('length', 'swing', { e: figure('length', 'offCentre', named(four)).value }, { step: 0.001 })
+    : figure('length', 'highToLow', { high: Math.max(r1, r2), low: Math.min(r1, r2) }, { step: 0.001 });
+  const face = faceOf(ofFace);
+  const known = new Map([[dial.setup.id, tir.value]]);
+  const hangs = new Set(hangOn(dial.setup, plan, route, shop).map((r) => r.relation));
+  return {
+    tir,
+    ...(four && {
+      towards: [(four[0] - four[2]) / 2, (four[1] - four[3]) / 2] as const,
+      oval: figure('length', 'outOfRound', named(four), { step: 0.001 }),
+    }),
+    moves: four && dial.by !== 'read' ? [move(1, four[0], four[2]), move(2, four[1], four[3])].filter((m) => m.by.value > FELT) : [],
+    ...(face && { face }),
+    within: tir.value <= dial.wanted.value + PLACE && (face?.tir.value ?? 0) <= dial.wanted.value + PLACE,
+    keeps: runoutsOf(plan.part, route.setups, shop, false, known).filter((r) => hangs.has(r.relation)),
+  };
+}
+
+const named = ([r1, r2, r3, r4]: readonly [number, number, number, number]) => ({ r1, r2, r3, r4 });
+
+/** More is nearer to the indicator: the work is let back from that jaw. */
+function move(first: 1 | 2, one: number, other: number): JawMove {
+  const [high, low] = one > other ? [first, first + 2] : [first + 2, first];
+  return { tighten: high, loosen: low, by: figure('length', 'moveOpposite', { a: one, b: other }, { step: 0.001 }) };
+}
+
+/** Four readings on the face, at the same places: where it is highest it is tapped in by half of its swing. */
+function faceOf(readings: readonly number[]): DialledTo['face'] {
+  const [r1, r2, r3, r4] = readings;
+  if (r1 === undefined || r2 === undefined || r3 === undefined || r4 === undefined) return undefined;
+  const of = named([r1, r2, r3, r4]);
+  const half = figure('length', 'offCentre', of, { step: 0.001 });
+  const high = readings.indexOf(Math.max(...readings)) + 1;
+  return { tir: figure('length', 'swing', { e: half.value }, { step: 0.001 }), high, by: half };
+}
+
+/**
+ * A reading of an indicator: either side of its zero, or zero itself.
+ * @example readIndicator('-0.12', 'mm') // { ok: true, value: -0.12 }
+ */
+export function readIndicator(text: string, units: Units): Parsed<number> {
+  const [, sign = '', rest = ''] = /^\s*([-−+]?)\s*(.*)$/.exec(text) ?? [];
+  if (isZero(rest)) return { ok: true, value: 0 };
+  const read = parseLength(rest, units);
+  if (!read.ok) return read;
+  if (read.value > MOST) return { ok: false, problems: [{ at: '', says: say`an indicator does not reach so far; put it in by eye first` }] };
+  return { ok: true, value: sign === '-' || sign === '−' ? -read.value : read.value };
+}
+
+/** Travel of the longest indicator in a turning shop, mm. */
+const MOST = 30;

@@ -1,0 +1,34 @@
+import { define } from './define';
+
+const readings = { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] } as const;
+const practice = 'tir, common practice';
+
+/** What an indicator tells of work in a holding. */
+export const dialFormulas = {
+  offCentre: define(
+    'root of the sum of the squares of half the differences of opposite readings',
+    practice,
+    readings,
+    ({ r1, r2, r3, r4 }) => Math.hypot(r1 - r3, r2 - r4) / 2,
+  ),
+  swing: define('2 x eccentricity', practice, { e: ['length', 'off centre'] }, ({ e }) => 2 * e),
+  highToLow: define('highest - lowest reading', practice, { high: ['length', 'highest'], low: ['length', 'lowest'] }, ({ high, low }) => high - low),
+  moveOpposite: define(
+    'half of the difference of opposite readings',
+    practice,
+    { a: ['length', 'the one'], b: ['length', 'the other'] },
+    ({ a, b }) => Math.abs(a - b) / 2,
+  ),
+  outOfRound: define(
+    'a quarter of the difference of the sums of opposite readings',
+    'geometry: what is left when the centre is taken out',
+    readings,
+    ({ r1, r2, r3, r4 }) => Math.abs(r1 + r3 - r2 - r4) / 4,
+  ),
+  dialWanted: define(
+    'root of (limit2 - spindle2), at most what this holding is dialled to',
+    'runouts add as the root of their squares; what the spindle and the cut leave is taken off',
+    { limit: ['length', 'limit of the drawing, TIR'], spindle: ['length', 'spindle and cut, TIR'], usual: ['length', 'this holding dialled, TIR'] },
+    ({ limit, spindle, usual }) => Math.min(usual, Math.sqrt(Math.max(0, limit ** 2 - spindle ** 2))),
+  ),
+};
