@@ -1,31 +1,11 @@
 /* From bar to part in the browser: a batch of washers in one setting, a point held short, a spindle on the cones of its hole; each way of holding worked out whole. */
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { blankJob, type Job, SCHEMA } from '@obra/core/document';
-import { writeJobFile } from '@obra/core/exchange';
+import type { Job } from '@obra/core/document';
 import { demoUrl, goTo, pageForEach, saved, sees } from './harness';
+import { mm, openJob, row } from './openJob';
 import { crowded, soundAt, violations } from './layout';
 
 const on = pageForEach();
-const dir = mkdtempSync(join(tmpdir(), 'obra-chain-'));
-afterAll(() => rmSync(dir, { recursive: true }));
-
-const mm = (text: string) => ({ text, units: 'mm' as const });
-const row = (id: string, size: string, length: string) => ({ id, size: mm(size), length: mm(length) });
-
-/** Opens a job from a file, at a stage of it. */
-async function opened(id: string, own: Partial<Job>, drawing: Partial<Job['drawing']>): Promise<void> {
-  const blank = blankJob(id, 'mm');
-  const job: Job = { ...blank, ...own, drawing: { ...blank.drawing, title: { edges: 'broken' }, ...drawing } };
-  const file = join(dir, `${id}.json`);
-  writeFileSync(file, writeJobFile({ schema: SCHEMA, id, revision: 1, saved: '2026-11-29T08:00:00.000Z', by: 'test', job }, []));
-  const { page } = on;
-  await goTo(page, demoUrl(), '/jobs', 'Sheave axle');
-  const input = await page.waitForSelector('input[type="file"]');
-  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);
-  await sees(page, id);
-}
+const opened = (id: string, own: Partial<Job>, drawing: Partial<Job['drawing']>) => openJob(on.page, id, own, drawing);
 
 const setups = () =>
   on.page.$$eval('.chain-setting', (all) =>

@@ -110,7 +110,7 @@ export function boreLast(making: Making, end: End, held: HoldingChoice, gripping
         because: [
           ...dialledOn(making, holding, end, gripping.diameter, []),
           ...held.because,
-          ...between(making, holding, [gripping.z, gripping.z + inward(end) * grip.value]),
+          ...between(making, [gripping.z, gripping.z + inward(end) * grip.value]),
         ],
         minutes: minutesAgain(holding),
         made: madeFirst(facts, holding, gripping.diameter),

@@ -1,7 +1,6 @@
 import type { Holding } from '../document';
 import { type Feature, isShaped, letterOf } from '../drawing';
 import type { Reason } from '../finding';
-import { alreadyMade } from '../holding';
 import { reason } from '../operations';
 import { diameter, length, say, type Sentence } from '../quantity';
 import type { End } from '../ref';
@@ -59,26 +58,14 @@ export function dialledOn(making: Making, holding: Holding | undefined, end: End
 }
 
 /**
- * What lies between jaws or a collet and a surface that neither may close on bare: a thread, a knurl, a taper; under hard jaws whatever is finished.
+ * What lies between jaws or a collet and a surface that neither may close on bare: a thread, a knurl, a taper.
  * @source soft-pads, grip-on, common practice
  */
-export function between({ facts }: Making, holding: Holding | undefined, [from, to]: readonly [number, number]): readonly Reason[] {
-  const { part, started } = facts;
+export function between({ facts }: Making, [from, to]: readonly [number, number]): readonly Reason[] {
+  const { part } = facts;
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
   const under = part.features.filter((f) => f.side === 'outside' && Math.min(f.near, f.far) < high - 0.05 && Math.max(f.near, f.far) > low + 0.05);
-  const finished = under.filter((f) => !started || alreadyMade(f, started));
-  const plain = finished.find((f) => f.form !== 'thread' && !isShaped(f));
-  const padded: readonly Reason[] =
-    holding?.marks === true && plain
-      ? [
-          reason(
-            'soft-pads',
-            say`thin copper or aluminium under each jaw: hard jaws mark ${diameter(plain.nearDiameter.nominal)}, which is finished`,
-            plain.id,
-          ),
-        ]
-      : [];
-  const shaped = under.flatMap((row): Reason[] => {
+  return under.flatMap((row): Reason[] => {
     const knurled = part.details.some(
       (d) => d.kind === 'knurl' && d.on === row.id && Math.min(d.near, d.far) < high - 0.05 && Math.max(d.near, d.far) > low + 0.05,
     );
@@ -97,5 +84,4 @@ export function between({ facts }: Making, holding: Holding | undefined, [from, 
       ];
     return [];
   });
-  return [...shaped, ...padded];
 }

@@ -146,7 +146,7 @@ function loaded(making: Making, held: HoldingChoice, out: number): Operation {
       ...held.because,
       ...(started
         ? [
-            ...between(making, holdingOf(facts.shop, held.holding), [jaws, jaws + inward(first) * sheet.grip.value]),
+            ...between(making, [jaws, jaws + inward(first) * sheet.grip.value]),
             ...dialledOn(
               making,
               holdingOf(facts.shop, held.holding),
@@ -281,7 +281,7 @@ export function secondSetup(making: Making, held: HoldingChoice, outside: Grippi
           toKeep(facts.part, first, making.reach).map((k) => k.datum),
         ),
         ...held.because,
-        ...(arbor ? [] : between(making, holding, [gripping.z, gripping.z + inward(end) * grip.value])),
+        ...(arbor ? [] : between(making, [gripping.z, gripping.z + inward(end) * grip.value])),
         reason('seat-first', say`press the work back so that it seats square, then tighten`, end),
       ],
       minutes: minutesAgain(holding),

@@ -9,6 +9,7 @@ import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
 import { Collars } from './Collars';
+import { DialIn } from './DialIn';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { MeasuredAt } from './MeasuredAt';
@@ -150,6 +151,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
+        <DialIn key={`dial ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         <MeasuredWith at={at} step={step} units={units} onGauge={setChosenGauge} />
