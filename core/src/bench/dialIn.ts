@@ -1,8 +1,8 @@
 import type { Entry, Shop } from '../document';
 import type { Step } from '../operations';
-import { type Plan, type Route, runoutsOf } from '../planner';
+import type { Plan, Route } from '../planner';
 import { figure, type Figure, type Parsed, isZero, parseLength, PLACE, say, type Units } from '../quantity';
-import type { Setup } from '../settings';
+import { type RelationMade, runoutsOf, type Setup } from '../settings';
 import { holdingOf, mmOf, practice } from '../shop';
 
 /* Work that was taken out of its chuck, or is clamped on a plate, is dialled before anything is cut: what the indicator says, which jaw, which way, how much, until it is within what the job wants. */
@@ -35,7 +35,7 @@ export interface DialledTo {
   readonly face?: { readonly tir: Figure; readonly high: number; readonly by: Figure };
   readonly within: boolean;
   /** relations of the drawing as they come out with it */
-  readonly keeps: Route['runouts'];
+  readonly keeps: readonly RelationMade[];
 }
 
 /** Less than a hand moves a jaw by, mm. */
@@ -61,7 +61,7 @@ export function dialIn(step: Step, plan: Plan, shop: Shop): DialIn | undefined {
 }
 
 /** The relations that come out otherwise when this setting runs otherwise. */
-function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): Route['runouts'] {
+function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): readonly RelationMade[] {
   const when = (tir: number) => runoutsOf(plan.part, route.setups, shop, false, new Map([[setup.id, tir]]));
   const [still, far] = [when(0), when(1)];
   return still.filter((r, i) => Math.abs((far[i]?.expected.value ?? 0) - r.expected.value) > PLACE);

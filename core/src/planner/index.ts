@@ -9,5 +9,4 @@ export { type DrawnLength, lengthChart, type LengthChart } from './lengthChart';
 export type { Plan } from './plan';
 export { plan, planning } from './planning';
 export type { Route } from './route';
-export { type DialledIn, runoutsOf } from './runouts';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';

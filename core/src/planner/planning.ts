@@ -29,7 +29,7 @@ import { changedSinceIssue } from './issue';
 import { withLengths } from './ledger';
 import type { Plan } from './plan';
 import type { Route } from './route';
-import { runoutsOf } from './runouts';
+import { runoutsOf } from '../settings';
 import { scheduleOf, totalsOf } from './schedule';
 import { type CheapestWay, search } from './search';
 import { told } from './told';

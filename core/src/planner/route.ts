@@ -1,4 +1,4 @@
-import type { LayoutName, Setup } from '../settings';
+import type { LayoutName, RelationMade, Setup } from '../settings';
 import type { Figure, Sentence } from '../quantity';
 
 export interface Route {
@@ -8,14 +8,8 @@ export interface Route {
     /** which bars of the rack the pieces come out of, and what is left of each */
     readonly from: readonly { readonly id: string; readonly pieces: number; readonly left: Figure; readonly goesBack: boolean }[];
   };
-  /** how true the relations of the drawing come out: not exceeded in 19 of 20, and how often within the limit */
-  readonly runouts: readonly {
-    readonly relation: string;
-    readonly oneChucking: boolean;
-    readonly limit: Figure;
-    readonly expected: Figure;
-    readonly chance: Figure;
-  }[];
+  /** how true the relations of the drawing come out */
+  readonly runouts: readonly RelationMade[];
   readonly setups: readonly Setup[];
   readonly cost: {
     readonly minutes: Figure;

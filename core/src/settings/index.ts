@@ -4,6 +4,7 @@ export type { Layout, Stage } from './layout';
 export { widestOfFaces } from './held';
 export { layoutsOf } from './layouts';
 export { reachedByBoth } from './reach';
+export { type DialledIn, type RelationMade, runoutsOf } from './runouts';
 export { type Begins, type MadeSetting, withRemovals } from './setting';
 export type { LedgerLine, Setup } from './setup';
 export type { LayoutName } from './setup';

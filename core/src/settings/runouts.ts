@@ -2,22 +2,31 @@ import type { Shop } from '../document';
 import type { Part } from '../drawing';
 import { partsOf, runoutOf, type RunoutPart } from '../holding';
 import type { Step } from '../operations';
-import { figure } from '../quantity';
+import { figure, type Figure } from '../quantity';
 import { readStep, thingOf } from '../ref';
-import { type Setup, widestOfFaces } from '../settings';
 import { holdingOf, practice } from '../shop';
-import type { Route } from './route';
+import { widestOfFaces } from './held';
+import type { Setup } from './setup';
 
 /** What finishes a surface: the last of these at a row is where it was made true. */
 const finishing = new Set<Step['verb']>(['finish-turn', 'rough-turn', 'bore', 'ream', 'drill', 'taper', 'form', 'thread', 'grind', 'face']);
 
 const SPINDLE: RunoutPart = { words: 'spindle and cut', tir: practice.sameChucking };
 
+/** How true a relation of the drawing comes out: not exceeded in 19 of 20, and how often within the limit. */
+export interface RelationMade {
+  readonly relation: string;
+  readonly oneChucking: boolean;
+  readonly limit: Figure;
+  readonly expected: Figure;
+  readonly chance: Figure;
+}
+
 /** What settings were dialled to as they were read, TIR in mm, by the id of the setting. */
 export type DialledIn = ReadonlyMap<string, number>;
 
 /** How true each relation of the drawing comes out, along the holdings between the two features as they are really cut; where it was read, as it was dialled. */
-export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, started = false, dialled?: DialledIn): Route['runouts'] {
+export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, started = false, dialled?: DialledIn): readonly RelationMade[] {
   return part.relations
     .filter((r) => r.kind !== 'distance')
     .map((r) => {
@@ -60,15 +69,30 @@ function chainBetween(
   const [early, late] = a < b ? [a, b] : [b, a];
   if (early === late) return [SPINDLE];
   const setup = setups[late];
-  const own = setup && holdingOf(shop, setup.holding);
-  const read = setup && dialled?.get(setup.id);
-  const holding = own && read !== undefined ? { ...own, trueWithin: { text: String(read), units: 'mm' as const } } : own;
+  const holding = setup && holdingAs(setup, shop, dialled);
   if (!setup || !holding) return [SPINDLE];
   const seat = grippedIn(part, setups, setup);
   const here = partsOf(holding, faces, setup.grip.value);
-  // gripped on what was made in the earlier setup itself, or on bare stock: nothing more comes between
-  if (seat === undefined || seat === early || seat >= late) return here;
+  // the same bar gripped twice on its skin: it stood off the axis the first time too
+  if (seat === undefined) return [...here, ...onSkin(part, setups, shop, early, setup, dialled)];
+  // gripped on what was made in the earlier setup itself: nothing more comes between
+  if (seat === early || seat >= late) return here;
   return [...here, ...chainBetween(part, setups, shop, seat, early, faces, dialled)];
+}
+
+/** What the earlier of two grips on the bare bar adds; nothing where it was carried, or gripped on what was made. */
+function onSkin(part: Part, setups: readonly Setup[], shop: Shop, early: number, late: Setup, dialled?: DialledIn): readonly RunoutPart[] {
+  const setup = setups[early];
+  if (!setup || late.carried !== undefined || setup.carried !== undefined || grippedIn(part, setups, setup) !== undefined) return [];
+  const holding = holdingAs(setup, shop, dialled);
+  return holding ? partsOf(holding).slice(0, 1) : [];
+}
+
+/** The holding of a setting, as true as it was dialled where that was read. */
+function holdingAs(setup: Setup, shop: Shop, dialled?: DialledIn) {
+  const holding = holdingOf(shop, setup.holding);
+  const read = dialled?.get(setup.id);
+  return holding && read !== undefined ? { ...holding, trueWithin: { text: String(read), units: 'mm' as const } } : holding;
 }
 
 /** The setup that made the surface a later one is held by: a row in the jaws, a bore on its arbor. Centres and plates hold by what was made last before. */
