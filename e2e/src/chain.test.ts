@@ -82,6 +82,24 @@ it('a hexagon is milled on the bar and cut off after; a plate is turned over and
   await goTo(page, demoUrl(), '/jobs/hexagon-on-bar/route', 'Beside the lathe');
   const order = await page.$$eval('[data-step]', (all) => all.map((e) => e.getAttribute('data-step') ?? ''));
   expect(order.findIndex((id) => id.startsWith('away@'))).toBeLessThan(order.findIndex((id) => /^(part|saw)-off/.test(id)));
+  // a person may have it milled later, and on its bar again
+  const onBar = (wanted: boolean) =>
+    page.waitForFunction(
+      (on) => {
+        const ids = [...document.querySelectorAll('[data-step]')].map((e) => e.getAttribute('data-step') ?? '');
+        return ids.findIndex((id) => id.startsWith('away@')) < ids.findIndex((id) => /^(part|saw)-off/.test(id)) === on;
+      },
+      { timeout: 20_000 },
+      wanted,
+    );
+  await page.click('[data-step^="away@"] td.verb');
+  await page.waitForSelector('select[aria-label="Method of this step"]');
+  await page.select('select[aria-label="Method of this step"]', 'after');
+  await onBar(false);
+  await page.click('[data-step^="away@"] td.verb');
+  await page.waitForSelector('select[aria-label="Method of this step"]');
+  await page.select('select[aria-label="Method of this step"]', 'on-bar');
+  await onBar(true);
   await opened('bored-plate', {}, { outside: [row('a', '80', '10')], boreRight: [row('b', '20 H7', 'through')] });
   await goTo(page, demoUrl(), '/jobs/bored-plate/holding', 'Setup 1');
   await page.select('select[aria-label="Carried"]', 'plate');

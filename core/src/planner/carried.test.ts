@@ -3,6 +3,7 @@ import { blankJob, type Bar, type Detail, type Job, type Section, type Shop } fr
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { boundsOf } from '../stock';
+import { choicesOf } from './choicesOf';
 import { plan } from './planning';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
@@ -114,4 +115,34 @@ it('milled on the bar: measured, away, its back edge broken, then severed', () =
   expect(places.every((p, i) => p > (places[i - 1] ?? 0))).toBe(true);
   const back = first.indexOf('chamfer@s2.far');
   if (back >= 0) expect(back).toBeGreaterThan(first.indexOf('away@h'));
+});
+
+describe('asked to the mill now, or later', () => {
+  const flat: Detail = { id: 'f', on: 's2', kind: 'flat', at: mm('5'), length: mm('10'), size: mm('20') };
+  const pin = (choices: Job['choices']): Job => ({ ...jobOf([row('s1', '16', '30'), row('s2', '24', '40')], [], { details: [flat] }), choices });
+  const ask = (method: string): Job['choices'] => [{ kind: 'method', id: 'm', of: 'f', method }];
+  const away = (job: Job) => {
+    const made = plan(job, midShop());
+    const at = made.routes[0]?.setups.findIndex((s) => s.steps.some((x) => x.id.startsWith('away@f'))) ?? -1;
+    const step = made.routes[0]?.setups[at]?.steps.find((x) => x.id.startsWith('away@f'));
+    return { made, at, severs: made.routes[0]?.setups[at]?.steps.some((s) => s.verb === 'part-off' || s.verb === 'saw-off') === true, step };
+  };
+
+  it('on its bar before it is severed, or when all is turned; held as given out', () => {
+    expect(away(pin(ask('after'))).severs).toBe(false);
+    const now = away(pin(ask('on-bar')));
+    expect(now.severs).toBe(true);
+    expect(now.step?.because.map((r) => writeSentence(r.says, 'mm')).join()).toContain('as asked');
+    expect(now.made.findings.map((f) => f.code)).not.toContain('choice-orphaned');
+    const [route] = now.made.routes;
+    const again = route && plan({ ...pin([]), choices: [...choicesOf(route, pin(ask('on-bar')))] }, midShop());
+    expect(again?.routes[0]).toEqual(route);
+  });
+
+  it('where there is no bar to hold it by it says so', () => {
+    const between = pin([...ask('on-bar'), { kind: 'method', id: 'c', of: 'carrying', method: 'centres' }]);
+    const { step, made } = away(between);
+    expect(made.routes[0]?.layout).toBe('centres');
+    expect(step?.because.map((r) => writeSentence(r.says, 'mm')).join()).toContain('no bar to hold it by');
+  });
 });

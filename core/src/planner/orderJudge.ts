@@ -176,7 +176,9 @@ const entries: readonly Entry[] = [
   [
     'relief-first',
     say`a thread starts from a chamfer and runs out into room`,
-    (a, b) => sameRow(a, b) && (a.verb === 'thread' || a.verb === 'die') && (b.verb === 'chamfer' || b.verb === 'undercut'),
+    // but the blade goes in for a back edge only when nothing is left that pushes
+    (a, b, { behindBlade }) =>
+      sameRow(a, b) && (a.verb === 'thread' || a.verb === 'die') && (b.verb === 'chamfer' || b.verb === 'undercut') && !behindBlade(b),
   ],
   [
     'major-first',

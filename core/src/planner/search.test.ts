@@ -6,14 +6,16 @@ import { enumerated, fewHoldings } from './enumerated.fixture';
 import { plan } from './planning';
 import { smallJob, smallPart } from './smallParts.fixture';
 
+const whole = midShop();
 const few = ['three-jaw', 'collets', 'live-centre'];
-const shops = [midShop(), startingShop(), readoutShop()].map((s) => fewHoldings(s, few));
-const [shop = fewHoldings(midShop(), few)] = shops;
+const shops = [whole, startingShop(), readoutShop()].map((s) => fewHoldings(s, few));
+const [shop = whole] = shops;
 
 it('costs what the cheapest of all routes costs, and knows that it does', () => {
   let looked = 0;
   fc.assert(
-    fc.property(smallPart, fc.constantFrom(...shops), (of, shop) => {
+    fc.property(smallPart, fc.constantFrom(0, 1, 2), (of, where) => {
+      const shop = shops[where] ?? whole;
       const job = smallJob(of);
       const made = plan(job, shop);
       const judged = enumerated(job, shop);
@@ -47,7 +49,6 @@ it('costs what the cheapest costs where the shop leaves threads, tapers and seve
 });
 
 it('the order in which a shop lists its holdings, and a drawing its details, changes no cost', () => {
-  const whole = midShop();
   fc.assert(
     fc.property(smallPart, fc.shuffledSubarray(whole.holdings, { minLength: whole.holdings.length }), (of, holdings) => {
       const job = smallJob(of);

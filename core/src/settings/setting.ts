@@ -88,10 +88,11 @@ export function beginningOf(
       machine: facts.machine,
       material: facts.material,
       mostSpeed: speed.most,
-      ratio,
+      // what is held by nothing yet is the floor below all holdings: it stands out by nothing
+      ratio: holding ? ratio : 0,
       centre: carried,
       ...(grip && { grip }),
-      ...(isShort(long) && { heldBy: long }),
+      ...(holding && isShort(long) && { heldBy: long }),
       ...cornersOf(making, id, stock),
     },
   };

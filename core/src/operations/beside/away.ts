@@ -25,14 +25,19 @@ export const awayOnBar = (): Operation =>
   operation((draft) => {
     const { facts } = draft;
     const ids = new Set(facts.part.details.filter((d) => wantsBar(facts, d)).map((d) => d.id));
-    for (const detail of facts.part.details) if (ids.has(detail.id)) mill(draft, detail, true);
+    for (const detail of facts.part.details) if (ids.has(detail.id)) mill(draft, detail, 'on-bar');
   });
 
 const across = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway']);
 
-/** No plain cylinder beside it is long enough to be held by once the piece is off its bar. */
-function wantsBar({ part }: Pick<Facts, 'part'>, detail: PartDetail): boolean {
+/** When it goes to the mill or the drill: while its bar holds it, or when the turning is done. */
+type When = 'on-bar' | 'after';
+
+/** As a person asked; else on the bar where no plain cylinder beside it is long enough to be held by once the piece is off. */
+function wantsBar({ part, chosen }: Pick<Facts, 'part' | 'chosen'>, detail: PartDetail): boolean {
   if (!across.has(detail.kind)) return false;
+  const asked = chosen.method.get(detail.id)?.method;
+  if (asked === 'on-bar' || asked === 'after') return asked === 'on-bar';
   const rows = part.features.filter((f) => f.side === 'outside');
   const knurled = (row: Feature) => part.details.some((d) => d.kind === 'knurl' && d.on === row.id);
   const milledToo = (row: Feature) => part.details.some((d) => d.on === row.id && (d.kind === 'hexagon' || d.kind === 'flat'));
@@ -89,21 +94,28 @@ function asAsked(all: readonly Beside[], asked: Facts['chosen']['order']): reado
   return list;
 }
 
-function mill(draft: Draft, detail: PartDetail, onBar = false): void {
+function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
   const { facts } = draft;
+  const onBar = when === 'on-bar';
+  const asked = facts.chosen.method.get(detail.id);
   const joined = facts.job.drawing.mates.some((m) => joins(m.want.text));
   addStep(draft, {
     verb: 'away',
     about: detail.id,
+    ...(across.has(detail.kind) && { method: when }),
     says: say`${detailWords[detail.kind]}: ${detail.says}`,
     because: [
       onBar
         ? reason(
             'on-the-bar',
-            say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
+            asked
+              ? say`while it is on the bar, as asked: it goes away in its collet or chuck and comes back, dialled again before anything fine`
+              : say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
             detail.id,
           )
-        : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+        : asked?.method === 'on-bar'
+          ? reason('on-the-bar', say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`, detail.id)
+          : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
       ...(onBar && detail.kind === 'crossHole' && intoBore(facts, detail)
         ? [reason('on-the-bar', say`it burrs the bore that it breaks into: the bore is cleared or reamed after it`, detail.id)]
         : []),

@@ -12,6 +12,7 @@ export function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] 
   const setups = new Set(route.setups.map((s) => s.id));
   const steps = new Set(route.setups.flatMap((s) => s.steps.map((step) => step.id)));
   const rows = new Set([...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id));
+  const details = new Set(job.drawing.details.map((d) => d.id));
   const items = new Set([...shop.bars, ...shop.holdings, ...shop.tools, ...shop.gauges].map((item) => item.id));
   const there = (item: string) => (items.has(item) ? undefined : `${item} of the shop`);
   const gone = (c: Choice): string | undefined => {
@@ -20,7 +21,7 @@ export function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] 
     if (c.kind === 'use') return steps.has(c.step) ? there(c.item) : c.step;
     if (c.kind === 'in') return rows.has(rowOf(c.step)) ? undefined : c.step;
     if (c.kind === 'data') return steps.has(c.step) ? undefined : c.step;
-    if (c.kind === 'method') return rows.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
+    if (c.kind === 'method') return rows.has(c.of) || details.has(c.of) || wholeRoute.has(c.of) ? undefined : `row ${c.of}`;
     if (c.kind === 'order') return c.steps.find((s) => !steps.has(s));
     if (c.kind === 'ownStep') return c.after === null || steps.has(c.after) ? undefined : c.after;
     return undefined;

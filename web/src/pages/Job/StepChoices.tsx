@@ -30,7 +30,9 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           ? severs
           : step.verb === 'taper'
             ? tapers
-            : [];
+            : step.verb === 'away' && step.method !== undefined
+              ? away
+              : [];
   const row = step.does[0] ?? '';
   // why this way and not the other: the reasons of both sides
   const asked =
@@ -130,4 +132,8 @@ const tapers = [
   { verb: 'taper', method: 'compound', words: 'compound' },
   { verb: 'taper', method: 'set-over', words: 'tailstock set over' },
   { verb: 'taper', method: 'form', words: 'form tool' },
+] as const;
+const away = [
+  { verb: 'away', method: 'on-bar', words: 'to the mill now, on its bar' },
+  { verb: 'away', method: 'after', words: 'when it is turned' },
 ] as const;
