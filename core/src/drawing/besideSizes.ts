@@ -3,6 +3,7 @@ import { diameter, length, readLength, say, tidy, type Units } from '../quantity
 import { boltCircle, chord, flats, keywayFor } from '../standards';
 import { anglesOf, exact, lengthOf, refused, type Refused, type Understood } from './detailCells';
 import { parseSize } from './parseSize';
+import { readSideHole, sideHoleSaid } from './sideHoles';
 import type { Feature, Limits } from './types';
 
 /** Cut elsewhere: noted, drawn, with the numbers that the bench or the mill wants. */
@@ -19,23 +20,13 @@ export function besideTheLathe(
   const turn = anglesOf(detail) ?? 0;
   const along = long === undefined ? {} : { long };
   if (detail.kind === 'keyway') return keywayOf(text, units, across, row, long);
+  if (detail.kind === 'crossHole' || detail.kind === 'boltCircle') return holeBeside(detail, text, units, across, rule);
   const [first = '', second] = text.split(/\s*[xX×]\s*/);
   const size = parseSize(first, units);
   if (size.kind !== 'diameter') return refused(size.kind === 'unknown' && text !== '' ? size.says : say`its size is missing`);
   const limits = rule(size.limits);
   const { nominal } = limits;
   switch (detail.kind) {
-    case 'crossHole': {
-      if (nominal >= across) return refused(say`a cross hole of ${diameter(nominal)} is as wide as its row of ${diameter(across)}`);
-      const web = across / 2 - Math.sqrt((across / 2) ** 2 - (nominal / 2) ** 2);
-      return {
-        diameter: limits,
-        angle: turn,
-        count,
-        says: say`${diameter(nominal)} ${count > 1 ? `${String(count)} equally spaced` : 'through'}; it breaks out ${length(web)} below the crown: start it with a stub drill or on a flat`,
-        source: 'geometry: r - sqrt(r^2 - (d / 2)^2)',
-      };
-    }
     case 'flat': {
       const sides = Math.max(1, count);
       if (nominal >= across) return refused(say`a flat ${length(nominal)} across lies outside ${diameter(across)}`);
@@ -81,27 +72,52 @@ export function besideTheLathe(
         source: 'drawing',
       };
     }
-    case 'boltCircle': {
-      const circle = parseSize(detail.at.text, detail.at.units);
-      if (circle.kind !== 'diameter') return refused(say`a bolt circle wants the diameter of its circle, in the cell “at”`);
-      if (count < 2 || count > 60) return refused(say`how many holes? 2 to 60`);
-      const on = circle.limits.nominal;
-      const apart = chord(count, on);
-      if (apart <= nominal) return refused(say`${count} holes of ${diameter(nominal)} run into each other on ${diameter(on)}`);
-      const [hole] = boltCircle(count, on, turn);
-      return {
-        diameter: limits,
-        width: on,
-        count,
-        angle: turn,
-        ...(second !== undefined && { depth: readLength(second, units)?.value ?? 0 }),
-        says: say`${count} holes ${diameter(nominal)} on ${diameter(on)}: ${length(apart, 0.001)} from one to the next${hole ? say`; the first at x ${length(hole.x, 0.001)}, y ${length(hole.y, 0.001)}` : []}`,
-        source: 'bolt-circle: x = r cos, y = r sin; chord = D sin(180 / n)',
-      };
-    }
     default:
       return refused(say`not understood`);
   }
+}
+
+/** A hole across a row, or holes on a circle of an end: plain, reamed, tapped, opened at the mouth. */
+function holeBeside(detail: Detail, text: string, units: Units, across: number, rule: (l: Limits) => Limits): Understood | Refused {
+  const hole = readSideHole(text, units);
+  if ('says' in hole) return refused(hole.says, hole.nearest);
+  const limits = hole.thread ? hole.limits : rule(hole.limits);
+  const count = detail.count ?? 1;
+  const turn = anglesOf(detail) ?? 0;
+  // what room it takes: a thread its outside, a mouth its own
+  const wide = Math.max(limits.nominal, hole.thread?.nominal ?? 0, hole.head?.diameter ?? 0);
+  const made = {
+    diameter: limits,
+    angle: turn,
+    count,
+    ...(hole.deep !== undefined && { depth: hole.deep }),
+    ...(hole.thread && { thread: hole.thread }),
+    ...(hole.reamed && { reamed: hole.reamed }),
+    ...(hole.head && { head: hole.head }),
+  };
+  const said = sideHoleSaid(hole, units);
+  if (detail.kind === 'crossHole') {
+    if (wide >= across) return refused(say`a cross hole of ${diameter(wide)} is as wide as its row of ${diameter(across)}`);
+    const web = across / 2 - Math.sqrt((across / 2) ** 2 - (wide / 2) ** 2);
+    return {
+      ...made,
+      says: say`${said}${count > 1 ? say`, ${count} equally spaced` : hole.deep === undefined && !hole.thread ? say` through` : []}; it breaks out ${length(web)} below the crown: start it with a stub drill or on a flat`,
+      source: 'geometry: r - sqrt(r^2 - (d / 2)^2)',
+    };
+  }
+  const circle = parseSize(detail.at.text, detail.at.units);
+  if (circle.kind !== 'diameter') return refused(say`a bolt circle wants the diameter of its circle, in the cell “at”`);
+  if (count < 2 || count > 60) return refused(say`how many holes? 2 to 60`);
+  const on = circle.limits.nominal;
+  const apart = chord(count, on);
+  if (apart <= wide) return refused(say`${count} holes of ${diameter(wide)} run into each other on ${diameter(on)}`);
+  const [first] = boltCircle(count, on, turn);
+  return {
+    ...made,
+    width: on,
+    says: say`${count} holes ${said} on ${diameter(on)}: ${length(apart, 0.001)} from one to the next${first ? say`; the first at x ${length(first.x, 0.001)}, y ${length(first.y, 0.001)}` : []}`,
+    source: 'bolt-circle: x = r cos, y = r sin; chord = D sin(180 / n)',
+  };
 }
 
 /** '' takes the key of the row's own size; '6 x 3.5' is width x depth. */

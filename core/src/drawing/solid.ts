@@ -95,15 +95,49 @@ function ofDetail(part: Part, d: PartDetail): number {
     case 'slot':
       return (d.width ?? 0) * (d.depth ?? 0) * endDiameter(part, d.on);
     case 'crossHole':
-      return crossed(r, own, d.count ?? 1);
-    case 'boltCircle':
-      return (
-        (d.count ?? 0) * Math.PI * own ** 2 * (d.depth ?? part.length) +
-        (d.depth === undefined ? 0 : (d.count ?? 0) * (Math.PI / 3) * own ** 2 * coneOf(own, 118))
-      );
+      return crossHole(part, d, r, own);
+    case 'boltCircle': {
+      const deep = Math.min(d.depth ?? Infinity, metalAlong(part, d.on, (d.width ?? 0) / 2));
+      const cone = d.depth === undefined || deep < d.depth ? 0 : (Math.PI / 3) * own ** 2 * coneOf(own, 118);
+      return (d.count ?? 0) * (Math.PI * own ** 2 * deep + cone + ofHead(d, own));
+    }
     default:
       return 0;
   }
+}
+
+/** A hole across: through both walls, or from one side to its depth or to the bore where it is tapped; what a bore has taken is not taken twice. */
+function crossHole(part: Part, d: PartDetail, r: number, own: number): number {
+  const inner = Math.max(0, ...part.features.filter((f) => f.side !== 'outside' && within(f, d.near)).map((f) => radiusAt(f, d.near)));
+  const walls = crossed(r, own, 1) - crossed(inner, own, 1);
+  const sides = d.count !== undefined && d.count > 1 ? d.count : 1;
+  const oneSide = d.depth !== undefined || (d.thread !== undefined && inner > own) || sides > 1;
+  if (!oneSide) return walls + ofHead(d, own);
+  // from the crown down, flat at its end
+  const down = d.depth === undefined ? Infinity : crossed(r, own, 1) / 2 - Math.max(0, r - d.depth) * Math.PI * own ** 2;
+  return sides * (Math.min(walls / 2, down) + ofHead(d, own));
+}
+
+const within = (f: Feature, z: number): boolean => Math.min(f.near, f.far) <= z && z <= Math.max(f.near, f.far);
+
+/** What opening the mouth takes beside the hole itself, from the plane of the face. */
+function ofHead({ head }: PartDetail, own: number): number {
+  if (!head) return 0;
+  const wide = head.diameter / 2;
+  return head.form === 'counterbore'
+    ? Math.PI * (wide ** 2 - own ** 2) * head.depth
+    : (Math.PI / 3) * head.depth * (wide ** 2 + wide * own + own ** 2) - Math.PI * own ** 2 * head.depth;
+}
+
+/** How far the metal goes along the axis from an end, at a radius: to the first row that does not reach so far out. */
+function metalAlong(part: Part, end: string, radius: number): number {
+  const rows = part.features.filter((f) => f.side === 'outside');
+  let deep = 0;
+  for (const row of end === 'right' ? rows : rows.toReversed()) {
+    if (Math.min(row.nearDiameter.nominal, row.farDiameter.nominal) / 2 <= radius) break;
+    deep += Math.abs(row.near - row.far);
+  }
+  return deep;
 }
 
 /** Of the outside row at an end, mm. */

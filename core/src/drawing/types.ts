@@ -1,7 +1,7 @@
 import type { Cell, Relation } from '../document';
 import type { Finding } from '../finding';
 import type { Sentence } from '../quantity';
-import type { ShoulderUndercut } from '../standards';
+import type { DrawnThread, ShoulderUndercut } from '../standards';
 
 /** Limits of a size in mm; of a diameter always on diameter. */
 export interface Limits {
@@ -120,6 +120,16 @@ export type DetailKind =
   | 'slot'
   | 'boltCircle';
 
+/** What the mouth of a hole is opened to, mm. */
+export interface HoleHead {
+  readonly form: 'counterbore' | 'countersink';
+  readonly diameter: number;
+  /** of a counterbore to its floor; of a countersink of its cone */
+  readonly depth: number;
+  /** of a countersink, degrees */
+  readonly angle?: number;
+}
+
 /** Something cut in a row or an end, understood; mm. */
 export interface PartDetail {
   readonly id: string;
@@ -142,6 +152,10 @@ export interface PartDetail {
   /** a groove that is an arc */
   readonly round?: boolean;
   readonly pitch?: number;
+  /** of a hole beside the axis that is tapped, reamed, opened at its mouth */
+  readonly thread?: DrawnThread;
+  readonly reamed?: true;
+  readonly head?: HoleHead;
   /** its computed numbers, in words */
   readonly says: Sentence;
   readonly source: string;

@@ -146,3 +146,44 @@ describe('asked to the mill now, or later', () => {
     expect(step?.because.map((r) => writeSentence(r.says, 'mm')).join()).toContain('no bar to hold it by');
   });
 });
+
+describe('holes beside the axis at the drill', () => {
+  const flange = (size: string, more: Partial<Detail> = {}): Job =>
+    jobOf([row('a', '60', '12'), row('b', '30', '20')], [row('h', '12', 'through')], {
+      details: [{ id: 'd', on: 'right', kind: 'boltCircle', at: mm('45'), size: mm(size), count: 3, ...more }],
+    });
+  const away = (job: Job, shop: Shop = midShop()) => {
+    const made = plan(job, shop);
+    const step = made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.id.startsWith('away@d'));
+    return {
+      step,
+      words: step?.because.map((r) => writeSentence(r.says, 'mm')).join('\n') ?? '',
+      gets: made.toGet.map((g) => writeSentence(g.what, 'mm')),
+    };
+  };
+
+  it('tapped: its drill out of the drawer, the tap, every hole by its place; blind ones drilled deeper than their thread', () => {
+    const { words, step } = away(flange('M6 x 8'));
+    expect(words).toMatch(/M6.*drill (4\.9|5|5\.1)/);
+    // lead of a plug tap of four pitches and room for chips: 8 + 4 + 2
+    expect(words).toMatch(/drilled 14(\.0)? mm/);
+    expect(words).toMatch(/1: x 22\.500 mm, y 0\.000 mm; 2: /);
+    expect(step?.figures['minutes']?.value ?? 0).toBeGreaterThan(away(flange('5')).step?.figures['minutes']?.value ?? Infinity);
+  });
+
+  it('a tap that is not there is on the list, and holds up that step only', () => {
+    const without: Shop = { ...midShop(), tools: midShop().tools.filter((t) => t.kind !== 'tap') };
+    const { gets, words } = away(flange('M6'), without);
+    expect(gets.join()).toContain('tap M6');
+    expect(words).toContain('no such tap');
+  });
+
+  it('across into a bore: through one wall where it is tapped, through both where it is plain', () => {
+    const hub = (size: string): Job =>
+      jobOf([row('a', '40', '30')], [row('h', '16', 'through')], {
+        details: [{ id: 'd', on: 'a', kind: 'crossHole', at: mm('15'), size: mm(size) }],
+      });
+    expect(away(hub('M5')).words).toMatch(/M5.*\n?[^]*through one wall into the bore/);
+    expect(away(hub('5')).words).toContain('through both walls of the bore');
+  });
+});

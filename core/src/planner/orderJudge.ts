@@ -113,7 +113,8 @@ const entries: readonly Entry[] = [
   [
     'park-the-centre',
     say`what needs the centre is done before it is withdrawn`,
-    (a, b, { centre, steady }) => centre && !steady && a.verb === 'withdraw' && (turns(b) || b.verb === 'cool' || b.verb === 'index'),
+    (a, b, { centre, steady, behindBlade }) =>
+      centre && !steady && a.verb === 'withdraw' && (turns(b) || b.verb === 'cool' || b.verb === 'index') && !behindBlade(b),
   ],
   [
     'park-the-centre',
@@ -123,7 +124,7 @@ const entries: readonly Entry[] = [
   [
     'steady',
     say`a steady rides on what was turned true, and the carriage does not pass it`,
-    (a, b, { steady }) => steady && (a.verb === 'support' || a.verb === 'centre-drill') && turns(b),
+    (a, b, { steady, behindBlade }) => steady && (a.verb === 'support' || a.verb === 'centre-drill') && turns(b) && !behindBlade(b),
   ],
   [
     'steady',

@@ -19,7 +19,7 @@ export { oRingCords, oRingGroove, ringGroove } from './rings';
 export { countersinkDepth, doesItPass, screwHoles } from './screws';
 export { type BearingLoad, ringLimits, seatClass } from './bearings';
 export { fitHabits, type Intent, suggestFit } from './suggestFit';
-export { fullThreadOf, percentOfThread, tapDrills } from './tapDrills';
+export { fullThreadOf, percentOfThread, type TapDrill, tapDrills } from './tapDrills';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
 export type { Bounds, Thread } from './thread';
 export { type DrawnThread, readExternalThread, readInternalThread, threadLimits, threadsNear } from './threads';

@@ -81,7 +81,7 @@ function detailText(d: PartDetail, part: Part, units: Units): string | undefined
     case 'ringGroove':
       return `Ø ${of(d.diameter?.nominal)} × ${of(d.width)}`;
     case 'crossHole':
-      return `Ø ${of(d.diameter?.nominal)}${(d.count ?? 1) > 1 ? ` (${String(d.count)})` : ''}`;
+      return `${d.thread?.designation ?? `Ø ${of(d.diameter?.nominal)}`}${(d.count ?? 1) > 1 ? ` (${String(d.count)})` : ''}`;
     case 'keyway':
       return `key ${of(d.width)} × ${of(d.depth)}`;
     case 'flat':

@@ -148,7 +148,22 @@ function EndView({ part, map, x }: { readonly part: Part; readonly map: Mapping;
             <circle cx={x} cy={map.axis} r={(map.scale * (d.width ?? 0)) / 2} strokeDasharray="8 2 2 2" strokeWidth={0.7} />
             {Array.from({ length: d.count ?? 0 }, (_, i) => {
               const [cx, cy] = at((d.width ?? 0) / 2, (d.angle ?? 0) + (360 * i) / (d.count ?? 1));
-              return <circle key={i} cx={cx} cy={cy} r={(map.scale * (d.diameter?.nominal ?? 0)) / 2} fill="var(--opening)" />;
+              const ring = d.head?.diameter ?? d.thread?.nominal;
+              return (
+                <g key={i}>
+                  <circle cx={cx} cy={cy} r={(map.scale * (d.diameter?.nominal ?? 0)) / 2} fill="var(--opening)" />
+                  {ring !== undefined && (
+                    // a thread by the three quarters of a thin circle round its hole, as on a drawing
+                    <circle
+                      cx={cx}
+                      cy={cy}
+                      r={(map.scale * ring) / 2}
+                      strokeWidth={0.7}
+                      {...(d.thread && { pathLength: 4, strokeDasharray: '3 1', transform: `rotate(-80 ${String(cx)} ${String(cy)})` })}
+                    />
+                  )}
+                </g>
+              );
             })}
           </g>
         ))}

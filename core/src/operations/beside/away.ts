@@ -1,13 +1,12 @@
 import { detailWords, type Feature, longOf, type PartDetail } from '../../drawing';
-import type { Reason } from '../../finding';
-import { length, say, type Sentence } from '../../quantity';
+import { say } from '../../quantity';
 import { writeStep } from '../../ref';
 import { practice } from '../../shop';
-import { boltCircle } from '../../standards';
 import { byHand, type Facts, reason } from '../facts';
-import { addStep, type Draft, type Operation, operation } from '../outcome';
+import { addStep, type Draft, type Operation, operation, stepId } from '../outcome';
 import { ground } from '../workLimits';
 import { grind } from './grind';
+import { holeBeside, overBore } from './holesBeside';
 import { join, joins } from './join';
 import { type Treatment, treatWith } from './treatWith';
 
@@ -98,6 +97,8 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
   const { facts } = draft;
   const onBar = when === 'on-bar';
   const asked = facts.chosen.method.get(detail.id);
+  const hole = holeBeside(facts, detail);
+  for (const what of hole.lacks) draft.gets.push({ what, how: 'buy', holdsUp: [stepId(draft.at, 'away', detail.id)] });
   const joined = facts.job.drawing.mates.some((m) => joins(m.want.text));
   addStep(draft, {
     verb: 'away',
@@ -116,7 +117,7 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
         : asked?.method === 'on-bar'
           ? reason('on-the-bar', say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`, detail.id)
           : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
-      ...(onBar && detail.kind === 'crossHole' && intoBore(facts, detail)
+      ...(onBar && detail.kind === 'crossHole' && overBore(facts, detail)
         ? [reason('on-the-bar', say`it burrs the bore that it breaks into: the bore is cleared or reamed after it`, detail.id)]
         : []),
       ...(joined && (detail.kind === 'crossHole' || detail.kind === 'boltCircle')
@@ -126,30 +127,10 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
               : reason('through-both', say`where it goes through both pieces: after they are joined, in one go; ask for that order`, detail.id),
           ]
         : []),
-      ...everyHole(detail),
+      ...hole.because,
     ],
-    figures: { minutes: byHand(minutesOf(detail) + (onBar ? practice.minutesBackAgain : 0)) },
+    figures: { minutes: byHand(minutesOf(detail) + hole.more * Math.max(1, detail.count ?? 1) + (onBar ? practice.minutesBackAgain : 0)) },
   });
-}
-
-/** A hole lies under the place of a cross hole. */
-const intoBore = ({ part }: Facts, { near, far }: PartDetail): boolean =>
-  part.features.some((f) => f.side !== 'outside' && Math.min(f.near, f.far) < Math.max(near, far) && Math.max(f.near, f.far) > Math.min(near, far));
-
-/** Places are listed for so many holes; a wheel of more is indexed. */
-const LISTED = 12;
-
-/** Every hole of a circle by its own place. @source bolt-circle: x = r cos, y = r sin */
-function everyHole({ id, kind, count = 0, width, angle = 0 }: PartDetail): readonly Reason[] {
-  if (kind !== 'boltCircle' || width === undefined || count < 2 || count > LISTED) return [];
-  const places = boltCircle(count, width, angle).map(({ x, y }, i): Sentence => say`${i + 1}: x ${length(x, 0.001)}, y ${length(y, 0.001)}`);
-  return [
-    reason(
-      'all-the-holes',
-      places.flatMap((place, i) => (i === 0 ? place : [...say`; `, ...place])),
-      id,
-    ),
-  ];
 }
 
 /** Drilled by the hole, milled by the side: minutes. @source step-times, judgement */
