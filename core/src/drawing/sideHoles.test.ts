@@ -43,7 +43,7 @@ describe('what is typed, and what it is', () => {
   it('the countersink of a US screw of 82 degrees, by geometry', () => {
     const read = readSideHole('0.196 csk 0.385 at 82', 'in');
     const depth = ((0.385 - 0.196) * 25.4) / 2 / Math.tan((41 * Math.PI) / 180);
-    expect('head' in read && read.head?.depth).toBeCloseTo(depth, 4);
+    expect('head' in read && read.head.depth).toBeCloseTo(depth, 4);
   });
 
   it.each([

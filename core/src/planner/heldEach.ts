@@ -1,8 +1,8 @@
-import type { Choice, Job, Shop } from '../document';
+import type { Choice, Holding, Job, Shop } from '../document';
 import type { HoldingChoice } from '../holding';
 import { figure, type Figure } from '../quantity';
 import { chuckingsOf } from '../settings';
-import { holdingOf, mmOf } from '../shop';
+import { couldBeMade, holdingOf, mmOf } from '../shop';
 import { shapeOf } from './alternatives';
 import type { Plan } from './plan';
 import { routed } from './planning';
@@ -11,6 +11,9 @@ import type { Route } from './route';
 /** What the whole route comes to where one chucking is held in this way. */
 export interface HeldSo {
   readonly holding: string;
+  readonly name: string;
+  /** it is not in the shop, and would be made for this */
+  readonly made?: Holding;
   readonly support: readonly string[];
   /** it is the way that is taken */
   readonly taken: boolean;
@@ -41,11 +44,12 @@ export function heldEach(job: Job, shop: Shop, now: Plan, chucking: string): rea
   if (!route || !held) return [];
   const options = now.holdings.filter((h) => h.setup === chucking);
   const free = new Set(options.filter((o) => o.findings.every((f) => f.severity !== 'stop')).slice(0, MOST_WAYS));
-  return options.flatMap((option): HeldSo[] => {
+  const here = options.flatMap((option): HeldSo[] => {
     const support = supportOf(option);
     const taken = option.holding === held.holding && like(support, supportOf(held));
     const base = {
       holding: option.holding,
+      name: holdingOf(shop, option.holding)?.name ?? option.holding,
       support,
       taken,
       runout: figure('length', 'runoutOfHolding', { tir: mmOf(holdingOf(shop, option.holding)?.trueWithin) }, { step: 0.001 }),
@@ -63,10 +67,40 @@ export function heldEach(job: Job, shop: Shop, now: Plan, chucking: string): rea
       },
     ];
   });
+  return [...here, ...withMade(job, shop, route, chucking)];
+}
+
+/** What could be made to hold it: the whole route with that, its making counted. */
+function withMade(job: Job, shop: Shop, route: Route, chucking: string): readonly HeldSo[] {
+  return couldBeMade(shop).flatMap((made): HeldSo[] => {
+    const way = routed(withHold(job, route, { setup: chucking, holding: made.id, support: [] }), { ...shop, holdings: [...shop.holdings, made] });
+    const [whole] = way.routes;
+    const option = way.holdings.find((h) => h.setup === chucking && h.holding === made.id && h.support.length === 0);
+    const held = whole && chuckingsOf(whole.setups).find((c) => c.id === chucking);
+    if (!whole || held?.holding !== made.id || !option || option.findings.some((f) => f.severity === 'stop')) return [];
+    return [
+      {
+        holding: made.id,
+        name: made.name,
+        made,
+        support: [],
+        taken: false,
+        runout: figure('length', 'runoutOfHolding', { tir: mmOf(made.trueWithin) }, { step: 0.001 }),
+        minutes: whole.cost.minutes,
+        more: figure('time', 'moreMinutes', { other: whole.cost.minutes.value, now: route.cost.minutes.value }),
+        setups: whole.setups.length,
+        runouts: whole.runouts,
+      },
+    ];
+  });
 }
 
 /** The job with one chucking held in this way, its route otherwise of the same shape. */
-function withHold(job: Job, route: Route, option: HoldingChoice): Job {
+function withHold(
+  job: Job,
+  route: Route,
+  option: Pick<HoldingChoice, 'setup' | 'holding'> & { readonly support: readonly { readonly item: string }[] },
+): Job {
   const own: readonly Choice[] = [
     ...shapeOf(route),
     { kind: 'hold', id: `hold-${option.setup}`, setup: option.setup, holding: option.holding, support: option.support.map(({ item }) => ({ item })) },

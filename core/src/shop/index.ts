@@ -1,3 +1,4 @@
+export { couldBeMade } from './couldBeMade';
 export { confirmed, fieldText, withField } from './fields';
 export {
   boreGaugeFor,

@@ -4,6 +4,7 @@ import type { Chucking } from '@obra/core/settings';
 import { lazy, Suspense, useState } from 'react';
 import { useFromPlan } from '../../work/useFromPlan';
 import { askHeldEach } from '../../work/usePlan';
+import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
 
@@ -11,10 +12,17 @@ const HoldingDots = lazy(() => import('../../slate/HoldingDots').then((m) => ({ 
 
 /** Each way of holding with the whole route that follows from it: its minutes against how true it runs. */
 export function HeldEach({ view, held }: { readonly view: JobView; readonly held: Chucking }) {
-  const { job, shop, plan, units, older } = view;
+  const { job, shop, plan, units, older, open } = view;
   const [wanted, setWanted] = useState(false);
   const { answer, failed } = useFromPlan(wanted && !older, plan, held.id, () => askHeldEach(job, shop, held.id));
-  const name = (way: HeldSo) => [way.holding, ...way.support].map((id) => shop.holdings.find((h) => h.id === id)?.name ?? id).join(' + ');
+  const name = (way: HeldSo) => [way.name, ...way.support.map((id) => shop.holdings.find((h) => h.id === id)?.name ?? id)].join(' + ');
+  /** What is made for it stands in the shop from then on, and is taken. */
+  const make = (made: NonNullable<HeldSo['made']>) => {
+    open.edit([{ op: 'put', at: `holdings/#${made.id}`, value: made }], 'shop');
+    open.edit([
+      { op: 'put', at: `choices/#hold-${held.id}`, value: { kind: 'hold', id: `hold-${held.id}`, setup: held.id, holding: made.id, support: [] } },
+    ]);
+  };
   const can = answer?.filter((w) => w.minutes !== undefined) ?? [];
   return (
     <details className="mt-3" onToggle={(e) => setWanted(e.currentTarget.open)}>
@@ -38,6 +46,9 @@ export function HeldEach({ view, held }: { readonly view: JobView; readonly held
                 <th className="num">beside this one</th>
                 <th className="num">setups</th>
                 <th>relations</th>
+                <th>
+                  <span className="visually-hidden">actions</span>
+                </th>
               </tr>
             </thead>
             <tbody>
@@ -64,6 +75,13 @@ export function HeldEach({ view, held }: { readonly view: JobView; readonly held
                         (r) => `${r.oneChucking ? 'one chucking' : `up to ${writeWithUnit(r.expected, units)}`} of ${writeWithUnit(r.limit, units)}`,
                       )
                       .join('; ')}
+                  </td>
+                  <td className="text-end">
+                    {w.made && !job.issue && (
+                      <Button variant="outline-dark" size="sm" className="text-nowrap" onClick={() => w.made && make(w.made)}>
+                        make it and take it
+                      </Button>
+                    )}
                   </td>
                 </tr>
               ))}
