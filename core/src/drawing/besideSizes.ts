@@ -95,7 +95,7 @@ function holeBeside(detail: Detail, text: string, units: Units, across: number, 
     ...(hole.reamed && { reamed: hole.reamed }),
     ...(hole.head && { head: hole.head }),
   };
-  const said = sideHoleSaid(hole, units);
+  const said = sideHoleSaid(hole);
   if (detail.kind === 'crossHole') {
     if (wide >= across) return refused(say`a cross hole of ${diameter(wide)} is as wide as its row of ${diameter(across)}`);
     const web = across / 2 - Math.sqrt((across / 2) ** 2 - (wide / 2) ** 2);

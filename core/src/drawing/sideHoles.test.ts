@@ -1,5 +1,5 @@
 /*
- * Holes beside the axis as a shop writes them. Minor diameters: ISO 68-1, D1 = D - 1.082532 P; tapping drills: DIN 336 and the customary list of US handbooks, from memory.
+ * Holes beside the axis as a shop writes them. Minor diameters: ISO 68-1, D1 = D - 1.082532 P.
  * Volumes: closed forms.
  */
 import { blankJob, type Detail, type Drawing } from '../document';
@@ -62,14 +62,12 @@ describe('what is typed, and what it is', () => {
   });
 
   it.each([
-    ['M5', 'mm', 'drill 4.2'],
-    ['M6', 'mm', 'drill 5'],
-    ['M8', 'mm', 'drill 6.8'],
-    ['8-32', 'in', 'drill #29'],
-    ['1/4-20', 'in', 'drill #7'],
-  ] as const)('%s in %s is tapped after a %s', (text, units, drill) => {
-    const read = readSideHole(text, units);
-    expect('says' in read ? '' : writeSentence(sideHoleSaid(read, units), units)).toContain(`${drill} (`);
+    // ISO 965-1, 6H, from memory
+    ['M6', /core Ø4\.917 mm to Ø5\.153 mm/],
+    ['M8 x 14', /14 mm of full thread, core Ø6\.647 mm to Ø6\.912 mm/],
+  ])('%s says the core that its drill has to hit', (text, words) => {
+    const read = readSideHole(text, 'mm');
+    expect('says' in read ? '' : writeSentence(sideHoleSaid(read), 'mm')).toMatch(words);
   });
 });
 

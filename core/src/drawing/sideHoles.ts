@@ -1,5 +1,5 @@
 import { diameter, length, readLength, say, type Sentence, tidy, type Units } from '../quantity';
-import { type DrawnThread, drillIndex, type DrillSet, readInternalThread, type TapDrill, tapDrills } from '../standards';
+import { type DrawnThread, readInternalThread } from '../standards';
 import { parseSize } from './parseSize';
 import type { HoleHead, Limits } from './types';
 
@@ -101,11 +101,10 @@ function headOf(kind: string, text: string, hole: number, units: Units): HoleHea
   return { form, diameter: wide, depth };
 }
 
-/** A hole in words: what it is, how deep, its tapping drill by the usual list, its mouth. */
-export function sideHoleSaid({ limits, thread, reamed, deep, head: mouth }: SideHole, units: Units): Sentence {
+/** A hole in words: what it is, how deep, the core of its thread, its mouth. */
+export function sideHoleSaid({ limits, thread, reamed, deep, head: mouth }: SideHole): Sentence {
   const size: Sentence = thread ? say`${thread.designation}` : reamed ? say`${diameter(limits.nominal)} reamed` : say`${diameter(limits.nominal)}`;
-  const usual = thread && usualDrill(thread, units);
-  const drill: Sentence = usual ? say`, drill ${usual.name} (${Math.round(usual.percent)} % of thread)` : [];
+  const core: Sentence = thread ? say`, core ${diameter(limits.min, 0.001)} to ${diameter(limits.max, 0.001)}` : [];
   const depth: Sentence = deep === undefined ? [] : thread ? say`, ${length(deep)} of full thread` : say`, ${length(deep)} deep`;
   const opens: Sentence =
     mouth === undefined
@@ -113,12 +112,5 @@ export function sideHoleSaid({ limits, thread, reamed, deep, head: mouth }: Side
       : mouth.form === 'counterbore'
         ? say`, counterbored ${diameter(mouth.diameter)} ${length(mouth.depth)} deep`
         : say`, countersunk to ${diameter(mouth.diameter)}, ${length(mouth.depth)} deep`;
-  return [...size, ...depth, ...drill, ...opens];
-}
-
-/** The drill that the usual list names for a thread, by the sets of the drawing's units. */
-function usualDrill(thread: DrawnThread, units: Units): TapDrill | undefined {
-  const sets: readonly DrillSet[] = units === 'mm' ? ['metric'] : ['number', 'letter', 'fraction'];
-  const found = tapDrills(thread.designation, { drills: sets.flatMap(drillIndex) });
-  return found.ok ? found.drills[0] : undefined;
+  return [...size, ...depth, ...core, ...opens];
 }

@@ -1,5 +1,5 @@
 import { say, type Sentence } from './figure';
-import { readNumber } from './number';
+import { isZero, readNumber } from './number';
 
 export type Units = 'mm' | 'in';
 export const MM_PER_INCH = 25.4;
@@ -45,7 +45,7 @@ export function parseLength(text: string, units: Units): Parsed<number> {
   return { ok: true, value: read.value };
 }
 
-/** Two signed deviations after a size, in mm: '+/-0.05', '-0.02 -0.05', '+0 -.002', '-.001', '±.002'. Undefined when not understood. */
+/** Two signed deviations after a size, in mm: '+/-0.05', '-0.02 -0.05', '+0 -.002', '+0.05/0', '-.001', '±.002'. Undefined when not understood. */
 export function readDeviations(text: string, units: Units): { readonly upper: number; readonly lower: number } | undefined {
   const t = text.trim();
   const both = /^(?:\+\s*\/?\s*[-−]|±)\s*(.*)$/.exec(t);
@@ -57,6 +57,11 @@ export function readDeviations(text: string, units: Units): { readonly upper: nu
   let rest = t;
   while (rest !== '') {
     const sign = /^[/,]?\s*([+\-−])\s*/.exec(rest);
+    // the second of two may be a bare zero: '+0.05/0'
+    if (!sign && values.length === 1 && isZero(rest.replace(/^[/,]\s*/, ''))) {
+      values.push(0);
+      break;
+    }
     if (!sign) return undefined;
     const read = readLength(rest.slice(sign[0].length), units);
     if (!read) return undefined;

@@ -1,40 +1,78 @@
-import { readDrawing, readLine } from '@obra/core/drawing';
+import { blankDrawing } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
 import type { Units } from '@obra/core/quantity';
 import { SmallPart } from '../../bar';
 
 interface SampleLine {
-  readonly line: string;
+  readonly rows: readonly (readonly [size: string, length: string])[];
   readonly units: Units;
   readonly says: string;
 }
 
 const samples: readonly SampleLine[] = [
-  { line: 'M12 x 18; 19 h7 x 25; 25 x 38', units: 'mm', says: 'stepped bolt' },
-  { line: '1/2-13 x 3/4; 3/4 -.001 x 1; 1 x 1-1/2', units: 'in', says: 'stud, in inches' },
-  { line: '16 g6 x 30; 32 x 12; 20 +/-0.05 x 15', units: 'mm', says: 'dowel with a collar' },
+  {
+    rows: [
+      ['M12', '18'],
+      ['19 h7', '25'],
+      ['25', '38'],
+    ],
+    units: 'mm',
+    says: 'stepped bolt',
+  },
+  {
+    rows: [
+      ['1/2-13', '3/4'],
+      ['3/4 -.001', '1'],
+      ['1', '1-1/2'],
+    ],
+    units: 'in',
+    says: 'stud, in inches',
+  },
+  {
+    rows: [
+      ['16 g6', '30'],
+      ['32', '12'],
+      ['20 +/-0.05', '15'],
+    ],
+    units: 'mm',
+    says: 'dowel with a collar',
+  },
 ];
 
-/** Three lines to begin with, drawn small. */
-export function Samples({ onTake }: { readonly onTake: (line: string) => void }) {
+interface Props {
+  /** what was typed last, offered beside them */
+  readonly left: string;
+  readonly onTake: (line: string) => void;
+}
+
+/** Three lines to begin with, drawn small, and the one that was left. */
+export function Samples({ left, onTake }: Props) {
   return (
     <>
       <h2>Samples</h2>
       <div className="samples">
         {samples.map((s) => (
-          <Sample key={s.line} sample={s} onTake={() => onTake(s.line)} />
+          <Sample key={s.says} sample={s} onTake={onTake} />
         ))}
+        {left.trim() !== '' && (
+          <button type="button" onClick={() => onTake(left)}>
+            <div>where you left it</div>
+            <div className="fig quiet size-13">{left}</div>
+          </button>
+        )}
       </div>
     </>
   );
 }
 
-function Sample({ sample, onTake }: { readonly sample: SampleLine; readonly onTake: () => void }) {
-  const read = readLine(sample.line, sample.units);
+function Sample({ sample: { rows, units, says }, onTake }: { readonly sample: SampleLine; readonly onTake: (line: string) => void }) {
+  const line = rows.map(([size, length]) => `${size} x ${length}`).join('; ');
+  const outside = rows.map(([size, length], i) => ({ id: `s${String(i + 1)}`, size: { text: size, units }, length: { text: length, units } }));
   return (
-    <button type="button" onClick={onTake}>
-      {read.ok && <SmallPart part={readDrawing(read.value)} width={200} height={60} />}
-      <div>{sample.says}</div>
-      <div className="fig quiet size-13">{sample.line}</div>
+    <button type="button" onClick={() => onTake(line)}>
+      <SmallPart part={readDrawing({ ...blankDrawing(), outside })} width={200} height={60} />
+      <div>{says}</div>
+      <div className="fig quiet size-13">{line}</div>
     </button>
   );
 }

@@ -1,8 +1,7 @@
 import './opening.css';
-import { blankJob, type Job } from '@obra/core/document';
-import { readDrawing, readLine, unitsOfLine } from '@obra/core/drawing';
+import { type LineWord, readDrawing } from '@obra/core/drawing';
 import type { Edit } from '@obra/core/finding';
-import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { writeWithUnit } from '@obra/core/quantity';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
@@ -15,43 +14,46 @@ import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { BarPicture } from '../../bar';
 import { keptHere } from '../../data/local';
+import type { readTyped } from './reader';
 import { rowTexts } from './rowTexts';
 import { Samples } from './Samples';
 
 // the shop, the planner's door and what shows a plan: nothing of them is needed until a line is typed
 const Planned = lazy(() => loaded(() => import('./Planned')).then((m) => ({ default: m.Planned })));
 
+const LineWords = lazy(() => loaded(() => import('./LineWords')).then((m) => ({ default: m.LineWords })));
+const LineHelp = lazy(() => loaded(() => import('./LineHelp')).then((m) => ({ default: m.LineHelp })));
+
 const KEPT = 'obra-line';
 
 /** The opening page: one cell; what is typed is drawn and planned at once. */
 export function Opening() {
   useTitle('');
-  const [text, setText] = useState(() => keptHere.get(KEPT) ?? '');
+  const [text, setText] = useState('');
+  const [left] = useState(() => keptHere.get(KEPT) ?? '');
   const [edits, setEdits] = useState<readonly Edit[]>([]);
   const [refused, setRefused] = useState(false);
   const navigate = useNavigate();
-  // what the line itself says decides what a bare number in it means; the page's unit only where it says nothing
-  const own = unitsOfLine(text);
-  const { units, swap, asked } = useUnits(own ?? 'mm');
-  const typedIn: Units = own ?? asked ?? 'mm';
-  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
-  useEffect(() => void keptHere.set(KEPT, text), [text]);
+  const [reader, setReader] = useState<{ readonly readTyped: typeof readTyped }>();
   const typed = text.trim() !== '';
-  const read = useMemo(() => readLine(text, typedIn), [text, typedIn]);
-  const line = useMemo<Job | undefined>(
-    () =>
-      read.ok
-        ? {
-            ...blankJob(nameOf(text), typedIn),
-            drawing: { ...read.value, untoleranced: { text: typedIn === 'mm' ? 'ISO 2768-m' : '+/-.005', units: typedIn } },
-          }
-        : undefined,
-    [read, text, typedIn],
-  );
+  const asks = text.trimStart().startsWith('?');
+  useEffect(() => {
+    if (typed && !reader) void loaded(() => import('./reader')).then(setReader);
+  }, [typed, reader]);
+  const { asked } = useUnits('mm');
+  const read = useMemo(() => (typed && !asks ? reader?.readTyped(text, asked) : undefined), [reader, text, typed, asks, asked]);
+  // what the line itself says decides what a bare number in it means; the page's unit only where it says nothing
+  const { units, swap } = useUnits(read?.units ?? 'mm');
+  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  // what was begun is offered again until something else is typed
+  useEffect(() => {
+    if (text !== '') keptHere.set(KEPT, text);
+  }, [text]);
+  const line = read?.job;
   // while a line cannot be read the last one that could stays drawn
   const [last, setLast] = useState(line);
   if (line && line !== last) setLast(line);
-  const drawn = typed ? (line ?? last) : undefined;
+  const drawn = typed && !asks ? (line ?? last) : undefined;
   const part = useMemo(() => (line ? readDrawing(line.drawing) : undefined), [line]);
   const keep = async () => {
     if (!line) return;
@@ -64,6 +66,16 @@ export function Opening() {
       setRefused(true);
     }
   };
+  const take = (taken: string) => {
+    setText(taken);
+    document.getElementById('line')?.focus();
+  };
+  const pick = ({ from, to }: LineWord) => {
+    const cell = document.getElementById('line');
+    if (!(cell instanceof HTMLInputElement)) return;
+    cell.focus();
+    cell.setSelectionRange(from, to);
+  };
   const empty = (
     <>
       <BarPicture part={drawn && part} units={units} show="drawing" typed={drawn ? rowTexts(drawn) : {}} findings={[]} />
@@ -75,12 +87,13 @@ export function Opening() {
         <main className="sheet">
           {!drawn && (
             <>
-              <Samples
-                onTake={(taken) => {
-                  setText(taken);
-                  document.getElementById('line')?.focus();
-                }}
-              />
+              {asks ? (
+                <Suspense fallback={null}>
+                  <LineHelp onTake={take} />
+                </Suspense>
+              ) : (
+                <Samples left={left} onTake={take} />
+              )}
               <p className="quiet mt-4">Numbers here are starting points: check clearances by hand before power.</p>
             </>
           )}
@@ -103,7 +116,7 @@ export function Opening() {
       )}
       <section className="ask" aria-label="A part on one line">
         <h1 className="visually-hidden">A part on one line</h1>
-        <label htmlFor="line">Type the part from its free end (A), size x length</label>
+        <label htmlFor="line">Type the part from its free end (A), size x length; ? for more</label>
         <div className="cell">
           <input
             id="line"
@@ -118,16 +131,18 @@ export function Opening() {
               if (e.key === 'Enter') void keep();
             }}
           />
-          <span id="line-said" className={`said ${read.ok || !typed ? '' : 'bad'}`} aria-live="polite">
-            {!typed
-              ? ''
-              : read.ok && part
-                ? `${read.value.outside.length} rows, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${typedIn === 'mm' ? 'millimetres' : 'inches'}`
-                : read.ok
-                  ? ''
-                  : writeSentence(read.problems[0]?.says ?? [], units)}
+          <span id="line-said" className={`said ${read?.wrong === undefined ? '' : 'bad'}`} aria-live="polite">
+            {read?.wrong ??
+              (read && line && part
+                ? `${String(line.drawing.outside.length)} ${line.drawing.outside.length === 1 ? 'row' : 'rows'}, ${writeWithUnit({ is: 'length', value: part.length }, units)} long, read in ${read.units === 'mm' ? 'millimetres' : 'inches'}`
+                : '')}
           </span>
         </div>
+        {read && (
+          <Suspense fallback={null}>
+            <LineWords text={text} words={read.words} units={units} onPick={pick} />
+          </Suspense>
+        )}
         <div className="mt-2">
           or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link>
         </div>
@@ -142,5 +157,3 @@ export function Opening() {
     </div>
   );
 }
-
-const nameOf = (text: string): string => `Part ${text.trim().split(';')[0]?.trim() ?? ''}`.slice(0, 60);
