@@ -26,7 +26,7 @@ it('a bush in one line in inches, with its metal and how many, becomes a job', a
   await page.focus('#line');
   await page.keyboard.press('Enter');
   await sees(page, '2 pieces');
-  await page.waitForFunction(() => (document.querySelector('#material') as HTMLSelectElement | null)?.value === 'bronze');
+  await page.waitForFunction(() => document.querySelector<HTMLSelectElement>('#material')?.value === 'bronze');
 });
 
 it('the first wrong place is marked and chosen by a press; a question mark tells what the line understands; the last line is offered', async () => {

@@ -35,8 +35,15 @@ const atTurning = (job: Job) => {
   if (!step) throw new Error('not turned round');
   return { made, step, dial: dialIn(step, made, shop) };
 };
-const dialled = (step: string, ...readings: readonly string[]): Entry =>
-  ({ id: `d${readings.join()}`, at: '2026-11-29T10:00:00.000Z', by: 'test', piece: 1, step, kind: 'dialled', readings: readings.map(mm) });
+const dialled = (step: string, ...readings: readonly string[]): Entry => ({
+  id: `d${readings.join()}`,
+  at: '2026-11-29T10:00:00.000Z',
+  by: 'test',
+  piece: 1,
+  step,
+  kind: 'dialled',
+  readings: readings.map(mm),
+});
 
 it('is asked for where four jaws take finished work again, within what the drawing wants less what the spindle leaves', () => {
   const { dial } = atTurning(jobOf([relation]));

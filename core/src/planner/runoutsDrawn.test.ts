@@ -93,7 +93,7 @@ it('every relation comes out as by 20,000 makings of the piece, within 5 % (fixe
       const ids = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => r.id);
       const [of, to] = which === 'ends' ? [ids[0], job.drawing.outside.at(-1)?.id] : [ids[one % ids.length], ids[other % ids.length]];
       fc.pre(of !== undefined && to !== undefined && of !== to);
-      const relation: Relation = { id: 'r', kind: 'runout', of: of ?? '', to: to ?? '', value: { text: '0.05', units: 'mm' } };
+      const relation: Relation = { id: 'r', kind: 'runout', of, to, value: { text: '0.05', units: 'mm' } };
       const asked: Job = { ...job, choices: one % 2 === 0 ? [pullChoice(true)] : [], drawing: { ...job.drawing, relations: [relation] } };
       const { routes, part } = plan(asked, shop);
       const [route] = routes;

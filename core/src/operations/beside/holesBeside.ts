@@ -5,7 +5,8 @@ import { practice, sizeOf } from '../../shop';
 import { boltCircle } from '../../standards';
 import { toolForThread } from '../../tooling';
 import { type Facts, reason } from '../facts';
-import { coreFor, leftToReam } from '../holes';
+import { leftToReam } from '../holes/rung';
+import { coreFor } from '../holes/rungs';
 
 /* Holes beside the axis, at the drill: where each stands, with which drill of the drawer, how deep, tapped or reamed with what, what it breaks into. */
 

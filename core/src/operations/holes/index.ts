@@ -4,5 +4,4 @@ export { drawnCentre } from './drawnCentre';
 export { holeAt, makeHole } from './hole';
 export { ladderOf } from './ladder';
 export { coneMouth, edgeSize, takesCone } from './mouth';
-export { type Drawer, enters, leftToReam, type Prices, type Rung } from './rung';
-export { coreFor } from './rungs';
+export { type Drawer, enters, type Prices, type Rung } from './rung';
