@@ -1,5 +1,6 @@
 /* The slowest speed of a lathe against what a tool stands: slowest-too-fast, a quarter over a caution, double a stop (common practice). */
 import type { Job, Shop } from '../document';
+import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { jobOf } from './demo.fixture';
 import { plan } from './planning';
@@ -23,6 +24,17 @@ it('is a stop where the slowest is more than double what the tool stands, a caut
   const hss: Shop = { ...running([420]), tools: shop.tools.map((t) => ({ ...t, grade: 'hss' as const })) };
   const some = told(disc('40'), bars(hss, '45'));
   expect(some?.severity === 'caution' || some?.severity === 'stop').toBe(true);
+});
+
+it('an edge alone is no reason to stop: a light touch, or a file', () => {
+  const hss: Shop = { ...running([200, 300]), tools: shop.tools.map((t) => ({ ...t, grade: 'hss' as const })) };
+  const edged = told(jobOf('54 x 20 c1'), bars(hss, '60'));
+  expect(edged?.about).toMatch(/^chamfer@/);
+  expect(edged?.severity).toBe('caution');
+  expect(writeSentence(edged?.why ?? [], 'mm')).toContain('file');
+  // twice too fast for the turning itself stays a stop
+  const faster: Shop = { ...hss, machines: hss.machines.map((m) => ({ ...m, speeds: [600] })) };
+  expect(told(jobOf('54 x 20 c1'), bars(faster, '60'))?.severity).toBe('stop');
 });
 
 it('every spindle speed has the cutting speed that results beside it: pi d n / 1000 (definition)', () => {

@@ -30,7 +30,9 @@ export function speedChecks(route: Route, machine: Machine, shop: Shop): readonl
       return runs > practice.tooFastTold * v ? [{ step, over: runs / v, runs, stands: v, across: d }] : [];
     })
     .toSorted((a, b) => b.over - a.over);
-  const [worst] = fast;
+  // an edge is broken in a turn or two, or with a file: too fast for it is no reason to stop
+  const stops = fast.find((f) => f.over > practice.tooFastStops && f.step.verb !== 'chamfer');
+  const worst = stops ?? fast[0];
   if (!worst) return [];
   const tool = shop.tools.find((t) => t.id === worst.step.tool);
   const others = fast.length - 1;
@@ -38,12 +40,14 @@ export function speedChecks(route: Route, machine: Machine, shop: Shop): readonl
     {
       code: 'slowest-too-fast',
       about: worst.step.id,
-      severity: worst.over > practice.tooFastStops ? 'stop' : 'caution',
+      severity: stops ? 'stop' : 'caution',
       says: say`at ${spindleSpeed(slowest)}, the slowest of this lathe, ${diameter(worst.across)} runs at ${cuttingSpeed(Math.round(worst.runs))}; ${tool?.name ?? 'the tool'} stands ${cuttingSpeed(Math.round(worst.stands))} here${others > 0 ? `, and ${String(others)} more ${others === 1 ? 'step is' : 'steps are'} too fast` : ''}`,
       why:
-        tool?.grade === 'carbide'
-          ? say`its edge burns: a smaller diameter first, another machine, or by hand`
-          : say`its edge burns: carbide, a smaller tool, another machine, or by hand`,
+        worst.step.verb === 'chamfer'
+          ? say`its edge burns: a light touch, or break the edge with a file`
+          : tool?.grade === 'carbide'
+            ? say`its edge burns: a smaller diameter first, another machine, or by hand`
+            : say`its edge burns: carbide, a smaller tool, another machine, or by hand`,
       mends: [],
     },
   ];
