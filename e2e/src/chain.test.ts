@@ -174,3 +174,24 @@ describe('the jaws moved in the picture', () => {
     await value('stick-out', (n) => n > 0);
   });
 });
+
+it('a plate with tapped holes is bolted from behind by them: drilled first, face, register and rim in one go', async () => {
+  const { page } = on;
+  await opened(
+    'bolted-plate',
+    { choices: [{ kind: 'method', id: 'c', of: 'carrying', method: 'plate' }] },
+    {
+      outside: [row('a', '76', '10')],
+      boreRight: [row('b', '20 H7', 'through')],
+      details: [{ id: 'd', kind: 'boltCircle', on: 'right', at: mm('50'), size: mm('M6'), count: 4 }],
+    },
+  );
+  await goTo(page, demoUrl(), '/jobs/bolted-plate/route', 'bolted from behind');
+  const order = await page.$$eval('[data-step]', (all) => all.map((e) => e.getAttribute('data-step') ?? ''));
+  expect(order.findIndex((id) => id.startsWith('away@'))).toBeLessThan(order.findIndex((id) => id.startsWith('load@')));
+  await page.click('[data-step^="away@"] td.verb');
+  await page.waitForSelector('select[aria-label="Method of this step"]');
+  await soundAt(page);
+  await goTo(page, demoUrl(), '/jobs/bolted-plate/holding', 'Setup 2');
+  expect(await moves()).toContain('turned over');
+});

@@ -25,7 +25,7 @@ const goes = /\s+(?:through|thro['’]?|thru)\b/i;
 
 /**
  * Reads a hole beside the axis; a size that is not understood says so.
- * @example readSideHole('M8 x 14', 'mm') // { limits: 6.647, thread: M8-6H, deep: 14 }
+ * M8 x 14 is a thread with 14 mm of it full; M8x1 one of a finer pitch.
  */
 export function readSideHole(typed: string, units: Units): SideHole | NoHole {
   const no = (says: Sentence, nearest: readonly string[] = []): NoHole => ({ says, nearest });

@@ -18,6 +18,7 @@ export const rules = {
   'centre-allowed': 'a centre hole wants the leave of the drawing',
   'no-hole-in-a-point': 'no centre hole in a point, a ball or a plain finished face',
   'short-grip': 'less than a diameter of grip wants a fail-safe',
+  'bolt-from-behind': 'a plate with holes is bolted by them from behind: face, register and rim in one go',
   'made-to-hold': 'jaws, collets and bushes made to hold a size, once for all pieces',
   'parted-to-thickness': 'rings are parted to their thickness where the drawing lets the parted face stay',
   'short-then-out': 'what can be done short is done short, then it is pulled out',

@@ -66,8 +66,14 @@ const turns = (s: Seen): boolean => is('shaves', s) && s.where !== 'hole';
 const sameRow = (a: Seen, b: Seen): boolean => a.row === b.row;
 const touch = (a: Seen, b: Seen): boolean => a.row !== b.row && a.ends.some((z) => b.ends.includes(z));
 
+/** Drilled so that it can be bolted by it. */
+const boltedBy = (s: Seen): boolean => s.verb === 'away' && s.step.method === 'before';
+/** Done beside the lathe when the turning is. */
+const after = (s: Seen): boolean => is('elsewhere', s) && !boltedBy(s);
+
 const entries: readonly Entry[] = [
-  ['seat-first', say`it is held before anything is cut`, (a, b) => is('begins', b) && !is('begins', a)],
+  ['bolt-from-behind', say`it is bolted by its holes: they are there first`, (a, b) => boltedBy(b) && !boltedBy(a)],
+  ['seat-first', say`it is held before anything is cut`, (a, b) => is('begins', b) && !is('begins', a) && !boltedBy(a)],
   [
     'chamfer-before-severing',
     say`once severed it is out of the holding: everything done there comes first`,
@@ -76,7 +82,7 @@ const entries: readonly Entry[] = [
   [
     'release-check',
     say`what was finished here is measured before the piece leaves its holding`,
-    (a, b, { behindBlade, onBar }) => (a.verb === 'check' && onLathe(b) && !(onBar && behindBlade(b))) || (is('elsewhere', a) && b.verb === 'check'),
+    (a, b, { behindBlade, onBar }) => (a.verb === 'check' && onLathe(b) && !(onBar && behindBlade(b))) || (after(a) && b.verb === 'check'),
   ],
   [
     'on-the-bar',
@@ -86,12 +92,12 @@ const entries: readonly Entry[] = [
   [
     'harden-last',
     say`what is done beside the lathe comes after the turning`,
-    (a, b, { behindBlade, onBar }) => is('elsewhere', a) && onLathe(b) && !(onBar && behindBlade(b)),
+    (a, b, { behindBlade, onBar }) => after(a) && onLathe(b) && !(onBar && behindBlade(b)),
   ],
   [
     'harden-last',
     say`cut first, then hardened, tempered at once, then its surface, joined last`,
-    (a, b) => is('elsewhere', a) && is('elsewhere', b) && rank('elsewhere', a) > rank('elsewhere', b),
+    (a, b) => after(a) && is('elsewhere', b) && rank('elsewhere', a) > rank('elsewhere', b),
   ],
   [
     'chamfer-before-severing',

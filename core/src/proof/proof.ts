@@ -169,7 +169,9 @@ function intoHole(setup: Setup, step: Step, tool: Tool): readonly Finding[] {
 function intoJaws(setup: Setup, step: Step, shop: Shop): readonly Finding[] {
   const kind = holdingOf(shop, setup.holding)?.kind;
   const seat = kind === 'softJaws' || kind === 'softCollet' ? 'seat of the soft jaws' : kind === 'faceplate' ? 'faceplate' : undefined;
-  if ((step.verb !== 'drill' && step.verb !== 'pilot') || seat === undefined) return [];
+  // bolted on packings it stands off the plate
+  const off = setup.steps.some((s) => s.because.some((r) => r.rule === 'bolt-from-behind'));
+  if ((step.verb !== 'drill' && step.verb !== 'pilot') || seat === undefined || off) return [];
   const back = setup.end === 'left' ? boundsOf(setup.before).right : boundsOf(setup.before).left;
   const { left, right } = boundsOf(step.removes);
   const out = setup.end === 'left' ? right : left;

@@ -5,7 +5,7 @@ import { diameter, exceeds, say, type Sentence } from '../quantity';
 import { readStep, rowOf as subjectOfStep } from '../ref';
 
 /** What of a step an order rule looks at. */
-export type Ordered = Pick<Step, 'id' | 'verb' | 'does' | 'figures' | 'tool' | 'gauge'> & {
+export type Ordered = Pick<Step, 'id' | 'verb' | 'does' | 'figures' | 'tool' | 'gauge' | 'method'> & {
   /** the row it works on and that row's side, where they were looked up before */
   readonly place?: { readonly row: string; readonly side: 'outside' | 'right' | 'left' | undefined };
 };
@@ -48,6 +48,9 @@ export const goesOnTheBar = (steps: readonly Pick<Ordered, 'verb'>[]): boolean =
   steps.some((s) => s.verb === 'away') && steps.some((s) => severs.has(s.verb));
 const begins = new Set<Verb>(['load', 'turn-round', 'pull-out']);
 
+/** Holes that the work is bolted by are drilled before it is held. */
+const holdsIt = (s: Ordered): boolean => s.verb === 'away' && s.method === 'before';
+
 /** The row that a step works on: of a groove or knurl the one it is cut in. */
 function rowOf(step: Ordered, part: Part): string {
   if (step.place) return step.place.row;
@@ -64,6 +67,8 @@ const sideOf = (step: Ordered, part: Part) => (step.place ? step.place.side : pa
 export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRule | undefined {
   const { part } = facts;
   if (a.verb === 'own' || b.verb === 'own') return undefined;
+  if (holdsIt(a)) return holdsIt(b) ? undefined : { rule: 'bolt-from-behind', says: say`it is bolted by its holes: they are there first` };
+  if (holdsIt(b)) return undefined;
   if (begins.has(a.verb)) return { rule: 'seat-first', says: say`it is held before anything is cut` };
   if (begins.has(b.verb)) return undefined;
   if (severs.has(b.verb))

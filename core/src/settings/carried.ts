@@ -1,6 +1,7 @@
-import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, rowAt } from '../drawing';
+import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, type PartDetail, rowAt } from '../drawing';
 import type { HoldingChoice } from '../holding';
 import {
+  awayBefore,
   awaySteps,
   centreDrill,
   chamferInner,
@@ -210,6 +211,65 @@ export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeS
       ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
       ...shapeRows(making, begin, []),
       releaseCheck(),
+    ],
+    making.known,
+  );
+  return clamped(making, done, held, back, stock);
+}
+
+/** A plate bolted from behind by its own holes: no clamp in the way of face, register and rim; turned over its other face. */
+export function boltedSetup(making: Making, end: End, held: HoldingChoice, by: PartDetail): MadeSetting {
+  const { facts, sheet, first } = making;
+  const { stock } = making.begins;
+  const across = mmOf(facts.bar.across);
+  const face = faceOf(facts.part, end);
+  const back = faceOf(facts.part, otherEnd(end));
+  const isFirst = end === first;
+  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
+  const hole = holeAt(facts, end);
+  const rows = outsideRows(making);
+  const mine = isFirst ? rows : [];
+  const open = facts.part.features.filter((f) => f.side === first && f.form === 'cylinder').at(0);
+  const last = rowAt(rows, otherEnd(end));
+  const done = inOrder(
+    facts,
+    begin,
+    [
+      ...(isFirst ? [awayBefore(by)] : []),
+      takeHold({
+        verb: isFirst ? 'load' : 'turn-round',
+        says: isFirst
+          ? say`${facts.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, bolted from behind by its ${by.count ?? 0} holes`
+          : say`turned over, bolted again by its ${by.count ?? 0} holes`,
+        because: [
+          reason(
+            'bolt-from-behind',
+            say`screws from behind into its tapped holes, on packings of one height right under each; their ends stay below the face`,
+            by.id,
+          ),
+          ...(isFirst ? [] : [reason('soft-pads', say`paper between the packings and the finished face: it is not marked, and does not creep`, end)]),
+          ...(isFirst
+            ? []
+            : dialledOn(making, holdingOf(facts.shop, held.holding), end, open?.nearDiameter.nominal ?? across, open ? [open.id] : [])),
+          ...held.because,
+          ...(isFirst ? atLoading(facts, 0) : []),
+          reason('balance', say`a counterweight where it is out of balance, turned by hand first: unbalanced work runs slow`, end),
+        ],
+        cautions: [
+          'Turn it by hand all the way round: bolts clear bed, carriage and tool, and no screw stands out of the face.',
+          'Packings higher than the point of the drill: bore and rim end before the tool reaches the plate. The plate’s own limit stands.',
+        ],
+        minutes: practice.minutesPlate,
+      }),
+      faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
+      ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
+      ...(isFirst ? turnRows(making, begin, mine, face, false) : []),
+      ...(isFirst ? finishEdges(making, begin, mine, rows) : []),
+      ...shapeRows(making, begin, mine),
+      // the packings leave room behind it
+      ...(isFirst && last ? [chamferInner(last, [])] : []),
+      releaseCheck(),
+      ...(isFirst ? [] : [awaySteps()]),
     ],
     making.known,
   );

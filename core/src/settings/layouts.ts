@@ -5,7 +5,7 @@ import type { End } from '../ref';
 import { betweenCentres } from './betweenCentres';
 import { beginning, chucked, facedAsked, facedOff } from './inChucks';
 import type { Layout } from './layout';
-import { onPlate } from './onPlate';
+import { boltedOnPlate, onPlate } from './onPlate';
 import { variantsOf } from './variants';
 
 export interface Layouts {
@@ -30,7 +30,11 @@ export function layoutsOf(facts: Facts): Layouts {
     ...begun.flatMap((begins) => [
       ...(facedAsked(facts) === true ? [] : [...chucked(begins, 'soon'), ...chucked(begins, 'soon', 'pulled'), ...chucked(begins, 'soon', 'parted')]),
       ...facedOff(begins),
-      ...(started ? [] : [betweenCentres(begins.facts, begins.first), onPlate(begins.facts, begins.first)].filter((made) => 'stages' in made)),
+      ...(started
+        ? []
+        : [betweenCentres(begins.facts, begins.first), onPlate(begins.facts, begins.first), boltedOnPlate(begins.facts, begins.first)].filter(
+            (made) => 'stages' in made,
+          )),
     ]),
     ...(facedAsked(facts) === true ? [] : begun.flatMap((begins) => [...chucked(begins, 'later'), ...chucked(begins, 'later', 'pulled')])),
   ];

@@ -1,11 +1,11 @@
 import { isShaped, otherEnd } from '../drawing';
 import { weighHoldings } from '../holding';
-import { type Facts, severingOf } from '../operations';
+import { boltedBy, type Facts, severingOf } from '../operations';
 import { say } from '../quantity';
 import type { End } from '../ref';
 import { holdingOf, mmOf } from '../shop';
 import { carriedSheet } from './barSheet';
-import { plateSetup, rimSetup } from './carried';
+import { boltedSetup, plateSetup, rimSetup } from './carried';
 import { heldOnPlate } from './held';
 import { type Layout, type Refused, remembered, sawn, type Stage, turnedApart } from './layout';
 import { reachOf } from './reach';
@@ -46,6 +46,42 @@ export function onPlate(facts: Facts, first: End): Layout | Refused {
       stage(`${first}-1`, first, (making, held) => [plateSetup(making, first, held)]),
       stage(`${far}-1`, far, (making, held) => [plateSetup(making, far, held)]),
       stage(`${far}-2`, far, (making, held) => [rimSetup(making, far, held)]),
+    ],
+  };
+}
+
+/** A plate with holes on a circle: drilled first, bolted from behind by them; face, register and rim in one go, then turned over and dialled on the register. */
+export function boltedOnPlate(facts: Facts, first: End): Layout | Refused {
+  const { part, bar, shop, job, machine } = facts;
+  const far = otherEnd(first);
+  const by = boltedBy(facts);
+  const reach = reachOf(part.features, first);
+  const outside = part.features.filter((f) => f.side === 'outside');
+  const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
+  if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
+  if (!by) return { why: say`it has no holes that it could be bolted by` };
+  if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
+  if (outside.some((f) => reach[f.id] !== first || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
+  const sheetOf = remembered((holding) =>
+    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
+  );
+  const stage = (end: End, make: Stage['make']): Stage => ({
+    id: `${end}-1`,
+    options: weighHoldings(heldOnPlate(facts, end, 1), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+    dangers: () => [],
+    make,
+  });
+  return {
+    facts,
+    name: 'plate',
+    first,
+    reach,
+    sheetOf,
+    making: { severing: severingOf(facts, mmOf(bar.across) / 2), reach, first },
+    blank: (sheet) => sawn(facts, first, sheet),
+    stages: [
+      stage(first, (making, held) => [boltedSetup(making, first, held, by)]),
+      stage(far, (making, held) => [boltedSetup(making, far, held, by)]),
     ],
   };
 }

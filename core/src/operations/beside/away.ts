@@ -27,10 +27,23 @@ export const awayOnBar = (): Operation =>
     for (const detail of facts.part.details) if (ids.has(detail.id)) mill(draft, detail, 'on-bar');
   });
 
+/**
+ * The holes of an end by which a plate is bolted from behind: tapped through, so that screws enter from either side and none stands in front. Not where a person has them made later.
+ * @source bolt-from-behind, common practice
+ */
+export function boltedBy({ part, chosen }: Pick<Facts, 'part' | 'chosen'>): PartDetail | undefined {
+  const later = (d: PartDetail) =>
+    chosen.order.some(([, then]) => then === writeStep({ verb: 'away', of: d.id })) || chosen.method.get(d.id)?.method === 'after';
+  return part.details.find((d) => d.kind === 'boltCircle' && d.thread !== undefined && d.depth === undefined && !later(d));
+}
+
+/** Drilled, and tapped, before the work is bolted by them. */
+export const awayBefore = (detail: PartDetail): Operation => operation((draft) => mill(draft, detail, 'before'));
+
 const across = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway']);
 
-/** When it goes to the mill or the drill: while its bar holds it, or when the turning is done. */
-type When = 'on-bar' | 'after';
+/** When it goes to the mill or the drill: before it is held by it, while its bar holds it, or when the turning is done. */
+type When = 'before' | 'on-bar' | 'after';
 
 /** As a person asked; else on the bar where no plain cylinder beside it is long enough to be held by once the piece is off. */
 function wantsBar({ part, chosen }: Pick<Facts, 'part' | 'chosen'>, detail: PartDetail): boolean {
@@ -103,20 +116,26 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
   addStep(draft, {
     verb: 'away',
     about: detail.id,
-    ...(across.has(detail.kind) && { method: when }),
+    ...((across.has(detail.kind) || when === 'before') && { method: when }),
     says: say`${detailWords[detail.kind]}: ${detail.says}`,
     because: [
-      onBar
-        ? reason(
-            'on-the-bar',
-            asked
-              ? say`while it is on the bar, as asked: it goes away in its collet or chuck and comes back, dialled again before anything fine`
-              : say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
-            detail.id,
-          )
-        : asked?.method === 'on-bar'
-          ? reason('on-the-bar', say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`, detail.id)
-          : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+      when === 'before'
+        ? reason('bolt-from-behind', say`before it comes on the plate: it is bolted by them`, detail.id)
+        : onBar
+          ? reason(
+              'on-the-bar',
+              asked
+                ? say`while it is on the bar, as asked: it goes away in its collet or chuck and comes back, dialled again before anything fine`
+                : say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
+              detail.id,
+            )
+          : asked?.method === 'on-bar'
+            ? reason(
+                'on-the-bar',
+                say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`,
+                detail.id,
+              )
+            : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
       ...(onBar && detail.kind === 'crossHole' && overBore(facts, detail)
         ? [reason('on-the-bar', say`it burrs the bore that it breaks into: the bore is cleared or reamed after it`, detail.id)]
         : []),

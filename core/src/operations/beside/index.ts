@@ -1,3 +1,3 @@
 export { closesIn } from './closesIn';
-export { awayOnBar, awaySteps } from './away';
+export { awayBefore, awayOnBar, awaySteps, boltedBy } from './away';
 export { fittedOne, mateName } from './fitted';

@@ -103,6 +103,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
   const past = advice?.stands === 'past';
+  // what is not brought to size, nor cut at a speed, is said large in its place
+  const showsAdvice = sized !== undefined && limits !== undefined && advice !== undefined && (last !== undefined || sized.kind !== 'thread');
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
   const both = reading && typed ? readAt(lies, text, entry.units) : undefined;
   return (
@@ -110,16 +112,18 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
       <div>
         <h1>
           {verbs[step.verb]}{' '}
-          <span className="quiet" style={{ fontWeight: 400, fontSize: 18 }}>
-            {writeSentence(step.says, units)}
-          </span>
+          {(showsAdvice || step.figures['speed'] !== undefined) && (
+            <span className="quiet" style={{ fontWeight: 400, fontSize: 18 }}>
+              {writeSentence(step.says, units)}
+            </span>
+          )}
         </h1>
         {refused !== undefined && (
           <div className="out" role="alert">
             {refused}
           </div>
         )}
-        {sized && limits && advice && (last !== undefined || sized.kind !== 'thread') ? (
+        {sized && limits && advice && showsAdvice ? (
           <AdviceCard
             advice={advice}
             wanted={limits}

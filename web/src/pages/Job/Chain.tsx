@@ -34,7 +34,7 @@ export function Chain({ view, route }: { readonly view: JobView; readonly route:
 /** The move that leads to a setting, in the shop's words. */
 export function moveTo(setups: readonly Setup[], setup: Setup): string {
   const before = setups[setups.indexOf(setup) - 1];
-  const first = setup.steps[0]?.verb;
+  const first = setup.steps.find((s) => s.verb !== 'away')?.verb;
   if (!before) return first === 'load' ? 'taken from the rack' : 'held';
   if (setup.pulled) return first === 'pull-out' ? 'pulled out' : 'steady in place of the centre';
   if (setup.carried === 'centres') return before.carried === 'centres' ? 'end for end' : 'on to its centres';

@@ -31,7 +31,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           : step.verb === 'taper'
             ? tapers
             : step.verb === 'away' && step.method !== undefined
-              ? away
+              ? away.filter((m) => m.method !== 'on-bar' || step.method !== 'before').filter((m) => m.method !== 'before' || step.method === 'before')
               : [];
   const row = step.does[0] ?? '';
   // why this way and not the other: the reasons of both sides
@@ -134,6 +134,7 @@ const tapers = [
   { verb: 'taper', method: 'form', words: 'form tool' },
 ] as const;
 const away = [
+  { verb: 'away', method: 'before', words: 'before it is bolted by them' },
   { verb: 'away', method: 'on-bar', words: 'to the mill now, on its bar' },
   { verb: 'away', method: 'after', words: 'when it is turned' },
 ] as const;
