@@ -229,7 +229,7 @@ export function boltedSetup(making: Making, end: End, held: HoldingChoice, by: P
   const hole = holeAt(facts, end);
   const rows = outsideRows(making);
   const mine = isFirst ? rows : [];
-  const open = facts.part.features.filter((f) => f.side === first && f.form === 'cylinder').at(0);
+  const open = facts.part.features.find((f) => f.side === first && f.form === 'cylinder');
   const last = rowAt(rows, otherEnd(end));
   const done = inOrder(
     facts,
