@@ -9,7 +9,7 @@ export { likelyNominals, sampleDoubt, unworn } from './nominals';
 export { parseBottom, parseEdge } from './parseEdge';
 export { bareSize, parseFinish, parseLengthCell, parsePitch, parseSize, withGeneralRule } from './parseSize';
 export { readDrawing } from './readDrawing';
-export { firstWrong, lineSaid, type LineWord, type TypedLine, typedLine } from './typedLine';
+export { type LineWord, type TypedLine, typedLine } from './typedLine';
 export { readLine, unitsOfLine } from './readLine';
 export { threadOf } from './rows';
 export { thinThreads } from './thinThreads';

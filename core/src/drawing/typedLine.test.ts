@@ -4,8 +4,9 @@ import { writeSentence } from '../quantity';
 import { materials } from '../standards';
 import { readDrawing } from './readDrawing';
 import { readLine, unitsOfLine } from './readLine';
-import { firstWrong, typedLine } from './typedLine';
+import { type TypedLine, typedLine } from './typedLine';
 
+const firstWrong = ({ words }: TypedLine) => words.find((w) => w.wrong);
 const said = (text: string, units: 'mm' | 'in' = 'mm') => typedLine(text, units).words.map((w) => writeSentence(w.says, units));
 const drawn = (text: string, units: 'mm' | 'in' = 'mm') => {
   const line = typedLine(text, units);

@@ -1,5 +1,5 @@
 import { blankDrawing, type Detail, type Drawing, type Section } from '../document';
-import { length, readLength, say, type Sentence, type Units, writeSentence } from '../quantity';
+import { length, readLength, say, type Sentence, type Units } from '../quantity';
 import { metalCalled } from './metalsCalled.table';
 import { bareSize, parseLengthCell, parseSize } from './parseSize';
 import { parseEdge } from './parseEdge';
@@ -199,9 +199,3 @@ function asksAbout(text: string): Sentence {
   const [size, long] = [text.slice(0, at).trim(), text.slice(at + 1).trim()];
   return say`“${text}”: a thread of pitch ${long}, or size ${size}, length ${long}? For the second put spaces round the x: ${size} x ${long}`;
 }
-
-/** The first thing that is wrong, in words; nothing where all was understood. */
-export const firstWrong = ({ words }: TypedLine): LineWord | undefined => words.find((w) => w.wrong);
-
-/** What was made of the whole line, for a screen reader. */
-export const lineSaid = ({ words }: TypedLine, units: Units): string => words.map((w) => writeSentence(w.says, units)).join('; ');
