@@ -236,7 +236,12 @@ it('Jobs are found, sorted by the day they are wanted and filtered by what they 
   await on.page.waitForSelector('table[aria-label="Jobs"] strong');
   await on.page.click('th[data-column="wanted"] .grid-head > button');
   expect((await names('Jobs')).slice(0, 3).toSorted()).toEqual(['Chainplate ring', 'Rudder pintle pin', 'Sheave axle']);
+  // every line says how far its job is: nothing moves under the press any more
+  await on.page.waitForFunction(() =>
+    [...document.querySelectorAll('table[aria-label="Jobs"] tbody tr')].every((tr) => (tr.children[6]?.textContent ?? '') !== ''),
+  );
   await on.page.click('[aria-label="column material"]');
+  await on.page.waitForSelector('.grid-values');
   await press(on.page, 'none of them');
   await on.page.$$eval('.grid-values label', (all) =>
     all
