@@ -21,6 +21,9 @@ it('a bush in one line in inches, with its metal and how many, becomes a job', a
     expect.stringContaining('2 pieces'),
   ]);
   await sees(page, 'read in inches');
+  // while it is planned anew what stood before is greyed
+  await sees(page, 'Saw or pull out');
+  await page.waitForFunction(() => document.querySelector('.older') === null);
   expect(await crowded(page)).toEqual([]);
   expect(await violations(page)).toEqual([]);
   await page.focus('#line');
