@@ -54,6 +54,27 @@ it('is asked for where four jaws take finished work again, within what the drawi
   expect(fine?.wanted.value).toBeCloseTo(Math.sqrt(0.013 ** 2 - 0.005 ** 2), 6);
 });
 
+it('a piece that came started is dialled on what it came with: what was made before is no chucking of this route', () => {
+  const job = jobOf([{ ...relation, of: 'c', to: 'a', value: mm('0.012') }]);
+  const cells = (id: string, size: string, length: string) => ({ id, size: mm(size), length: mm(length) });
+  const started: Job = {
+    ...job,
+    choices: [{ kind: 'hold', id: 'h', setup: 'right-1', holding: 'four-jaw', support: [] }],
+    startsAs: { outside: [cells('x', '20 h7', '30'), cells('y', '34', '26')], boreRight: [], boreLeft: [], details: [], beyondRight: mm('0') },
+  };
+  const made = plan(started, shop);
+  for (const setup of made.routes[0]?.setups ?? []) {
+    const [step] = setup.steps;
+    const dial = step && dialIn(step, made, shop);
+    if (!dial) continue;
+    const [told] = dialledTo(dial, made, shop, [dialled(step.id, '0', '0', '0', '0')], 1)?.keeps ?? [];
+    // dialled dead true the rest is what the plan itself says lies between, never more
+    if (told) expect(told.expected.value).toBeLessThanOrEqual((made.routes[0]?.runouts[0]?.expected.value ?? 0) + 1e-9);
+    expect(dial.wanted.value).toBeLessThanOrEqual(Math.sqrt(0.012 ** 2 - 0.005 ** 2) + 1e-9);
+  }
+  expect(made.routes[0]?.setups.some((s) => s.steps[0] && dialIn(s.steps[0], made, shop) !== undefined)).toBe(true);
+});
+
 it('not where a self-centring chuck keeps no relation, nor where the bar is chucked', () => {
   expect(atTurning(jobOf([], 'soft-jaws')).dial).toBeUndefined();
   const { made } = atTurning(jobOf([relation]));

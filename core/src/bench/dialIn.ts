@@ -1,9 +1,10 @@
 import type { Entry, Shop } from '../document';
+import { STARTED } from '../holding';
 import type { Step } from '../operations';
 import type { Plan, Route } from '../planner';
 import { figure, type Figure, type Parsed, isZero, parseLength, PLACE, say, type Units } from '../quantity';
 import { type RelationMade, runoutsOf, type Setup } from '../settings';
-import { holdingOf, mmOf, practice } from '../shop';
+import { holdingOf, mmOf } from '../shop';
 
 /* Work that was taken out of its chuck, or is clamped on a plate, is dialled before anything is cut: what the indicator says, which jaw, which way, how much, until it is within what the job wants. */
 
@@ -38,7 +39,7 @@ export interface DialledTo {
   readonly keeps: readonly RelationMade[];
 }
 
-/** Less than a hand moves a jaw by, mm. */
+/** Less than a hand moves a jaw by, mm. @source judgement */
 const FELT = 0.0015;
 
 /** The dialling of a step that takes work into a holding again; nothing where a bar is chucked, or a holding is bored in place. @source dial-on-datum, moved-is-lost, common practice */
@@ -52,20 +53,26 @@ export function dialIn(step: Step, plan: Plan, shop: Shop): DialIn | undefined {
   const by = holding.kind === 'fourJaw' ? 'jaws' : holding.kind === 'faceplate' ? 'plate' : 'read';
   const hangs = hangOn(setup, plan, route, shop);
   if (by === 'read' && hangs.length === 0) return undefined;
-  const limit = Math.min(...hangs.map((r) => r.limit.value));
   const usual = mmOf(holding.trueWithin);
-  const wanted = Number.isFinite(limit)
-    ? figure('length', 'dialWanted', { limit, spindle: practice.sameChucking, usual }, { step: 0.001 })
-    : figure('length', 'runoutOfHolding', { tir: usual }, { step: 0.001 });
-  return { setup, by, wanted };
+  // the one that leaves this setting least
+  const [wanted] = hangs
+    .map(({ made, lever }) => figure('length', 'dialWanted', { limit: made.limit.value, rest: made.expected.value, lever, usual }, { step: 0.001 }))
+    .toSorted((a, b) => a.value - b.value);
+  return { setup, by, wanted: wanted ?? figure('length', 'runoutOfHolding', { tir: usual }, { step: 0.001 }) };
 }
 
-/** The relations that come out otherwise when this setting runs otherwise. */
-function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): readonly RelationMade[] {
-  const when = (tir: number) => runoutsOf(plan.part, route.setups, shop, false, new Map([[setup.id, tir]]));
-  const [still, far] = [when(0), when(1)];
-  return still.filter((r, i) => Math.abs((far[i]?.expected.value ?? 0) - r.expected.value) > PLACE);
+/** The relations that come out otherwise when this setting runs otherwise: as they would with this one dead true, and how much of its swing a wide face shows. */
+function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): readonly { readonly made: RelationMade; readonly lever: number }[] {
+  const [still, far] = [0, 1].map((tir) => asDialled(setup, tir, plan, route, shop));
+  return (still ?? []).flatMap((made, i) => {
+    const swung = far?.[i]?.expected.value ?? 0;
+    return swung - made.expected.value > PLACE ? [{ made, lever: Math.sqrt(swung ** 2 - made.expected.value ** 2) }] : [];
+  });
 }
+
+/** The relations of the drawing with this setting dialled to so much. */
+const asDialled = (setup: Setup, tir: number, plan: Plan, route: Route, shop: Shop): readonly RelationMade[] =>
+  runoutsOf(plan.part, route.setups, shop, route.bar.id === STARTED, new Map([[setup.id, tir]]));
 
 /** What the last readings written down at this step and piece say; of more than one the last counts. */
 export function dialledTo(dial: DialIn, plan: Plan, shop: Shop, live: readonly Entry[], piece: number): DialledTo | undefined {
@@ -81,8 +88,7 @@ export function dialledTo(dial: DialIn, plan: Plan, shop: Shop, live: readonly E
     ? figure('length', 'swing', { e: figure('length', 'offCentre', named(four)).value }, { step: 0.001 })
     : figure('length', 'highToLow', { high: Math.max(r1, r2), low: Math.min(r1, r2) }, { step: 0.001 });
   const face = faceOf(ofFace);
-  const known = new Map([[dial.setup.id, tir.value]]);
-  const hangs = new Set(hangOn(dial.setup, plan, route, shop).map((r) => r.relation));
+  const hangs = new Set(hangOn(dial.setup, plan, route, shop).map((r) => r.made.relation));
   return {
     tir,
     ...(four && {
@@ -92,7 +98,7 @@ export function dialledTo(dial: DialIn, plan: Plan, shop: Shop, live: readonly E
     moves: four && dial.by !== 'read' ? [move(1, four[0], four[2]), move(2, four[1], four[3])].filter((m) => m.by.value > FELT) : [],
     ...(face && { face }),
     within: tir.value <= dial.wanted.value + PLACE && (face?.tir.value ?? 0) <= dial.wanted.value + PLACE,
-    keeps: runoutsOf(plan.part, route.setups, shop, false, known).filter((r) => hangs.has(r.relation)),
+    keeps: asDialled(dial.setup, tir.value, plan, route, shop).filter((r) => hangs.has(r.relation)),
   };
 }
 

@@ -87,7 +87,7 @@ function plainOf(text: string, units: Units): Sized | NoHole {
 }
 
 function headOf(kind: string, text: string, hole: number, units: Units): HoleHead | NoHole {
-  const form = /s/i.test(kind.replace(/spot/i, '').charAt(0)) || /sk|s[iu]n/i.test(kind) ? 'countersink' : 'counterbore';
+  const form = /sk|sink|sunk/i.test(kind) ? 'countersink' : 'counterbore';
   const [first = '', second] = text.split(/\s*(?:[xX×@]|\bat\b)\s*/);
   const wide = readLength(first, units)?.value;
   if (wide === undefined || wide <= hole) return { says: say`a ${form} of ${first} does not open a hole of ${diameter(hole)}`, nearest: [] };

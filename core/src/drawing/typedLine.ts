@@ -118,7 +118,7 @@ function splitAt(text: string): readonly [string, string] | undefined {
   const spaced = /^(.*\S)\s+[xX×*]\s+(\S.*)$/.exec(text);
   if (spaced) return [spaced[1] ?? '', spaced[2] ?? ''];
   const close = /^((?:Ø|⌀|d(?:ia\.?)?)?\s*[\d.,/"” -]*\d["”]?(?:\s*[a-hj-np-z]{1,2}\d{1,2})?)\s*[xX×*]\s*(\d\S*)$/i.exec(text);
-  return close && !/^[a-z]?m/i.test(close[1] ?? '') ? [close[1] ?? '', close[2] ?? ''] : undefined;
+  return close ? [close[1] ?? '', close[2] ?? ''] : undefined;
 }
 
 /** 'M12 x 18', '32*60', 'd32 x 40 c0.5', '20 x 30 R3 knurl diamond 1', '25 x 10 hex 17', '20 x 40 groove 3 x 16 at 12'. */

@@ -22,8 +22,8 @@ export interface Batch {
 }
 
 /**
- * Each setup on every piece, and each piece right through, with what changing holdings costs beside the steps: soft jaws, soft collets and bushes that left the spindle
- * are bored anew.
+ * Each setup on every piece, and each piece right through, with what changing holdings costs beside the steps: soft jaws and soft collets that left the spindle are
+ * bored anew.
  * @source batch, common practice; minutes judgement
  */
 export function batchesOf(job: Job, { setups }: Pick<Route, 'setups'>, shop: Shop): readonly Batch[] {

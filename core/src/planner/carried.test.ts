@@ -171,6 +171,14 @@ describe('holes beside the axis at the drill', () => {
     expect(step?.figures['minutes']?.value ?? 0).toBeGreaterThan(away(flange('5')).step?.figures['minutes']?.value ?? Infinity);
   });
 
+  it('a plain hole names a drill only that makes it within its limits; a reamed one the drill that leaves its few tenths', () => {
+    // ISO 2768-m: 5.4 within 0.1; there is no such drill in a drawer of whole sizes
+    const whole: Shop = { ...midShop(), tools: midShop().tools.filter((t) => t.kind !== 'drill' || Number.isInteger(Number(t.size?.text))) };
+    expect(away(flange('5.4'), whole).words).not.toMatch(/drill \d/);
+    expect(away(flange('5'), whole).words).toContain('drill 5');
+    expect(away(flange('6 H7 reamed')).words).toMatch(/(drill 5\.[6-9]\d*|drilled to Ø5\.[6-9]\d* mm), then reamed Ø6/);
+  });
+
   it('a tap that is not there is on the list, and holds up that step only', () => {
     const without: Shop = { ...midShop(), tools: midShop().tools.filter((t) => t.kind !== 'tap') };
     const { gets, words } = away(flange('M6'), without);

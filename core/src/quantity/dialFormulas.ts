@@ -26,9 +26,14 @@ export const dialFormulas = {
     ({ r1, r2, r3, r4 }) => Math.abs(r1 + r3 - r2 - r4) / 4,
   ),
   dialWanted: define(
-    'root of (limit2 - spindle2), at most what this holding is dialled to',
-    'runouts add as the root of their squares; what the spindle and the cut leave is taken off',
-    { limit: ['length', 'limit of the drawing, TIR'], spindle: ['length', 'spindle and cut, TIR'], usual: ['length', 'this holding dialled, TIR'] },
-    ({ limit, spindle, usual }) => Math.min(usual, Math.sqrt(Math.max(0, limit ** 2 - spindle ** 2))),
+    'root of (limit2 - rest2) / lever, at most what this holding is dialled to',
+    'runouts add as the root of their squares; what else lies between the two features is taken off',
+    {
+      limit: ['length', 'limit of the drawing, TIR'],
+      rest: ['length', 'all that lies between beside this holding, TIR'],
+      lever: ['ratio', 'of a wide face: its width over the length gripped; else 1'],
+      usual: ['length', 'this holding dialled, TIR'],
+    },
+    ({ limit, rest, lever, usual }) => Math.min(usual, Math.sqrt(Math.max(0, limit ** 2 - rest ** 2)) / lever),
   ),
 };

@@ -65,12 +65,17 @@ function tapped(facts: Facts, detail: PartDetail, thread: NonNullable<PartDetail
 function sized(facts: Facts, detail: PartDetail): HoleBeside {
   const size = detail.diameter?.nominal ?? 0;
   const reamer = detail.reamed && facts.shop.tools.find((t) => t.kind === 'ream' && Math.abs(sizeOf(t) - size) < 0.01);
-  const own = drillFor(facts, detail.reamed ? size - leftToReam(size).least : size, 0, size + 0.05);
-  const because = [
-    ...(own && (detail.reamed || Math.abs(own.size - size) < 0.3)
-      ? [reason('drill-bore-ream', say`drill ${own.name}${detail.reamed ? say`, then reamed ${diameter(size)}` : []}`, detail.id)]
-      : []),
-  ];
+  const left = leftToReam(size);
+  // a drill of the drawer that the hole may be made with: within its limits, or leaving the reamer its few tenths
+  const own = detail.reamed
+    ? drillFor(facts, size - (left.least + left.most) / 2, size - left.most, size - left.least)
+    : drillFor(facts, size, detail.diameter?.min ?? size, detail.diameter?.max ?? size);
+  const drilled = own ? say`drill ${own.name}` : say`drilled to ${diameter(size - (left.least + left.most) / 2, 0.1)}`;
+  const because = detail.reamed
+    ? [reason('drill-bore-ream', say`${drilled}, then reamed ${diameter(size)}`, detail.id)]
+    : own
+      ? [reason('drill-bore-ream', drilled, detail.id)]
+      : [];
   return { because, lacks: detail.reamed && !reamer ? [say`reamer ${diameter(size)}`] : [], more: detail.reamed ? practice.minutesHole : 0 };
 }
 
