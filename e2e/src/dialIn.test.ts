@@ -51,4 +51,7 @@ it('four readings tell which jaw, which way, how much; within what the job wants
   await type(['0.004', '0', '-0.002', '0.001']);
   await sees(page, 'within what this job wants');
   expect(await told()).toMatch(/is kept in (9\d|100) of 100/);
+  await goTo(page, demoUrl(), '/jobs/dialled-stud/inspection', 'How true it runs, as dialled');
+  await sees(page, 'setup 2 dialled to 0.00');
+  await soundAt(page);
 });

@@ -30,7 +30,12 @@ export interface SetOverBy {
   /** how far the tailstock is moved, further over or back */
   readonly move: Figure;
   readonly further: boolean;
+  /** by less than a tailstock is set to: it stands */
+  readonly stands: boolean;
 }
+
+/** A tailstock is not set over finer than this, mm. @source judgement */
+const SET = 0.005;
 
 /** What two collars turned at one setting show of the taper, and how far the tailstock is moved for the one that is wanted; the last reading of each counts. */
 export function setOverBy(collars: Collars, live: readonly Entry[]): SetOverBy | undefined {
@@ -45,9 +50,6 @@ export function setOverBy(collars: Collars, live: readonly Entry[]): SetOverBy |
   const taper = figure('ratio', 'taperBetween', { large: held, small: free, apart }, { step: 0.00001 });
   // further over makes the taper steeper, whichever way it runs
   const further = Math.abs(collars.slope) > taper.value * Math.sign(collars.slope);
-  return {
-    taper,
-    further,
-    move: figure('length', 'setOverBy', { wanted: collars.slope, is: taper.value, between: collars.between }, { step: 0.01 }),
-  };
+  const move = figure('length', 'setOverBy', { wanted: collars.slope, is: taper.value, between: collars.between }, { step: 0.01 });
+  return { taper, further, move, stands: move.value < SET };
 }

@@ -30,17 +30,17 @@ export interface DialledTo {
   /** where the middle of the work stands, mm towards jaw 1 and jaw 2; where four places were read */
   readonly towards?: readonly [number, number];
   readonly moves: readonly JawMove[];
-  /** the piece itself is not round by so much: no jaw mends it */
+  /** the piece itself is not round by so much, more than an indicator shows of any turned work: no jaw mends it */
   readonly oval?: Figure;
   /** of the face: its swing, and at which jaw it is highest */
-  readonly face?: { readonly tir: Figure; readonly high: number; readonly by: Figure };
+  readonly face?: { readonly tir: Figure; readonly high: number; readonly by: Figure; readonly worth: boolean };
   readonly within: boolean;
   /** relations of the drawing as they come out with it */
   readonly keeps: readonly RelationMade[];
 }
 
-/** Less than a hand moves a jaw by, mm. @source judgement */
-const FELT = 0.0015;
+/** Less than a hand moves a jaw by; less out of round than is worth a word, mm. @source judgement */
+const [FELT, OVAL] = [0.0015, 0.005];
 
 /** The dialling of a step that takes work into a holding again; nothing where a bar is chucked, or a holding is bored in place. @source dial-on-datum, moved-is-lost, common practice */
 export function dialIn(step: Step, plan: Plan, shop: Shop): DialIn | undefined {
@@ -61,12 +61,12 @@ export function dialIn(step: Step, plan: Plan, shop: Shop): DialIn | undefined {
   return { setup, by, wanted: wanted ?? figure('length', 'runoutOfHolding', { tir: usual }, { step: 0.001 }) };
 }
 
-/** The relations that come out otherwise when this setting runs otherwise: as they would with this one dead true, and how much of its swing a wide face shows. */
+/** The relations that come out otherwise when this setting runs otherwise: as they would with this one dead true, and how much of its swing each shows. */
 function hangOn(setup: Setup, plan: Plan, route: Route, shop: Shop): readonly { readonly made: RelationMade; readonly lever: number }[] {
-  const [still, far] = [0, 1].map((tir) => asDialled(setup, tir, plan, route, shop));
-  return (still ?? []).flatMap((made, i) => {
-    const swung = far?.[i]?.expected.value ?? 0;
-    return swung - made.expected.value > PLACE ? [{ made, lever: Math.sqrt(swung ** 2 - made.expected.value ** 2) }] : [];
+  const swung = asDialled(setup, 1, plan, route, shop);
+  return asDialled(setup, 0, plan, route, shop).flatMap((made, i) => {
+    const lever = swung[i]?.parts.find((p) => p.read)?.tir;
+    return lever === undefined ? [] : [{ made, lever }];
   });
 }
 
@@ -88,18 +88,35 @@ export function dialledTo(dial: DialIn, plan: Plan, shop: Shop, live: readonly E
     ? figure('length', 'swing', { e: figure('length', 'offCentre', named(four)).value }, { step: 0.001 })
     : figure('length', 'highToLow', { high: Math.max(r1, r2), low: Math.min(r1, r2) }, { step: 0.001 });
   const face = faceOf(ofFace);
+  const oval = four && figure('length', 'outOfRound', named(four), { step: 0.001 });
   const hangs = new Set(hangOn(dial.setup, plan, route, shop).map((r) => r.made.relation));
   return {
     tir,
-    ...(four && {
-      towards: [(four[0] - four[2]) / 2, (four[1] - four[3]) / 2] as const,
-      oval: figure('length', 'outOfRound', named(four), { step: 0.001 }),
-    }),
+    ...(four && { towards: [(four[0] - four[2]) / 2, (four[1] - four[3]) / 2] as const }),
+    ...(oval && oval.value > OVAL && { oval }),
     moves: four && dial.by !== 'read' ? [move(1, four[0], four[2]), move(2, four[1], four[3])].filter((m) => m.by.value > FELT) : [],
     ...(face && { face }),
     within: tir.value <= dial.wanted.value + PLACE && (face?.tir.value ?? 0) <= dial.wanted.value + PLACE,
     keeps: asDialled(dial.setup, tir.value, plan, route, shop).filter((r) => hangs.has(r.relation)),
   };
+}
+
+/** Settings that were dialled on this piece, as last read, and the relations of the drawing as they come out with that. */
+export function dialledSo(
+  plan: Plan,
+  shop: Shop,
+  live: readonly Entry[],
+  piece: number,
+): { readonly read: readonly { readonly setup: string; readonly tir: Figure }[]; readonly made: readonly RelationMade[] } {
+  const [route] = plan.routes;
+  if (!route) return { read: [], made: [] };
+  const read = route.setups.flatMap((setup) => {
+    const dial = setup.steps[0] && dialIn(setup.steps[0], plan, shop);
+    const told = dial && dialledTo(dial, plan, shop, live, piece);
+    return told ? [{ setup: setup.id, tir: told.tir }] : [];
+  });
+  const dialled = new Map(read.map((r) => [r.setup, r.tir.value]));
+  return { read, made: runoutsOf(plan.part, route.setups, shop, route.bar.id === STARTED, dialled) };
 }
 
 const named = ([r1, r2, r3, r4]: readonly [number, number, number, number]) => ({ r1, r2, r3, r4 });
@@ -117,7 +134,7 @@ function faceOf(readings: readonly number[]): DialledTo['face'] {
   const of = named([r1, r2, r3, r4]);
   const half = figure('length', 'offCentre', of, { step: 0.001 });
   const high = readings.indexOf(Math.max(...readings)) + 1;
-  return { tir: figure('length', 'swing', { e: half.value }, { step: 0.001 }), high, by: half };
+  return { tir: figure('length', 'swing', { e: half.value }, { step: 0.001 }), high, by: half, worth: half.value > FELT };
 }
 
 /**

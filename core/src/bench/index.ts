@@ -4,7 +4,7 @@ export { endRead, type Ends } from './bothEnds';
 export { furtherByFeel } from './byFeel';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { collarsOf, setOverBy } from './collars';
-export { dialIn, type DialIn, dialledTo, type DialledTo, readIndicator } from './dialIn';
+export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicator } from './dialIn';
 export { causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { WORN } from './edgeWear';
 export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, type Strings, stringsIn } from './lessons';

@@ -19,6 +19,7 @@ export const rules = {
   'no-hole-in-a-point': 'no centre hole in a point, a ball or a plain finished face',
   'short-grip': 'less than a diameter of grip wants a fail-safe',
   'bolt-from-behind': 'a plate with holes is bolted by them from behind: face, register and rim in one go',
+  'angle-plate': 'work with a flat side stands on an angle plate on the faceplate, counterweighted, turned slow',
   'made-to-hold': 'jaws, collets and bushes made to hold a size, once for all pieces',
   'parted-to-thickness': 'rings are parted to their thickness where the drawing lets the parted face stay',
   'short-then-out': 'what can be done short is done short, then it is pulled out',

@@ -7,6 +7,8 @@ import { figure, type Figure, PLACE } from '../quantity';
 export interface RunoutPart {
   readonly words: string;
   readonly tir: number;
+  /** as it was read with an indicator on this piece: it is so, in some direction */
+  readonly read?: true;
 }
 
 export interface Runout {
@@ -16,9 +18,17 @@ export interface Runout {
   readonly within: (limit: number) => Figure;
 }
 
-/** The runout that parts make together. @source Rayleigh distribution of the length of an isotropic normal vector; architecture of this program */
+/** The runout that parts make together. @source Rayleigh distribution of the length of an isotropic normal vector; Rice where one was read */
 export function runoutOf(parts: readonly RunoutPart[]): Runout {
-  const tirs = parts.map((p) => Math.max(0, p.tir));
+  const read = parts.filter((p) => p.read);
+  const tirs = parts.filter((p) => !p.read).map((p) => Math.max(0, p.tir));
+  if (read.length > 0) {
+    const of = { read: Math.hypot(...read.map((p) => p.tir)), spread: Math.hypot(...tirs) };
+    return {
+      expected: figure('length', 'runoutRead', of, { step: 0.001 }),
+      within: (limit) => figure('ratio', 'chanceRead', { limit, ...of }, { step: 0.01 }),
+    };
+  }
   const expected = figure('length', 'runoutTogether', { tirs }, { step: 0.001 });
   return { expected, within: (limit) => figure('ratio', 'chanceWithin', { limit, tir: Math.max(expected.value, PLACE) }, { step: 0.01 }) };
 }

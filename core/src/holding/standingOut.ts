@@ -9,18 +9,23 @@ import { gripOf } from './grip';
 export interface PlainBar {
   readonly holding: Holding;
   readonly centre?: Holding | undefined;
+  /** a steady, from the free face */
+  readonly steady?: { readonly item: Holding; readonly from: number } | undefined;
   readonly diameter: number;
   /** N/mm2 */
   readonly modulus: number;
 }
 
 /** How far the push of a light finishing cut bends it where it is weakest, mm on radius. @param rest a follow rest behind the tool */
-export function pushedAside({ holding, centre, diameter, modulus }: PlainBar, out: number, rest?: Holding): Figure {
+export function pushedAside({ holding, centre, steady, diameter, modulus }: PlainBar, out: number, rest?: Holding): Figure {
   const beam: Beam = {
     stretches: [{ from: 0, to: out, diameter }],
     modulus,
     clamp: { lateral: holding.lateral, angular: holding.angular },
-    rests: centre ? [{ at: out, stiffness: centre.lateral }] : [],
+    rests: [
+      ...(centre ? [{ at: out, stiffness: centre.lateral }] : []),
+      ...(steady && steady.from < out - 0.1 ? [{ at: out - Math.max(0.1, steady.from), stiffness: steady.item.lateral }] : []),
+    ],
   };
   const behind = (x: number) => Math.max(0.1, x - 4);
   const at = (x: number): number => complianceAt(rest ? { ...beam, rests: [...beam.rests, { at: behind(x), stiffness: rest.lateral }] } : beam, x);

@@ -19,7 +19,12 @@ export interface Batch {
   readonly elapsed: Figure;
   /** until the first piece is whole and can be looked at */
   readonly first: Figure;
+  /** less in all than the other way; absent where that is nothing to a person */
+  readonly saves?: Figure;
 }
+
+/** Less than this is no difference over a batch, minutes. */
+const FELT = 0.5;
 
 /**
  * Each setup on every piece, and each piece right through, with what changing holdings costs beside the steps: soft jaws and soft collets that left the spindle are
@@ -27,7 +32,7 @@ export interface Batch {
  * @source batch, common practice; minutes judgement
  */
 export function batchesOf(job: Job, { setups }: Pick<Route, 'setups'>, shop: Shop): readonly Batch[] {
-  return (['operation', 'piece'] as const).map((mode) => {
+  const both = (['operation', 'piece'] as const).map((mode): Batch => {
     const schedule = scheduleOf(job, setups, mode);
     const time = totalsOf(schedule);
     const steps = new Map(setups.flatMap((s) => s.steps.map((step) => [step.id, { step, holding: s.holding }] as const)));
@@ -55,6 +60,11 @@ export function batchesOf(job: Job, { setups }: Pick<Route, 'setups'>, shop: Sho
       elapsed: figure('time', 'totalMinutes', { minutes: [time.elapsed.value, changing.value] }),
       first: figure('time', 'startsAfter', { minutes: [done] }),
     };
+  });
+  return both.map((own) => {
+    const longer = Math.max(...both.map((b) => b.elapsed.value));
+    const saves = figure('time', 'lessMinutes', { longer, shorter: own.elapsed.value });
+    return saves.value > FELT ? { ...own, saves } : own;
   });
 }
 

@@ -1,4 +1,4 @@
-import { exceeds, length, PLACE, say, type Sentence, time } from '../quantity';
+import { exceeds, figure, PLACE, say, type Sentence } from '../quantity';
 import { chuckingsOf } from '../settings';
 import type { Plan } from './plan';
 import type { Route } from './route';
@@ -16,21 +16,21 @@ export function buysOf(way: Plan, now: Plan): readonly Sentence[] {
   const [there, here] = [way.routes[0], now.routes[0]];
   if (!there || !here) return [];
   const fewer = chuckingsOf(here.setups).length - chuckingsOf(there.setups).length;
-  const less = here.cost.minutes.value - there.cost.minutes.value;
+  const less = figure('time', 'lessMinutes', { longer: here.cost.minutes.value, shorter: there.cost.minutes.value });
   const toMake = (plan: Plan) => plan.toGet.filter((g) => g.how === 'make').length;
   const changes = here.cost.changes.value - there.cost.changes.value;
-  const bar = here.bar.cut.value - there.bar.cut.value;
+  const bar = figure('length', 'lessBar', { longer: here.bar.cut.value, shorter: there.bar.cut.value }, { step: 1 });
   const [springs, sprang] = [springOf(there), springOf(here)];
   return [
     ...(fewer > 0 ? [say`${fewer} ${fewer === 1 ? 'chucking' : 'chuckings'} less`] : []),
     ...truer(there, here),
-    ...(less > FELT ? [say`${time(less)} less a piece`] : []),
+    ...(less.value > FELT ? [say`${less} less a piece`] : []),
     ...(toMake(way) < toMake(now) ? [say`nothing made to hold it first`] : []),
     ...(springs && sprang && sprang.value > 2 * springs.value && exceeds(sprang.value, 0.005, PLACE)
       ? [say`stiffer: springs ${springs} where this springs ${sprang}`]
       : []),
     ...(changes > 0 ? [say`${changes} ${changes === 1 ? 'change of tool' : 'changes of tool'} less`] : []),
-    ...(bar > BAR ? [say`${length(bar, 1)} of bar less a piece`] : []),
+    ...(bar.value > BAR ? [say`${bar} of bar less a piece`] : []),
   ].slice(0, MOST);
 }
 

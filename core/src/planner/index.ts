@@ -10,3 +10,4 @@ export type { Plan } from './plan';
 export { plan, planning } from './planning';
 export type { Route } from './route';
 export { barChoice, type SharedBar, sharedBar } from './sharedBar';
+export { whatIf, type WhatIf } from './whatIf';

@@ -18,7 +18,12 @@ export interface DrawnLength {
   readonly through: readonly string[];
   /** what is left of its tolerance */
   readonly left?: Figure;
+  /** that is nothing to a person */
+  readonly tight?: boolean;
 }
+
+/** Less than this of a tolerance is nothing to spare, mm. */
+const SPARE = 0.0005;
 
 export interface LengthChart {
   /** from the left end to the right one, z in mm */
@@ -42,15 +47,8 @@ export function lengthChart({ setups }: Pick<Route, 'setups'>, part: Part): Leng
     const comes = stackOf({ faces: part.faces, distances }, a, b);
     if (!comes) return { id, a, b, limits, through: [] };
     const working = distances.filter((d) => comes.through.includes(d.id)).map((d) => tidy(d.limits.max - d.limits.min));
-    return {
-      id,
-      a,
-      b,
-      limits,
-      comes,
-      through: comes.through,
-      left: figure('length', 'toleranceLeft', { drawn: tidy(limits.max - limits.min), working }, { step: 0.01 }),
-    };
+    const left = figure('length', 'toleranceLeft', { drawn: tidy(limits.max - limits.min), working }, { step: 0.01 });
+    return { id, a, b, limits, comes, through: comes.through, left, tight: left.value < SPARE };
   });
   const named = new Set([...made.flatMap((m) => [m.from, m.to]), ...drawn.flatMap((d) => [d.a, d.b])]);
   const faces = [...named].flatMap((name) => {

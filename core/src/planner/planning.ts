@@ -21,6 +21,7 @@ import {
   unknownMaterial,
   withMends,
   wornTips,
+  wouldHold,
 } from './checks';
 import { conflictFinding, conflictingChoices } from './conflict';
 import { costOfSetups } from './cost';
@@ -111,10 +112,16 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
     const item = holdingOf(kit, held);
     if (item) findings.push(...inUse(item, 'holdings', 'holding'));
   }
+  const wanted: ToGet[] = [];
   for (const made of setups) {
     const stage = layout.stages.find((s) => s.id === made.held.setup);
     const options = [...(stage?.options ?? []), ...(stage?.also ?? [])];
-    findings.push(...(made.opens ? withMends(made.held, options) : []), ...made.says);
+    if (made.opens) {
+      const would = wouldHold(facts, made.setup, options);
+      findings.push(...withMends(made.held, options), ...would.findings);
+      wanted.push(...would.gets);
+    }
+    findings.push(...made.says);
   }
   findings.push(...barChecks(bar, machine, sheet));
   const { nesting, findings: ofBars } = started ? { nesting: { cuts: [] }, findings: [] } : barCuts(asIssued, bar, kit, sheet);
@@ -129,7 +136,7 @@ function* plansAsMade(job: Job, shop: Shop): Generator<Plan, Plan> {
     ...(toOrder
       ? [{ what: say`${bar.name}, ${sheet.cut} for each piece`, how: 'order' as const, holdsUp: [setups[0]?.setup.steps[0]?.id ?? 'load'] }]
       : []),
-    ...together(setups.flatMap((m) => m.gets)),
+    ...together([...wanted, ...setups.flatMap((m) => m.gets)]),
   ];
   const gap = found.cost > 0 ? Math.max(0, (found.cost - found.bound) / found.cost) : 0;
   const taken = layout.stages.flatMap((s) => [...s.options, ...(s.also ?? [])]);

@@ -48,6 +48,19 @@ it('costs what the cheapest costs where the shop leaves threads, tapers and seve
   expect([...taken]).toEqual(expect.arrayContaining(['part-off']));
 });
 
+it('costs what the cheapest costs where holdings are made for the part, dialled, or carried by a centre: none is left out for its minutes too soon', () => {
+  const made = fewHoldings(whole, ['three-jaw', 'four-jaw', 'soft-jaws', 'live-centre']);
+  fc.assert(
+    fc.property(smallPart, fc.constantFrom(1, 40), (of, pieces) => {
+      const job = { ...smallJob(of), pieces };
+      const judged = enumerated(job, made);
+      if (!judged) return;
+      expect(plan(job, made).routes[0]?.cost.total.value).toBeCloseTo(judged.cost, 9);
+    }),
+    { numRuns: share(60, 6), seed: 902 },
+  );
+});
+
 it('the order in which a shop lists its holdings, and a drawing its details, changes no cost', () => {
   fc.assert(
     fc.property(smallPart, fc.shuffledSubarray(whole.holdings, { minLength: whole.holdings.length }), (of, holdings) => {

@@ -64,7 +64,7 @@ export function* search(facts: Facts, layouts: readonly Layout[]): Generator<und
   // with nothing to choose between there is nothing to bound
   const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(facts, s).length > 1));
   const ways = layouts.map((layout): Way => {
-    const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map(weight)));
+    const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map((held) => weight(stage, held))));
     return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], unproven: 0 };
   });
   for (;;) {
@@ -109,7 +109,7 @@ function addSetup(way: Way, had: number): void {
   const i = setups.length;
   const stage = layout.stages[i];
   if (!stage) return;
-  const open = openFor(facts, stage).map((held) => [held, weight(held)] as const);
+  const open = openFor(facts, stage).map((held) => [held, weight(stage, held)] as const);
   const ideal = way.steps[i] ?? 0;
   const others = least(way) - (way.weights[i] ?? 0) - ideal;
   let best: MadeChucking | undefined;
@@ -135,8 +135,9 @@ const beginsOf = (layout: Layout, held: HoldingChoice): Begins => ({
   taken: new Set(),
 });
 
-/** What a holding weighs whatever is done in it, minutes. */
-const weight = (held: HoldingChoice): number => figure('cost', 'weighs', { score: held.score.value, risks: [], against: 0 }).value;
+/** What a holding weighs and asks at least whatever is done in it, minutes. */
+const weight = (stage: Stage, held: HoldingChoice): number =>
+  figure('cost', 'weighs', { score: held.score.value, risks: [], against: 0 }).value + (stage.more?.(held) ?? 0);
 
 /** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
 function addFloor(way: Way): void {

@@ -61,6 +61,18 @@ export const costFormulas = {
     },
     ({ minutes, risk, changes, broken }, { weighs }) => minutes + risk + 0.5 * changes + 3 * broken + weighs.reduce((sum, w) => sum + w, 0),
   ),
+  lessMinutes: define(
+    'minutes of the longer - minutes of the shorter',
+    'arithmetic',
+    { longer: ['time', 'the longer'], shorter: ['time', 'the shorter'] },
+    ({ longer, shorter }) => tidy(longer - shorter),
+  ),
+  lessBar: define(
+    'bar of the longer - bar of the shorter',
+    'arithmetic',
+    { longer: ['length', 'the longer'], shorter: ['length', 'the shorter'] },
+    ({ longer, shorter }) => tidy(longer - shorter),
+  ),
   moreMinutes: define(
     'cost of the other way - cost of the one in hand',
     weights,

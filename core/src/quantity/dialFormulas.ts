@@ -1,7 +1,9 @@
 import { define } from './define';
+import { swingKept, swingLeft, swingWithin } from './swing';
 
 const readings = { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] } as const;
 const practice = 'tir, common practice';
+const rice = 'a known eccentricity and isotropic normal ones: Rice distribution';
 
 /** What an indicator tells of work in a holding. */
 export const dialFormulas = {
@@ -25,15 +27,27 @@ export const dialFormulas = {
     readings,
     ({ r1, r2, r3, r4 }) => Math.abs(r1 + r3 - r2 - r4) / 4,
   ),
+  runoutRead: define(
+    'what was read and the rest in any direction beside it, in 19 of 20',
+    rice,
+    { read: ['length', 'as it was read, TIR'], spread: ['length', 'the rest, kept to in 19 of 20, TIR'] },
+    ({ read, spread }) => swingKept(read, spread),
+  ),
+  chanceRead: define(
+    'share in which what was read and the rest beside it stay within the limit',
+    rice,
+    { limit: ['length', 'limit, TIR'], read: ['length', 'as it was read, TIR'], spread: ['length', 'the rest, kept to in 19 of 20, TIR'] },
+    ({ limit, read, spread }) => swingWithin(limit, read, spread),
+  ),
   dialWanted: define(
-    'root of (limit2 - rest2) / lever, at most what this holding is dialled to',
-    'runouts add as the root of their squares; what else lies between the two features is taken off',
+    'the most that leaves the limit kept in 19 of 20 with the rest beside it, over the lever; at most what this holding is dialled to, at least 0.002 mm',
+    `${rice}; finer than 0.002 mm no hand moves a jaw`,
     {
       limit: ['length', 'limit of the drawing, TIR'],
       rest: ['length', 'all that lies between beside this holding, TIR'],
       lever: ['ratio', 'of a wide face: its width over the length gripped; else 1'],
       usual: ['length', 'this holding dialled, TIR'],
     },
-    ({ limit, rest, lever, usual }) => Math.min(usual, Math.sqrt(Math.max(0, limit ** 2 - rest ** 2)) / lever),
+    ({ limit, rest, lever, usual }) => Math.min(usual, Math.max(0.002, swingLeft(limit, rest) / lever)),
   ),
 };

@@ -1,4 +1,5 @@
 import { envelopeOf, faceOf, type Feature, inward, letterOf, otherEnd, type PartDetail, rowAt } from '../drawing';
+import type { Reason } from '../finding';
 import type { HoldingChoice } from '../holding';
 import {
   awayBefore,
@@ -15,7 +16,7 @@ import {
   releaseCheck,
   takeHold,
 } from '../operations';
-import { diameter, figure, length, say } from '../quantity';
+import { diameter, figure, length, say, type Sentence } from '../quantity';
 import { type End, thingOf } from '../ref';
 import { type Done, inOrder } from '../sequence';
 import { holdingOf, mmOf, practice } from '../shop';
@@ -176,49 +177,70 @@ export function betweenSetup(making: Making, end: End, held: HoldingChoice, last
 
 /** A sawn plate on the faceplate, clamped over its rim: faced under clamps that are moved in turn, and bored. */
 export function plateSetup(making: Making, end: End, held: HoldingChoice): MadeSetting {
-  const { facts, sheet, first } = making;
-  const { stock } = making.begins;
-  const across = mmOf(facts.bar.across);
-  const face = faceOf(facts.part, end);
-  const back = faceOf(facts.part, otherEnd(end));
-  const isFirst = end === first;
-  const begin = beginningOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
-  const hole = holeAt(facts, end);
-  const done = inOrder(
-    facts,
-    begin,
-    [
-      takeHold({
-        verb: isFirst ? 'load' : 'turn-round',
-        says: isFirst
-          ? say`${facts.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, clamped over its rim`
-          : say`turned over, face ${letterOf(first)} on parallels, clamped over its rim`,
-        because: [
-          isFirst
-            ? reason('rough-back', say`its sawn back on three points of one height, else it springs back after facing`, end)
-            : reason('seat-first', say`pressed back on its faced side, so that both faces come out parallel`, end),
-          ...held.because,
-          ...(isFirst ? atLoading(facts, 0) : []),
-          reason('balance', say`a counterweight opposite the heavy side, turned by hand first: unbalanced work runs slow`, end),
-        ],
-        cautions: [
-          'Turn it by hand all the way round: clamps and bolts clear bed, carriage and tool.',
-          'Clamped work runs slow; the plate’s own limit stands.',
-        ],
-        minutes: practice.minutesPlate,
-      }),
-      faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-      ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
-      ...shapeRows(making, begin, []),
-      releaseCheck(),
+  const isFirst = end === making.first;
+  return onFace(making, end, held, {
+    says: isFirst ? say`clamped over its rim` : say`turned over, face ${letterOf(making.first)} on parallels, clamped over its rim`,
+    because: [
+      isFirst
+        ? reason('rough-back', say`its sawn back on three points of one height, else it springs back after facing`, end)
+        : reason('seat-first', say`pressed back on its faced side, so that both faces come out parallel`, end),
     ],
-    making.known,
-  );
-  return clamped(making, done, held, back, stock);
+    balance: say`a counterweight opposite the heavy side, turned by hand first: unbalanced work runs slow`,
+    cautions: [
+      'Turn it by hand all the way round: clamps and bolts clear bed, carriage and tool.',
+      'Clamped work runs slow; the plate’s own limit stands.',
+    ],
+    rows: [],
+    last: false,
+  });
 }
 
 /** A plate bolted from behind by its own holes: no clamp in the way of face, register and rim; turned over its other face. */
 export function boltedSetup(making: Making, end: End, held: HoldingChoice, by: PartDetail): MadeSetting {
+  const { facts, first } = making;
+  const isFirst = end === first;
+  const open = facts.part.features.find((f) => f.side === first && f.form === 'cylinder');
+  const holding = holdingOf(facts.shop, held.holding);
+  return onFace(making, end, held, {
+    before: isFirst ? [awayBefore(by)] : [],
+    says: isFirst ? say`bolted from behind by its ${by.count ?? 0} holes` : say`turned over, bolted again by its ${by.count ?? 0} holes`,
+    because: [
+      reason(
+        'bolt-from-behind',
+        say`screws from behind into its tapped holes, on packings of one height right under each; their ends stay below the face`,
+        by.id,
+      ),
+      ...(isFirst
+        ? []
+        : [
+            reason('soft-pads', say`paper between the packings and the finished face: it is not marked, and does not creep`, end),
+            ...dialledOn(making, holding, end, open?.nearDiameter.nominal ?? mmOf(facts.bar.across), open ? [open.id] : []),
+          ]),
+    ],
+    balance: say`a counterweight where it is out of balance, turned by hand first: unbalanced work runs slow`,
+    cautions: [
+      'Turn it by hand all the way round: bolts clear bed, carriage and tool, and no screw stands out of the face.',
+      'Packings higher than the point of the drill: bore and rim end before the tool reaches the plate. The plate’s own limit stands.',
+    ],
+    rows: isFirst ? outsideRows(making) : [],
+    last: !isFirst,
+  });
+}
+
+/** How a plate lies on the faceplate, and what of it is worked there beside its face and its hole. */
+interface OnFace {
+  readonly before?: readonly Operation[];
+  readonly says: Sentence;
+  readonly because: readonly Reason[];
+  readonly balance: Sentence;
+  readonly cautions: readonly string[];
+  /** of the outside */
+  readonly rows: readonly Feature[];
+  /** nothing is held after it */
+  readonly last: boolean;
+}
+
+function onFace(making: Making, end: End, held: HoldingChoice, { before = [], says, because, balance, cautions, rows, last }: OnFace): MadeSetting {
   const { facts, sheet, first } = making;
   const { stock } = making.begins;
   const across = mmOf(facts.bar.across);
@@ -226,50 +248,28 @@ export function boltedSetup(making: Making, end: End, held: HoldingChoice, by: P
   const back = faceOf(facts.part, otherEnd(end));
   const isFirst = end === first;
   const begin = beginningOf(making, `${end}-1`, end, held, { ratio: 0, stock, jaws: back, gripped: across });
-  const hole = holeAt(facts, end);
-  const rows = outsideRows(making);
-  const mine = isFirst ? rows : [];
-  const open = facts.part.features.find((f) => f.side === first && f.form === 'cylinder');
-  const last = rowAt(rows, otherEnd(end));
+  const hind = rowAt(rows, otherEnd(end));
   const done = inOrder(
     facts,
     begin,
     [
-      ...(isFirst ? [awayBefore(by)] : []),
+      ...before,
       takeHold({
         verb: isFirst ? 'load' : 'turn-round',
-        says: isFirst
-          ? say`${facts.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, bolted from behind by its ${by.count ?? 0} holes`
-          : say`turned over, bolted again by its ${by.count ?? 0} holes`,
-        because: [
-          reason(
-            'bolt-from-behind',
-            say`screws from behind into its tapped holes, on packings of one height right under each; their ends stay below the face`,
-            by.id,
-          ),
-          ...(isFirst ? [] : [reason('soft-pads', say`paper between the packings and the finished face: it is not marked, and does not creep`, end)]),
-          ...(isFirst
-            ? []
-            : dialledOn(making, holdingOf(facts.shop, held.holding), end, open?.nearDiameter.nominal ?? across, open ? [open.id] : [])),
-          ...held.because,
-          ...(isFirst ? atLoading(facts, 0) : []),
-          reason('balance', say`a counterweight where it is out of balance, turned by hand first: unbalanced work runs slow`, end),
-        ],
-        cautions: [
-          'Turn it by hand all the way round: bolts clear bed, carriage and tool, and no screw stands out of the face.',
-          'Packings higher than the point of the drill: bore and rim end before the tool reaches the plate. The plate’s own limit stands.',
-        ],
+        says: isFirst ? say`${facts.bar.name}, a slice of ${length(sheet.cut.value, 0.1)}, ${says}` : says,
+        because: [...because, ...held.because, ...(isFirst ? atLoading(facts, 0) : []), reason('balance', balance, end)],
+        cautions,
         minutes: practice.minutesPlate,
       }),
       faceEnd(face, sheet.off[end], across, isFirst ? 'first' : 'length'),
-      ...(hole ? [centreDrill(face, across, 'drill'), makeHole()] : []),
-      ...(isFirst ? turnRows(making, begin, mine, face, false) : []),
-      ...(isFirst ? finishEdges(making, begin, mine, rows) : []),
-      ...shapeRows(making, begin, mine),
+      ...(holeAt(facts, end) ? [centreDrill(face, across, 'drill'), makeHole()] : []),
+      ...turnRows(making, begin, rows, face, false),
+      ...finishEdges(making, begin, rows, outsideRows(making)),
+      ...shapeRows(making, begin, rows),
       // the packings leave room behind it
-      ...(isFirst && last ? [chamferInner(last, [])] : []),
+      ...(hind ? [chamferInner(hind, [])] : []),
       releaseCheck(),
-      ...(isFirst ? [] : [awaySteps()]),
+      ...(last ? [awaySteps()] : []),
     ],
     making.known,
   );

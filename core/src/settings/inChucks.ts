@@ -10,6 +10,7 @@ import { outsideOf } from '../stock';
 import { type BarSheet, barSheet, facedSheet } from './barSheet';
 import { goesWhole, partedStays, standTogether } from './fromBar';
 import { heldFirst, heldTurned, onArbor } from './held';
+import { asksMore } from './madeFirst';
 import { type Layout, remembered, sawn, turnedApart } from './layout';
 import { pulledOut, severedFar, withCentre, workedOut } from './positions';
 import { type Gripping, grippingOf, type Reach, reachOf } from './reach';
@@ -149,6 +150,7 @@ export function chucked(begins: Beginning, widest: 'soon' | 'later', how: 'usual
           ...(pulls && { also: begins.weighed.filter((o) => o.support.length > 0) }),
           options: started && taken ? [taken, ...weighed.filter((o) => o.holding !== taken.holding || o.support !== taken.support)] : weighed,
           dangers: () => findings,
+          more: (held) => asksMore(facts, held, false),
           make: (making, held) =>
             firstSettings(
               making,
@@ -169,6 +171,7 @@ export function chucked(begins: Beginning, widest: 'soon' | 'later', how: 'usual
                     : [onlyShaped(facts, far, gripping, grippingOf(part, soonest, first).sound)]),
                   ...later.map((row) => turnedApart(row, far, holdingOf(shop, holding))),
                 ],
+                more: (held: HoldingChoice) => asksMore(facts, held, true),
                 make: (making: Making, held: HoldingChoice) => [secondSetup(making, held, gripping)],
               },
             ]),

@@ -21,6 +21,8 @@ export interface Stage {
   readonly also?: readonly HoldingChoice[];
   /** what the shape of the part costs this setup whatever holds it */
   readonly dangers: (held: HoldingChoice) => readonly Finding[];
+  /** minutes that this holding asks at least beyond one that is there and runs true */
+  readonly more?: (held: HoldingChoice) => number;
   /** one holding, one setting or, where it is pulled out in it, several */
   readonly make: (making: Making, held: HoldingChoice) => readonly MadeSetting[];
 }

@@ -1,7 +1,8 @@
 import type { Holding } from '../document';
+import type { HoldingChoice } from '../holding';
 import type { Facts } from '../operations';
 import { diameter, say, type Sentence } from '../quantity';
-import { practice } from '../shop';
+import { holdingOf, practice } from '../shop';
 
 /* What a holding asks before the first piece is in it, and each time a piece comes back to it. */
 
@@ -33,3 +34,17 @@ export function madeFirst({ job: { pieces } }: Pick<Facts, 'job'>, holding: Hold
 /** Minutes to take a piece into a holding again: four jaws are dialled on what was finished. @source step-times, judgement */
 export const minutesAgain = (holding: Holding | undefined): number =>
   practice.minutesTurnRound + (holding?.kind === 'fourJaw' ? practice.minutesDialled : 0);
+
+/**
+ * Minutes that taking a piece into this holding asks at least, beyond one that is there already and runs true: what is made for it, shared by all pieces; dialling;
+ * a centre brought up.
+ */
+export function asksMore(facts: Pick<Facts, 'job' | 'shop'>, { holding, support }: HoldingChoice, again: boolean): number {
+  const item = holdingOf(facts.shop, holding);
+  const made = madeFirst(facts, item, 0);
+  return (
+    (made ? made.minutes / made.pieces : 0) +
+    (again ? minutesAgain(item) - minutesAgain(undefined) : 0) +
+    (support.some((s) => s.kind !== 'steady') ? practice.minutesCentreUp : 0)
+  );
+}

@@ -1,5 +1,5 @@
 import { isShaped, otherEnd } from '../drawing';
-import { weighHoldings } from '../holding';
+import { type HoldingChoice, weighHoldings } from '../holding';
 import { boltedBy, type Facts, severingOf } from '../operations';
 import { say } from '../quantity';
 import type { End } from '../ref';
@@ -9,79 +9,64 @@ import { boltedSetup, plateSetup, rimSetup } from './carried';
 import { heldOnPlate } from './held';
 import { type Layout, type Refused, remembered, sawn, type Stage, turnedApart } from './layout';
 import { reachOf } from './reach';
+import type { MadeSetting, Making } from './setting';
 
 /** A bored plate, wider than long: clamped and faced, turned over, faced and bored, then held through its bore where it lies: its rim. */
 export function onPlate(facts: Facts, first: End): Layout | Refused {
-  const { part, bar, shop, job, machine } = facts;
   const far = otherEnd(first);
-  const reach = reachOf(part.features, far);
-  const outside = part.features.filter((f) => f.side === 'outside');
-  const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
   // asked for with its bored face first it is made so: the rim then runs as true as it is dialled
   const asked = facts.chosen.method.get('first')?.method === first;
-  const bored = part.features.some((f) => f.through === true && (f.side === far || (asked && f.side === first)));
-  if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
+  const bored = facts.part.features.some((f) => f.through === true && (f.side === far || (asked && f.side === first)));
   if (!bored) return { why: say`it is held last by a bolt through its bore, and no hole goes through from the end that is worked last` };
-  if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
-  if (outside.some((f) => reach[f.id] !== far || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
-  const sheetOf = remembered((holding) =>
-    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
-  );
-  const stage = (id: string, end: End, make: Stage['make']): Stage => ({
-    id,
-    options: weighHoldings(heldOnPlate(facts, end, Number(id.split('-')[1])), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+  const outside = facts.part.features.filter((f) => f.side === 'outside');
+  return plated(facts, first, far, [
+    [first, 1, plateSetup],
+    [far, 1, plateSetup],
     // the rim is turned apart from bore and faces: true to them as it is dialled
-    dangers: ({ holding }) => (id.endsWith('-2') ? outside.slice(0, 1).map((row) => turnedApart(row, end, holdingOf(shop, holding))) : []),
-    make,
-  });
-  return {
-    facts,
-    name: 'plate',
-    first,
-    reach,
-    sheetOf,
-    making: { severing: severingOf(facts, mmOf(bar.across) / 2), reach, first },
-    blank: (sheet) => sawn(facts, first, sheet),
-    stages: [
-      stage(`${first}-1`, first, (making, held) => [plateSetup(making, first, held)]),
-      stage(`${far}-1`, far, (making, held) => [plateSetup(making, far, held)]),
-      stage(`${far}-2`, far, (making, held) => [rimSetup(making, far, held)]),
-    ],
-  };
+    [far, 2, rimSetup, ({ holding }) => outside.slice(0, 1).map((row) => turnedApart(row, far, holdingOf(facts.shop, holding)))],
+  ]);
 }
 
 /** A plate with holes on a circle: drilled first, bolted from behind by them; face, register and rim in one go, then turned over and dialled on the register. */
 export function boltedOnPlate(facts: Facts, first: End): Layout | Refused {
-  const { part, bar, shop, job, machine } = facts;
-  const far = otherEnd(first);
   const by = boltedBy(facts);
-  const reach = reachOf(part.features, first);
+  if (!by) return { why: say`it has no holes that it could be bolted by` };
+  const bolted: MakeOne = (making, end, held) => boltedSetup(making, end, held, by);
+  return plated(facts, first, first, [
+    [first, 1, bolted],
+    [otherEnd(first), 1, bolted],
+  ]);
+}
+
+type MakeOne = (making: Making, end: End, held: HoldingChoice) => MadeSetting;
+
+/** What every way on the plate asks and has; `rim` is the end from which the outside is turned. */
+function plated(
+  facts: Facts,
+  first: End,
+  rim: End,
+  stages: readonly (readonly [end: End, nth: number, make: MakeOne, dangers?: Stage['dangers']])[],
+): Layout | Refused {
+  const { part, bar, shop, job, machine } = facts;
+  const reach = reachOf(part.features, rim);
   const outside = part.features.filter((f) => f.side === 'outside');
   const wide = Math.min(...outside.map((f) => f.nearDiameter.nominal));
   if (!shop.holdings.some((h) => h.kind === 'faceplate')) return { why: say`the shop has no faceplate` };
-  if (!by) return { why: say`it has no holes that it could be bolted by` };
   if (2 * part.length > wide) return { why: say`a faceplate is for work wider than long` };
-  if (outside.some((f) => reach[f.id] !== first || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
-  const sheetOf = remembered((holding) =>
-    carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first }),
-  );
-  const stage = (end: End, make: Stage['make']): Stage => ({
-    id: `${end}-1`,
-    options: weighHoldings(heldOnPlate(facts, end, 1), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
-    dangers: () => [],
-    make,
-  });
+  if (outside.some((f) => reach[f.id] !== rim || isShaped(f))) return { why: say`its outside cannot be turned from one side` };
   return {
     facts,
     name: 'plate',
     first,
     reach,
-    sheetOf,
+    sheetOf: remembered((holding) => carriedSheet({ job, part, bar, holding: holdingOf(shop, holding), blade: 0, machine, whole: false, first })),
     making: { severing: severingOf(facts, mmOf(bar.across) / 2), reach, first },
     blank: (sheet) => sawn(facts, first, sheet),
-    stages: [
-      stage(first, (making, held) => [boltedSetup(making, first, held, by)]),
-      stage(far, (making, held) => [boltedSetup(making, far, held, by)]),
-    ],
+    stages: stages.map(([end, nth, make, dangers = () => []]) => ({
+      id: `${end}-${String(nth)}`,
+      options: weighHoldings(heldOnPlate(facts, end, nth), shop).filter((o) => holdingOf(shop, o.holding)?.kind === 'faceplate'),
+      dangers,
+      make: (making, held) => [make(making, end, held)],
+    })),
   };
 }

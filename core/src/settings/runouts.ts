@@ -20,6 +20,8 @@ export interface RelationMade {
   readonly limit: Figure;
   readonly expected: Figure;
   readonly chance: Figure;
+  /** what lies between the two features */
+  readonly parts: readonly RunoutPart[];
 }
 
 /** What settings were dialled to as they were read, TIR in mm, by the id of the setting. */
@@ -39,6 +41,7 @@ export function runoutsOf(part: Part, setups: readonly Setup[], shop: Shop, star
         limit: figure('length', 'distance', { value: r.limits.max }, { step: 0.001 }),
         expected,
         chance: within(r.limits.max),
+        parts: chain,
       };
     });
 }
@@ -69,10 +72,9 @@ function chainBetween(
   const [early, late] = a < b ? [a, b] : [b, a];
   if (early === late) return [SPINDLE];
   const setup = setups[late];
-  const holding = setup && holdingAs(setup, shop, dialled);
-  if (!setup || !holding) return [SPINDLE];
+  const here = setup && heldBy(setup, shop, dialled, faces);
+  if (!setup || !here) return [SPINDLE];
   const seat = grippedIn(part, setups, setup);
-  const here = partsOf(holding, faces, setup.grip.value);
   // the same bar gripped twice on its skin: it stood off the axis the first time too
   if (seat === undefined) return [...here, ...onSkin(part, setups, shop, early, setup, dialled)];
   // gripped on what was made in the earlier setup itself: nothing more comes between
@@ -84,15 +86,17 @@ function chainBetween(
 function onSkin(part: Part, setups: readonly Setup[], shop: Shop, early: number, late: Setup, dialled?: DialledIn): readonly RunoutPart[] {
   const setup = setups[early];
   if (!setup || late.carried !== undefined || setup.carried !== undefined || grippedIn(part, setups, setup) !== undefined) return [];
-  const holding = holdingAs(setup, shop, dialled);
-  return holding ? partsOf(holding).slice(0, 1) : [];
+  return heldBy(setup, shop, dialled)?.slice(0, 1) ?? [];
 }
 
-/** The holding of a setting, as true as it was dialled where that was read. */
-function holdingAs(setup: Setup, shop: Shop, dialled?: DialledIn) {
+/** What the holding of a setting adds: as true as it was dialled where that was read. */
+function heldBy(setup: Setup, shop: Shop, dialled?: DialledIn, faces?: number): readonly RunoutPart[] | undefined {
   const holding = holdingOf(shop, setup.holding);
   const read = dialled?.get(setup.id);
-  return holding && read !== undefined ? { ...holding, trueWithin: { text: String(read), units: 'mm' as const } } : holding;
+  if (!holding) return undefined;
+  if (read === undefined) return partsOf(holding, faces, setup.grip.value);
+  const as = partsOf({ ...holding, trueWithin: { text: String(read), units: 'mm' } }, faces, setup.grip.value);
+  return as.map((p, i) => (i === 0 ? { ...p, read: true } : p));
 }
 
 /** The setup that made the surface a later one is held by: a row in the jaws, a bore on its arbor. Centres and plates hold by what was made last before. */

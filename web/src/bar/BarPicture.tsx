@@ -15,7 +15,7 @@ import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outli
 import { usePanZoom } from './usePanZoom';
 
 // loaded where jaws may be moved: no first screen carries it
-const MoveJaws = lazy(() => import('./MoveJaws').then((m) => ({ default: m.MoveJaws })));
+const MoveHolding = lazy(() => import('./MoveHolding').then((m) => ({ default: m.MoveHolding })));
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
 export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps) {
@@ -171,7 +171,7 @@ function Picture(props: PictureProps) {
       )}
       {show === 'holding' && setup && held && props.movable && !setup.carried && !setup.onArbor && (
         <Suspense>
-          <MoveJaws {...props.movable} map={map} view={view} setup={setup} units={units} />
+          <MoveHolding {...props.movable} map={map} view={view} setup={setup} units={units} width={width} />
         </Suspense>
       )}
       {show === 'holding' && setup?.bent && (

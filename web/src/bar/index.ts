@@ -5,4 +5,4 @@ export { rowNumber } from './rowNumber';
 export { SmallOutline, SmallPart, Stamp } from './Stamp';
 export { HoldingPicture } from './HoldingPicture';
 export { SettingPicture } from './SettingPicture';
-export type { Movable } from './MoveJaws';
+export type { Movable, Moved } from './MoveHolding';

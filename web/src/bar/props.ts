@@ -5,7 +5,7 @@ import type { Step } from '@obra/core/operations';
 import type { Units } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import type { Region } from '@obra/core/stock';
-import type { Movable } from './MoveJaws';
+import type { Movable } from './MoveHolding';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;
@@ -24,7 +24,7 @@ export interface BarPictureProps {
   /** checks, marked at the row they are about */
   readonly findings?: readonly Finding[];
   readonly onPick?: (row: string) => void;
-  /** the jaws may be moved by hand */
+  /** jaws, steady and centre may be moved by hand */
   readonly movable?: Movable | undefined;
   readonly height?: number;
 }

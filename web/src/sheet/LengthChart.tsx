@@ -123,7 +123,7 @@ export function LengthChart({ route, part, units, paper = false }: Props) {
               <td>
                 {!d.comes || !d.left ? (
                   <span className="quiet">not cut here</span>
-                ) : d.left.value < 0.0005 ? (
+                ) : d.tight === true ? (
                   <span className="quiet">nothing to spare</span>
                 ) : (
                   <>

@@ -12,6 +12,8 @@ import {
   plan,
   planning,
   provedAlternative,
+  whatIf,
+  type WhatIf,
 } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 
@@ -51,6 +53,10 @@ const planner = {
   /** What each way of holding a chucking makes of the whole route. */
   heldEach(job: Job, shop: Shop, chucking: string): readonly HeldSo[] {
     return heldEach(job, shop, plan(job, shop), chucking);
+  },
+  /** The whole route with something moved that is not let go yet. */
+  whatIf(job: Job, shop: Shop, minutes: number): WhatIf | undefined {
+    return whatIf(job, shop, minutes);
   },
   /** A batch piece by piece and operation by operation. */
   batches(job: Job, shop: Shop): readonly Batch[] {

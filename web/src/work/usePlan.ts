@@ -1,7 +1,7 @@
 import type { Progress } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
-import type { Alternative, Batch, HeldSo, Plan } from '@obra/core/planner';
+import type { Alternative, Batch, HeldSo, Plan, WhatIf } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
 import useSWRSubscription from 'swr/subscription';
@@ -60,6 +60,12 @@ export async function askAlternatives(job: Job, shop: Shop): Promise<readonly Al
 export async function askHeldEach(job: Job, shop: Shop, chucking: string): Promise<readonly HeldSo[]> {
   planner ??= Comlink.wrap<Planner>(startWorker());
   return planner.heldEach(job, shop, chucking);
+}
+
+/** The whole route with something moved that is not let go yet. */
+export async function askWhatIf(job: Job, shop: Shop, minutes: number): Promise<WhatIf | undefined> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.whatIf(job, shop, minutes);
 }
 
 /** The pieces of a job in both orders. */

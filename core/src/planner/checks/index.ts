@@ -7,3 +7,4 @@ export { orphans } from './orphans';
 export { shopChecks } from './shopChecks';
 export { speedChecks } from './speedChecks';
 export { wornTips } from './wornTips';
+export { wouldHold } from './wouldHold';

@@ -4,6 +4,7 @@ import type { Route } from '@obra/core/planner';
 import { type Units, writeExact, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { mmOf } from '@obra/core/shop';
+import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
@@ -52,10 +53,18 @@ export function BarUse({ view, route }: { readonly view: JobView; readonly route
 
 const lengthOf = (bar: Bar, units: Units) => writeWithUnit({ is: 'length', value: mmOf(bar.length), step: 1 }, units);
 
+interface RunoutsProps {
+  readonly view: JobView;
+  readonly made: Route['runouts'];
+  readonly head?: string;
+  /** why each comes out so; as the holdings are, where nothing else is said */
+  readonly why?: ReactNode;
+}
+
 /** How true the relations of the drawing come out in these holdings. */
-export function Runouts({ view, route }: { readonly view: JobView; readonly route: Route }) {
+export function Runouts({ view, made, head = 'How true it comes out', why }: RunoutsProps) {
   const { units, job, part } = view;
-  if (route.runouts.length === 0) return null;
+  if (made.length === 0) return null;
   const rows = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft];
   const nameOf = (ref: string) => {
     const id = thingOf(ref);
@@ -66,7 +75,7 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
   };
   return (
     <section className="mt-3" aria-label="Runout">
-      <h2>How true it comes out</h2>
+      <h2>{head}</h2>
       <table className="plain">
         <thead>
           <tr>
@@ -78,7 +87,7 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
           </tr>
         </thead>
         <tbody>
-          {route.runouts.map((r) => {
+          {made.map((r) => {
             const relation = job.drawing.relations.find((d) => d.id === r.relation);
             return (
               <tr key={r.relation}>
@@ -95,7 +104,9 @@ export function Runouts({ view, route }: { readonly view: JobView; readonly rout
                 <td>
                   <FigureNumber figure={r.chance} units={units} text={`${Math.floor(100 * r.chance.value + 1e-9)} of 100`} />
                 </td>
-                <td className="quiet">{r.oneChucking ? 'turned in one chucking' : 'turned round between the two: the holding’s own runout'}</td>
+                <td className="quiet">
+                  {r.oneChucking ? 'turned in one chucking' : (why ?? 'turned round between the two: the holding’s own runout')}
+                </td>
               </tr>
             );
           })}

@@ -1,5 +1,4 @@
 import type { Choice } from '@obra/core/document';
-import type { Batch } from '@obra/core/planner';
 import { type Figure, writeMinutes, writeSentence } from '@obra/core/quantity';
 import { ways } from '@obra/core/shop';
 import { useState } from 'react';
@@ -63,7 +62,7 @@ export function Batches({ view }: { readonly view: JobView }) {
                   <td className="num text-nowrap">{time(b.elapsed)}</td>
                   <td className="num text-nowrap">{time(b.first)}</td>
                   <td className="quiet">
-                    {bought(b, answer)}
+                    {b.saves && <>{time(b.saves)} less in all; </>}
                     {way && writeSentence(way.because, units)}
                   </td>
                   <td className="text-end">
@@ -81,11 +80,4 @@ export function Batches({ view }: { readonly view: JobView }) {
       )}
     </details>
   );
-}
-
-/** What a way saves beside the other. */
-function bought(own: Batch, all: readonly Batch[]): string {
-  const other = all.find((b) => b.mode !== own.mode);
-  const less = other ? other.elapsed.value - own.elapsed.value : 0;
-  return less > 0.5 ? `${writeMinutes(less)} less in all; ` : '';
 }

@@ -4,8 +4,9 @@ import type { Step } from '@obra/core/operations';
 import { parseLength, write, writeSentence } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
+import { TypedReading } from './TypedReading';
 import type { JobView } from './view';
 
 interface Props {
@@ -53,20 +54,14 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
       <div className="quiet">Two collars turned at one setting of the cross slide, the same cut, before the long finish; measure both</div>
       <div className="d-flex gap-2 align-items-center flex-wrap mt-1">
         {(['free', 'held'] as const).map((end) => (
-          <Form.Control
-            className="wide-190 tall-48"
+          <TypedReading
             key={end}
-            inputMode="decimal"
-            autoComplete="off"
-            maxLength={14}
-            placeholder={`at ${write({ is: 'length', value: collars[end], step: 0.1 }, units).text}, ${end} end`}
-            aria-label={`collar at the ${end} end`}
+            className="wide-190"
+            words={`collar at the ${end} end`}
+            hint={`at ${write({ is: 'length', value: collars[end], step: 0.1 }, units).text}, ${end} end`}
             value={typed[end]}
-            onChange={(e) => setTyped({ ...typed, [end]: e.target.value })}
-            onKeyDown={(e) => {
-              e.stopPropagation();
-              if (e.key === 'Enter') keep();
-            }}
+            onText={(text) => setTyped({ ...typed, [end]: text })}
+            onKeep={keep}
           />
         ))}
         <Button className="tall-48" variant="outline-light" onClick={keep}>
@@ -81,7 +76,7 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
       {by && (
         <div className="mt-1" data-testid="set-over">
           taper <FigureNumber figure={by.taper} units={units} />, wanted {write({ is: 'ratio', value: collars.slope, step: 0.00001 }, units).text}:{' '}
-          {by.move.value < 0.005 ? (
+          {by.stands ? (
             'the tailstock stands right'
           ) : (
             <>

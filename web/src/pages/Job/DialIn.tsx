@@ -3,8 +3,9 @@ import type { Entry } from '@obra/core/document';
 import type { Step } from '@obra/core/operations';
 import { writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
+import { TypedReading } from './TypedReading';
 import type { JobView } from './view';
 
 interface Props {
@@ -75,20 +76,13 @@ export function DialIn({ view, step, piece, live, onTold }: Props) {
       <div className="d-flex gap-3 align-items-center flex-wrap mt-1">
         <div className="d-grid gap-2" style={{ gridTemplateColumns: `repeat(${String(highLow ? 2 : 4)}, 104px)` }}>
           {fields.map((f) => (
-            <Form.Control
-              className="tall-48 fig"
+            <TypedReading
               key={f.key}
-              inputMode="text"
-              autoComplete="off"
-              maxLength={12}
-              placeholder={f.label}
-              aria-label={`indicator ${f.label}`}
+              words={`indicator ${f.label}`}
+              hint={f.label}
               value={typed[f.key] ?? ''}
-              onChange={(e) => setTyped({ ...typed, [f.key]: e.target.value })}
-              onKeyDown={(e) => {
-                e.stopPropagation();
-                if (e.key === 'Enter') keep();
-              }}
+              onText={(text) => setTyped({ ...typed, [f.key]: text })}
+              onKeep={keep}
             />
           ))}
         </div>
@@ -139,12 +133,12 @@ function Told({ told, by, units }: { readonly told: DialledTo; readonly by: 'jaw
       {!told.within && told.moves.length === 0 && by !== 'read' && (
         <div className="quiet">read at the four jaws to see which one is moved; half of the swing is how far</div>
       )}
-      {told.face && told.face.by.value > 0.0015 && (
+      {told.face?.worth === true && (
         <div>
           the face stands high at {told.face.high}: in by <FigureNumber figure={told.face.by} units={units} withUnit />, then the rim again
         </div>
       )}
-      {told.oval && told.oval.value > 0.005 && (
+      {told.oval && (
         <div>
           the piece itself is not round by <FigureNumber figure={told.oval} units={units} withUnit />: no jaw mends that, dial on a turned place
         </div>

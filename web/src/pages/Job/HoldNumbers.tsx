@@ -6,7 +6,8 @@ import { Form } from 'react-bootstrap';
 import { holdEdits } from '../../fields';
 import type { JobView } from './view';
 
-type Hold = Extract<Choice, { kind: 'hold' }>;
+/** How a person has a chucking held. */
+export type Hold = Extract<Choice, { kind: 'hold' }>;
 
 /** The choice of how a chucking is held, as it stands now. */
 export function holdOf(job: Job, held: Chucking): Hold {

@@ -116,7 +116,7 @@ export function Holding({ view }: { readonly view: JobView }) {
         )}
         {held && !job.issue && <HeldEach view={view} held={held} />}
         {route && <BarUse view={view} route={route} />}
-        {route && <Runouts view={view} route={route} />}
+        {route && <Runouts view={view} made={route.runouts} />}
         {cannot.length > 0 && (
           <details className="mt-3" open={can.length === 0}>
             <summary>What cannot hold it, and why ({cannot.length})</summary>

@@ -1,5 +1,5 @@
-import { settled } from '@obra/core/bench';
-import type { Entry } from '@obra/core/document';
+import { dialledSo, settled } from '@obra/core/bench';
+import { type Entry, liveEntries } from '@obra/core/document';
 import { type Characteristic, detailWords } from '@obra/core/drawing';
 import { inspect, readingOf, type Verdict } from '@obra/core/inspection';
 import { figure, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
@@ -11,6 +11,7 @@ import { Button, Form } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
 import { Big, FigureNumber } from '../../slate';
+import { Runouts } from './BarUse';
 import type { JobView } from './view';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
@@ -98,6 +99,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
             find={{ label: 'Find in Inspection', hint: 'find' }}
           />
         )}
+        <AsDialled view={view} piece={piece} />
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
           {wayOf('verdict', (job.issue?.kit ?? view.shop).ways, new Map()) === 'proved'
@@ -107,6 +109,30 @@ export function Inspection({ view }: { readonly view: JobView }) {
         </p>
       </main>
     </div>
+  );
+}
+
+/** How true this piece runs by what was dialled; before anything is, as its holdings are. */
+function AsDialled({ view, piece }: { readonly view: JobView; readonly piece: number }) {
+  const { plan, job, shop, log, units } = view;
+  const so = useMemo(() => plan && dialledSo(plan, job.issue?.kit ?? shop, liveEntries(log), piece), [plan, job.issue, shop, log, piece]);
+  if (!so) return null;
+  const nth = (setup: string) => 1 + (plan?.routes[0]?.setups.findIndex((s) => s.id === setup) ?? 0);
+  return (
+    <Runouts
+      view={view}
+      made={so.made}
+      head={so.read.length > 0 ? 'How true it runs, as dialled' : 'How true it comes out'}
+      why={
+        so.read.length === 0
+          ? undefined
+          : so.read.map((r, i) => (
+              <span key={r.setup}>
+                {i > 0 && ', '}setup {nth(r.setup)} dialled to <FigureNumber figure={r.tir} units={units} withUnit /> TIR
+              </span>
+            ))
+      }
+    />
   );
 }
 

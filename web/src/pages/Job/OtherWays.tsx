@@ -4,7 +4,7 @@ import { writeMinutes, writeSentence } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { FigureNumber, Mark } from '../../slate';
+import { FigureNumber, Mark, Said } from '../../slate';
 import { useFromPlan } from '../../work/useFromPlan';
 import { askAlternatives, askProof } from '../../work/usePlan';
 import { rowNumber } from '../../bar';
@@ -72,7 +72,15 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   <FigureNumber figure={way.route.cost.risk} units={units} text={writeMinutes(way.route.cost.risk.value)} />
                 </td>
                 <td>
-                  <div>{way.buys.length > 0 ? way.buys.map((says) => writeSentence(says, units)).join('; ') : 'buys nothing here'}</div>
+                  <div>
+                    {way.buys.length === 0 && 'buys nothing here'}
+                    {way.buys.map((says, i) => (
+                      <span key={i}>
+                        {i > 0 && '; '}
+                        <Said sentence={says} units={units} />
+                      </span>
+                    ))}
+                  </div>
                   <div className="quiet">
                     {way.more.value > 0 ? 'costs ' : way.more.value < 0 ? 'saves ' : 'costs the same'}
                     {way.more.value !== 0 && (
@@ -85,7 +93,9 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   {way.costs.map((says, i) => (
                     <div key={i} className="d-flex gap-2">
                       <Mark severity="caution" />
-                      <span>{writeSentence(says, units)}</span>
+                      <span>
+                        <Said sentence={says} units={units} />
+                      </span>
                     </div>
                   ))}
                   {way.risks.map((r) => (

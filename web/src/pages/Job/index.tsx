@@ -2,9 +2,8 @@ import './job.css';
 import { cuttingBegan, changesOf, stagesOf } from '@obra/core/bench';
 import { readDrawing } from '@obra/core/drawing';
 import { findingKey } from '@obra/core/finding';
-import { STARTED, startedPiece } from '@obra/core/holding';
-import { type Units, writeExact } from '@obra/core/quantity';
-import { chuckingOf, chuckingsOf } from '@obra/core/settings';
+import { startedPiece } from '@obra/core/holding';
+import type { Units } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
 import { Printer, Redo2, Undo2 } from 'lucide-react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -18,8 +17,7 @@ import { ShopRefused } from '../../shell/ShopRefused';
 import { useUnits } from '../../shell/units';
 import { memoSteady, useSteady } from '../../shell/useSteady';
 import { useTitle } from '../../shell/useTitle';
-import { BarPicture, type Movable } from '../../bar';
-import { holdEdits } from '../../fields';
+import { BarPicture } from '../../bar';
 import { useLog } from '../../data/log';
 import type { SaveState } from '../../data/openJobs';
 import { useJob } from '../../data/session';
@@ -30,12 +28,12 @@ import { Bench } from './Bench';
 import { Drawing } from './drawing';
 import { noteChanges } from './drawing/Changes';
 import { Holding } from './Holding';
-import { holdOf } from './HoldNumbers';
 import { Inspection, marksOf } from './Inspection';
 import { JobSays } from './JobSays';
 import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
 import { TakeOut } from './TakeOut';
+import { useMovable } from './useMovable';
 import { barRadius, type JobView } from './view';
 
 /** One job, once it is there. */
@@ -255,36 +253,6 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
 
 /** Puts the cursor into the cell of what was pressed in the picture. */
 const goTo = (cell: string) => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus();
-
-/** The jaws of the chucking that is looked at, for a hand in the picture; none of what is given out. */
-function useMovable(view: JobView, stage: Stage): Movable | undefined {
-  const { job, plan, setup, shop, units, open } = view;
-  const route = plan?.routes[0];
-  const held = route && setup && chuckingOf(route.setups, setup.id);
-  const { onMoved } = useSteady({
-    onMoved: ({ stickOut, grip }: Parameters<Movable['onMoved']>[0]) => {
-      if (!route || !held) return;
-      const cell = (mm: number) => ({ text: writeExact(mm, units), units });
-      const moved = { ...(stickOut !== undefined && { stickOut: cell(stickOut) }), ...(grip !== undefined && { grip: cell(grip) }) };
-      open.edit(holdEdits(route, { ...holdOf(job, held), ...moved }));
-    },
-  });
-  const holding = shop.holdings.find((h) => h.id === setup?.holding);
-  if (stage !== 'holding' || job.issue || !route || !held || !holding) return undefined;
-  const centre = setup.support.find((s) => s.kind === 'centre');
-  return {
-    bar: {
-      holding,
-      centre: centre && shop.holdings.find((h) => h.id === centre.item),
-      diameter: setup.gripDiameter,
-      modulus: 1000 * materialOf(job.drawing.material).modulus,
-    },
-    speed: Math.max(0, ...setup.steps.map((s) => s.figures['speed']?.value ?? 0)),
-    // where it is pulled out, at the length that it is pulled out to
-    slides: setup === held.settings.at(-1) && held.id === chuckingsOf(route.setups)[0]?.id && route.layout === 'chuck' && route.bar.id !== STARTED,
-    onMoved,
-  };
-}
 
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
