@@ -4,7 +4,21 @@ import { readDrawing, templates, volumeOf } from '@obra/core/drawing';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { demoUrl, downloads, emptyUrl, freshPage, goTo, inEmpty, makeProfile, press, saved, sees, sharedBrowser, stored } from './harness';
+import {
+  demoUrl,
+  downloads,
+  emptyUrl,
+  freshPage,
+  goTo,
+  inEmpty,
+  makeProfile,
+  press,
+  saved,
+  sees,
+  sharedBrowser,
+  stored,
+  showColumn,
+} from './harness';
 import { violations } from './layout';
 
 let browser: Browser;
@@ -217,6 +231,7 @@ describe('rows', () => {
 
   it('are marked together by Shift and an arrow: what is typed in one is typed in all; Ctrl+D fills down', async () => {
     const [a, b, c] = (await jobNow(id)).drawing.outside;
+    await showColumn(page, 'finish');
     await page.focus(`[data-cell="${b?.id ?? ''}.finish"]`);
     await page.keyboard.down('Shift');
     await page.keyboard.press('ArrowDown');
@@ -238,8 +253,9 @@ describe('rows', () => {
     const [, b] = (await jobNow(id)).drawing.outside;
     await page.click('[data-testid="bar"] [aria-label="size Ø 19 h7"]');
     expect(await at()).toBe(`${b?.id ?? ''}.size`);
+    // its column comes with it
     await page.click('[data-testid="bar"] [aria-label="edge to A of row 2"]');
-    expect(await at()).toBe(`${b?.id ?? ''}.near`);
+    await page.waitForFunction((cell) => (document.activeElement as HTMLElement | null)?.dataset['cell'] === cell, {}, `${b?.id ?? ''}.near`);
   });
 
   it('a care is chosen, a fit gives its limits, a length starts at another face', async () => {

@@ -79,7 +79,7 @@ it('lets every assumption be changed: another bar changes what to saw', async ()
 it('is kept as a job, all of it', async () => {
   await press(page, 'keep as a job');
   await page.waitForFunction(() => location.pathname.endsWith('/drawing'));
-  await sees(page, 'edge to A');
+  await sees(page, 'add a row');
   expect(await page.$$eval('[data-cell$=".size"]', (all) => all.map((e) => (e as HTMLInputElement).value))).toEqual(['1/2-13', '3/4 -.001', '1']);
 });
 

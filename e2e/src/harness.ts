@@ -164,6 +164,12 @@ async function onWords(page: Page, words: string, act: 'click' | 'tap', tries = 
   }
 }
 
+/** Shows a column of the drawing that nobody uses yet. */
+export async function showColumn(page: Page, words: 'edges' | 'finish' | 'note'): Promise<void> {
+  await press(page, 'columns');
+  await press(page, words);
+}
+
 /** Types into the cell with this label, in place of what is there. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: 20_000 });

@@ -2,7 +2,7 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, fill, freshPage, goTo, press, pressNext, sees, settle, sharedBrowser, stepNumber, stored } from './harness';
+import { demoUrl, fill, freshPage, goTo, press, pressNext, sees, settle, sharedBrowser, stepNumber, stored, showColumn } from './harness';
 
 let browser: Browser;
 
@@ -132,6 +132,7 @@ it('line 3: a held Enter, a bounced one, and a double click on Next are one', ()
 it('line 4: what was typed when the page was reloaded within the pause is there again', () =>
   on(async (page) => {
     await goTo(page, demoUrl(), '/jobs/pintle-pin/drawing', 'edge to A');
+    await showColumn(page, 'note');
     await fill(page, 'note, row 1', 'left in mid-word');
     await page.reload({ waitUntil: 'load' });
     await sees(page, 'is back');
@@ -290,6 +291,7 @@ it('line 8: without locks everything is stored all the same', () =>
   on(
     async (page) => {
       await goTo(page, demoUrl(), '/jobs/pintle-pin/drawing', 'edge to A');
+      await showColumn(page, 'note');
       await fill(page, 'note, row 1', 'no locks');
       await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved');
       await page.reload({ waitUntil: 'load' });

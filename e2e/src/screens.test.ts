@@ -27,7 +27,7 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/jobs', 'Sheave axle'],
   ['/jobs/sheave-axle/drawing', 'edge to A'],
   ['/jobs/pintle-pin/drawing', 'edge to A'],
-  ['/jobs/mast-dowel/drawing', 'degrees or flat'],
+  ['/jobs/mast-dowel/drawing', 'edge to A'],
   ['/jobs/windlass-spindle/drawing', 'Windlass spindle'],
   ['/jobs/chainplate-ring/drawing', 'bolt circle'],
   ['/jobs/rudder-shaft/drawing', '1010'],

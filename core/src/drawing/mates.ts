@@ -16,6 +16,7 @@ import {
 } from '../quantity';
 import { thingOf } from '../ref';
 import { type BearingLoad, fit, fitHabits, type Intent, materialOf, ringLimits, seatClass, sizeLimits, suggestFit } from '../standards';
+import { looseToTight } from './fitOf';
 import type { Feature, MateLimits } from './types';
 
 /** What is wanted between a feature and its mate; mm on diameter, negative is interference. */
@@ -110,22 +111,15 @@ function seatLimits(named: string, feature: Feature, measured: number | undefine
   const inside = feature.side !== 'outside';
   const ring = ringLimits(tidy(feature.nearDiameter.nominal), inside ? 'outside' : 'bore');
   if (!ring) return byLimits(seat.max, seat.min, measured, say`${named}; the ring’s own limits are its maker’s`);
-  const tight = (of: { readonly max: number; readonly min: number }) =>
-    inside ? { most: of.max - seat.min, least: of.min - seat.max } : { most: seat.max - of.min, least: seat.min - of.max };
-  const words = (of: { readonly max: number; readonly min: number }): Sentence => {
-    const { most, least } = tight(of);
-    return least >= 0
-      ? say`${length(least, 0.001)} to ${length(most, 0.001)} tight`
-      : most <= 0
-        ? say`${length(-most, 0.001)} to ${length(-least, 0.001)} loose`
-        : say`from ${length(-least, 0.001)} loose to ${length(most, 0.001)} tight`;
-  };
+  const words = (of: { readonly max: number; readonly min: number }): Sentence =>
+    inside ? looseToTight(seat.min - of.max, seat.max - of.min) : looseToTight(of.min - seat.max, of.max - seat.min);
   const own = measured === undefined ? say`` : say`; with the ring as measured ${words({ max: measured, min: measured })}`;
   return byLimits(
     seat.max,
     seat.min,
     measured,
     say`${named} against a ring of ${diameter(ring.min, 0.001)} to ${diameter(ring.max, 0.001)}: ${words(ring)}${own}`,
+    measured === undefined ? ring : undefined,
   );
 }
 
@@ -133,7 +127,13 @@ function seatLimits(named: string, feature: Feature, measured: number | undefine
 export function limitsByMate(mate: Mate, feature: Feature, material: string): MateLimits | undefined {
   if (mate.fixed) {
     const { max, min, why } = mate.fixed;
-    return { limits: { nominal: tidy((max + min) / 2), max, min, from: 'mate' }, mate: measuredCold(mate, material), says: say`fixed: ${why}` };
+    const met = measuredCold(mate, material);
+    return {
+      limits: { nominal: tidy((max + min) / 2), max, min, from: 'mate' },
+      mate: met,
+      says: say`fixed: ${why}`,
+      ...(met !== undefined && { other: { max: met, min: met } }),
+    };
   }
   const want = parseWant(mate.want.text, mate.want.units);
   if (want.kind === 'trial' || want.kind === 'unknown') return undefined;
@@ -159,7 +159,8 @@ export function limitsByMate(mate: Mate, feature: Feature, material: string): Ma
     return seat?.ok ? byLimits(seat.max, seat.min, measured, say`${named ?? ''}`) : undefined;
   }
   const own = inside ? found.hole : found.shaft;
-  if (measured === undefined) return byLimits(own.max, own.min, undefined, say`${named}`);
+  const other = inside ? found.shaft : found.hole;
+  if (measured === undefined) return byLimits(own.max, own.min, undefined, say`${named}`, { max: other.max, min: other.min });
   // the middle of the fit's clearance from the mate as measured, with the tolerance of this half
   const clearance = (found.clearance.max + found.clearance.min) / 2;
   const middle = inside ? measured + clearance : measured - clearance;
@@ -178,9 +179,11 @@ function fitNamed(want: string, nominal: number): string | undefined {
   return `${String(tidy(american ? nominal / MM_PER_INCH : nominal))} ${want}`;
 }
 
-function byLimits(max: number, min: number, mate: number | undefined, says: Sentence): MateLimits {
+/** @param other the other half by its standard; a measured one is what it is */
+function byLimits(max: number, min: number, mate: number | undefined, says: Sentence, other?: MateLimits['other']): MateLimits {
   const places = (v: number) => Math.round(v * 10_000) / 10_000;
-  return { limits: { nominal: places((max + min) / 2), max: places(max), min: places(min), from: 'mate' }, mate, says };
+  const met = mate === undefined ? other : { max: mate, min: mate };
+  return { limits: { nominal: places((max + min) / 2), max: places(max), min: places(min), from: 'mate' }, mate, says, ...(met && { other: met }) };
 }
 
 /** Mean of the readings, corrected to 20 C as if it were of the part's own material. */

@@ -210,6 +210,8 @@ export interface MateLimits {
   readonly limits: Limits;
   /** the mate at 20 C, mm; undefined where it was not measured */
   readonly mate: number | undefined;
+  /** the other half of the fit, as far as it is known: as measured, or by its standard */
+  readonly other?: { readonly max: number; readonly min: number };
   readonly says: Sentence;
 }
 

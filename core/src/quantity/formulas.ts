@@ -2,6 +2,7 @@ import { surfaceAt, turnsFor } from './turning';
 import { atReference, degreesToAssemble, whenWarm } from './expansion';
 import { costFormulas } from './costFormulas';
 import { dialFormulas } from './dialFormulas';
+import { fitFormulas } from './fitFormulas';
 import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
 import { learnFormulas } from './learnFormulas';
@@ -315,6 +316,7 @@ export const formulas = {
   ),
   ...costFormulas,
   ...dialFormulas,
+  ...fitFormulas,
   ...learnFormulas,
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(

@@ -4,6 +4,7 @@ import { changed } from './changes';
 import { saveJob } from './jobs';
 import { jobStored, noteJob } from './journal';
 import { adopt, type Session, sessions } from './openJobs';
+import { keepUndo } from './undone';
 import { Unwritable } from './unwritable';
 
 /** Waits this long after the last change before saving, ms. */
@@ -57,6 +58,7 @@ async function save(id: string, session: Session): Promise<void> {
       if (session.stored.job === job) {
         session.state = 'saved';
         jobStored(id);
+        await keepUndo(id, session.stored.revision, job, session.history);
       } else saveSoon(id, session);
       if (session.says === REFUSED || session.says?.startsWith(UNREADABLE) === true) session.says = undefined;
     }

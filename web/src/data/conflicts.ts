@@ -9,6 +9,7 @@ import { thisBrowser } from './ids';
 import { createJob, loadJob, putBack } from './jobs';
 import { leftOfJob } from './journal';
 import { adopt, freshSession, sessions } from './openJobs';
+import { undoOf } from './undone';
 
 /* One job in several windows: what closed ones left, what others saved or deleted meanwhile. Nothing of either is lost. */
 
@@ -20,6 +21,8 @@ export async function openedJob(id: string): Promise<StoredJob | null> {
   if (!stored) return null;
   if (sessions.has(id)) return stored;
   const session = freshSession(stored);
+  session.history = await undoOf(id, stored.revision);
+  let back = false;
   for (const left of await leftOfJob(id)) {
     if (same(left.job, session.stored.job)) continue;
     const ownSave = left.saving && stored.revision === left.revision + 1 && stored.by === thisBrowser();
@@ -27,6 +30,7 @@ export async function openedJob(id: string): Promise<StoredJob | null> {
       session.history = remembered(session.history, { job: session.stored.job, shop: undefined });
       session.stored = { ...session.stored, job: left.job };
       session.says = BACK;
+      back = true;
     } else {
       const copy = await createJob({ ...left.job, name: `${left.job.name} (from a closed window)` }).catch(() => undefined);
       if (copy)
@@ -34,7 +38,7 @@ export async function openedJob(id: string): Promise<StoredJob | null> {
     }
   }
   sessions.set(id, session);
-  if (session.history.past.length > 0) saveSoon(id, session);
+  if (back) saveSoon(id, session);
   return session.stored;
 }
 

@@ -9,6 +9,7 @@ import { persistOnce } from './persist';
 import { saveShop } from './shopStore';
 import { alone, holdsSomething, keysUnder, read, readUnder, remove, write } from './store';
 import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
+import { dropUndo } from './undone';
 import { readable } from './unwritable';
 
 /** A record that could not be read: kept as it is under its own key, never stripped. */
@@ -105,6 +106,7 @@ export async function deleteJob(id: string): Promise<void> {
     await bin(stored, log, unread);
     await remove(`job/${id}`);
     await dropSummary(id);
+    await dropUndo(id);
     for (const key of [...(await keysUnder(`log/${id}/`)), ...(await keysUnder(`aside/log/${id}/`))]) await remove(key);
   });
   tell('job', id);

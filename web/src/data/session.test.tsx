@@ -2,9 +2,13 @@
 import { blankJob, type Job } from '@obra/core/document';
 import { act, configure, renderHook, waitFor } from '@testing-library/react';
 import localForage from 'localforage';
+import type { ReactNode } from 'react';
+import { SWRConfig } from 'swr';
+import { backedUp } from './backup';
 import { createJob, deleteJob, loadJob, saveJob } from './jobs';
 import { kept } from './local';
 import { watchLeaving } from './leaving';
+import { sessions } from './openJobs';
 import { type OpenJob, useJob } from './session';
 import { useShop } from './shopSession';
 import { loadShop } from './shopStore';
@@ -214,5 +218,62 @@ describe('a job deleted in another window', () => {
     act(() => now().putBack());
     await waitFor(async () => expect(size((await loadJob(id))?.job ?? pin)).toBe('33'));
     await waitFor(() => expect(now().gone).toBe(false));
+  });
+});
+
+describe('what can be undone outlives the page', () => {
+  /** as another visit has it: nothing in memory */
+  const Visit = ({ children }: { readonly children: ReactNode }) => <SWRConfig value={{ provider: () => new Map() }}>{children}</SWRConfig>;
+  const reopened = async (id: string) => {
+    sessions.clear();
+    const { result } = renderHook(() => useJob(id), { wrapper: Visit });
+    await waitFor(() => expect(result.current).toBeTruthy());
+    return () => {
+      if (!result.current) throw new Error('not open');
+      return result.current;
+    };
+  };
+
+  it('steps back and forth after a reload as before it', async () => {
+    const { id, now } = await open();
+    for (const text of ['21', '22', '23']) act(() => now().edit(retype(text)));
+    act(() => now().undo());
+    await waitFor(() => expect(now().state).toBe('saved'));
+    const again = await reopened(id);
+    expect(size(again().job)).toBe('22');
+    act(() => again().redo());
+    expect(size(again().job)).toBe('23');
+    for (const text of ['22', '21', '20']) {
+      act(() => again().undo());
+      expect(size(again().job)).toBe(text);
+    }
+    expect(again().canUndo).toBe(false);
+  });
+
+  it('ends where another window saved since, and goes with a job that is deleted', async () => {
+    const { id, now } = await open();
+    act(() => now().edit(retype('21')));
+    await waitFor(() => expect(now().state).toBe('saved'));
+    const stored = await loadJob(id);
+    await saveJob(id, stored?.revision ?? 0, { ...pin, name: 'theirs' });
+    const again = await reopened(id);
+    expect(again().job.name).toBe('theirs');
+    expect(again().canUndo).toBe(false);
+    await deleteJob(id);
+    expect(await database.getItem(`undo/${id}`)).toBeNull();
+  });
+
+  it('keeps the last two hundred, and never stands in an export', async () => {
+    const { id, now } = await open();
+    for (let i = 0; i < 230; i++) act(() => now().edit(retype(String(30 + i))));
+    await waitFor(() => expect(now().state).toBe('saved'));
+    const again = await reopened(id);
+    let steps = 0;
+    while (again().canUndo && steps < 300) {
+      act(() => again().undo());
+      steps++;
+    }
+    expect(steps).toBe(200);
+    expect(await backedUp()).not.toMatch(/"(past|future)"/);
   });
 });

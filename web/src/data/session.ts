@@ -1,4 +1,5 @@
 import type { Job, StoredJob } from '@obra/core/document';
+import { namedByPart } from '@obra/core/drawing';
 import { applyEdits, type Edit } from '@obra/core/finding';
 import { useCallback, useEffect } from 'react';
 import useSWR, { mutate } from 'swr';
@@ -94,8 +95,9 @@ function editJob(id: string, edits: readonly Edit[], to: 'job' | 'shop', typing?
 function setJob(id: string, job: Job, typing?: string): void {
   const session = sessions.get(id);
   if (!session || job === session.stored.job) return;
+  const before = session.stored.job;
   session.history = remembered(session.history, nowIn(session), typing);
-  session.stored = { ...session.stored, job };
+  session.stored = { ...session.stored, job: namedByPart(before, job) };
   saveSoon(id, session);
 }
 

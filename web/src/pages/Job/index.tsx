@@ -26,7 +26,9 @@ import { useSharedBar } from '../../work/useSharedBar';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
 import { Drawing } from './drawing';
+import { type Column, focusSoon } from './drawing/cells';
 import { noteChanges } from './drawing/Changes';
+import { ask, spareOf } from './drawing/spareColumns';
 import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
 import { JobSays } from './JobSays';
@@ -251,8 +253,14 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
   );
 });
 
-/** Puts the cursor into the cell of what was pressed in the picture. */
-const goTo = (cell: string) => document.querySelector<HTMLInputElement>(`[data-cell="${cell}"]`)?.focus();
+/** Puts the cursor into the cell of what was pressed in the picture; a column that stood back comes. */
+function goToCell(cell: string): void {
+  const own = spareOf((cell.split('.')[1] ?? '') as Column);
+  if (own) ask(own);
+  const there = document.querySelector<HTMLElement>(`[data-cell="${cell}"]`);
+  if (there) there.focus();
+  else focusSoon(cell);
+}
 
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
@@ -284,7 +292,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       {...(marks && { marks })}
       {...(movable && { movable })}
       chosen={stage === 'drawing' ? view.chosen : undefined}
-      onPick={goTo}
+      onPick={goToCell}
     />
   );
 }

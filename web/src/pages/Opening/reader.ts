@@ -1,4 +1,4 @@
-import { type LineWord, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
+import { type LineWord, ownName, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
 import { blankJob, type Job } from '@obra/core/document';
 import { type Units, writeSentence } from '@obra/core/quantity';
 
@@ -19,15 +19,6 @@ export function readTyped(text: string, asked: Units | undefined): Read {
   const { words, pieces } = typedLine(text, units);
   const read = readLine(text, units);
   if (!read.ok) return { units, words, wrong: writeSentence(read.problems[0]?.says ?? [], units) };
-  return {
-    units,
-    words,
-    job: {
-      ...blankJob(nameOf(text), units),
-      ...(pieces !== undefined && { pieces }),
-      drawing: { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } },
-    },
-  };
+  const drawing = { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } };
+  return { units, words, job: { ...blankJob(ownName(drawing), units), ...(pieces !== undefined && { pieces }), drawing } };
 }
-
-const nameOf = (text: string): string => `Part ${text.trim().split(';')[0]?.trim() ?? ''}`.slice(0, 60);

@@ -30,12 +30,17 @@ import { onTheLathe, type ToolActs, Tools } from './Tools';
 const TemplateDialog = lazy(() => import('./TemplateDialog').then((m) => ({ default: m.TemplateDialog })));
 const TakeIn = lazy(() => import('./TakeIn').then((m) => ({ default: m.TakeIn })));
 
+/** Rows that stand at once with the fields of the job over them, at 1280x800. */
+const BESIDE_FIELDS = 9;
+
 /** The drawing: rows from the right-hand end and holes from both, what is cut in them, what fits them; the picture above answers while one types. */
 export function Drawing({ view }: { readonly view: JobView }) {
   const { job, part, units, open, chosen } = view;
   const { outside, boreRight, boreLeft, material } = job.drawing;
   const [shown, setShown] = useState<'lengths' | 'title' | undefined>();
   const [asking, setAsking] = useState<'template' | 'dxf' | undefined>();
+  // twelve rows have the height; of fewer the fields of the job stand over them
+  const [fields, setFields] = useState(outside.length + boreRight.length + boreLeft.length <= BESIDE_FIELDS);
   useFill(view);
   const add = (list: ListName, after?: string) => {
     const rows = job.drawing[list];
@@ -85,40 +90,49 @@ export function Drawing({ view }: { readonly view: JobView }) {
     start: () => startFromPiece(view),
     show: (what) => setShown(shown === what ? undefined : what),
     ask: setAsking,
+    fields: () => setFields(!fields),
     undo: open.undo,
     redo: open.redo,
   });
   const findings = view.findings.filter((f) => stagesOf(f).includes('drawing'));
   return (
     <div className="work">
-      <Slate part={part} material={material} findings={findings} units={units} apply={open.edit} />
-      <main className="sheet">
-        <JobLine
-          name={job.name}
-          customer={job.customer ?? ''}
-          wanted={job.wanted ?? ''}
-          pieces={job.pieces}
-          material={material}
-          untoleranced={job.drawing.untoleranced}
-          overall={job.drawing.overall}
-          choices={job.choices}
-          units={units}
-          edit={open.edit}
-        />
+      <aside className="slate" aria-label="Slate" tabIndex={0}>
+        <Numbers part={part} material={material} units={units} />
+        <hr />
         <RowCard view={view} />
-        <RowsTable view={view} list="outside" onAdd={(after) => add('outside', after)} />
-        {boreRight.length > 0 && <RowsTable view={view} list="boreRight" onAdd={(after) => add('boreRight', after)} />}
-        {boreLeft.length > 0 && <RowsTable view={view} list="boreLeft" onAdd={(after) => add('boreLeft', after)} />}
+        <hr />
+        <OfDrawing findings={findings} units={units} apply={open.edit} />
+      </aside>
+      <main className="sheet">
+        {fields && (
+          <JobLine
+            name={job.name}
+            customer={job.customer ?? ''}
+            wanted={job.wanted ?? ''}
+            pieces={job.pieces}
+            material={material}
+            untoleranced={job.drawing.untoleranced}
+            overall={job.drawing.overall}
+            choices={job.choices}
+            units={units}
+            edit={open.edit}
+          />
+        )}
         <Tools
           cuttable={onTheLathe.filter((kind) => placesFor(asksOf[kind].on, job.drawing).length > 0)}
           empty={outside.length === 0}
           atRow={rowHere !== undefined}
           shown={shown}
+          fields={fields}
           starts={job.startsAs !== undefined}
           canUndo={open.canUndo}
           canRedo={open.canRedo}
           acts={acts}
         />
+        <RowsTable view={view} list="outside" onAdd={(after) => add('outside', after)} />
+        {boreRight.length > 0 && <RowsTable view={view} list="boreRight" onAdd={(after) => add('boreRight', after)} />}
+        {boreLeft.length > 0 && <RowsTable view={view} list="boreLeft" onAdd={(after) => add('boreLeft', after)} />}
         {shown === 'lengths' && <Lengths view={view} />}
         {shown === 'title' && <TitleBlock view={view} />}
         <Changes view={view} />
@@ -140,20 +154,18 @@ export function Drawing({ view }: { readonly view: JobView }) {
   );
 }
 
-interface SlateProps {
+interface NumbersProps {
   readonly part: Part;
   readonly material: string;
-  readonly findings: readonly Finding[];
   readonly units: Units;
-  readonly apply: JobView['open']['edit'];
 }
 
-/** The few numbers of the drawing, and its checks. */
-const Slate = memoSteady(function Slate({ part, material, findings, units, apply }: SlateProps) {
+/** The few numbers of the drawing. */
+const Numbers = memoSteady(function Numbers({ part, material, units }: NumbersProps) {
   const rows = part.features.filter((f) => f.side === 'outside');
   const widest = rows.toSorted((x, y) => widestOf(y).nominal - widestOf(x).nominal)[0];
   return (
-    <aside className="slate" aria-label="Slate">
+    <>
       <h2>{part.length > 0 ? 'The part' : 'Type the first row'}</h2>
       {part.length > 0 && (
         <Big figure={figure('length', 'totalLength', { rows: rows.map((f) => f.near - f.far) })} units={units}>
@@ -170,13 +182,21 @@ const Slate = memoSteady(function Slate({ part, material, findings, units, apply
           finished
         </Big>
       )}
-      <hr />
-      {findings.length === 0 ? (
-        <p className="quiet m-0">No checks on the drawing.</p>
-      ) : (
-        <Checks findings={findings} units={units} apply={apply} dark />
-      )}
-    </aside>
+    </>
+  );
+});
+
+interface OfDrawingProps {
+  readonly findings: readonly Finding[];
+  readonly units: Units;
+  readonly apply: JobView['open']['edit'];
+}
+
+const OfDrawing = memoSteady(function OfDrawing({ findings, units, apply }: OfDrawingProps) {
+  return findings.length === 0 ? (
+    <p className="quiet m-0">No checks on the drawing.</p>
+  ) : (
+    <Checks findings={findings} units={units} apply={apply} dark />
   );
 });
 

@@ -1,10 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { Mate } from '@obra/core/document';
-import { parseWant } from '@obra/core/drawing';
+import { fitOf, parseWant } from '@obra/core/drawing';
 import type { Edit } from '@obra/core/finding';
 import { parseLength, write, writeExact, writeSentence } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
-import { useMemo } from 'react';
+import { Fragment, useMemo } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useForm } from 'react-hook-form';
 import * as z from 'zod';
@@ -14,6 +14,8 @@ import type { JobView } from '../view';
 import { Delete, PlaceSelect, ReadingsCell, TextCell } from './Cell';
 import { focusSoon, usualGauge } from './cells';
 import { placesFor } from './DetailsTable';
+import { FitBars } from './FitBars';
+import { TriedSoFar } from './TriedSoFar';
 
 /** What fits what: a measured piece, the fit that is wanted, the limits that come of it. */
 export function Fits({ view }: { readonly view: JobView }) {
@@ -46,98 +48,110 @@ export function Fits({ view }: { readonly view: JobView }) {
           const want = parseWant(mate.want.text, mate.want.units);
           const readings = mate.measured?.readings.filter((r) => r.text.trim() !== '') ?? [];
           const bad = readings.some((r) => !parseLength(r.text, r.units).ok);
+          const side = part.features.find((f) => f.id === thingOf(mate.of))?.side;
+          const fit = got && side && fitOf(side, got);
           return (
-            <tr key={mate.id}>
-              <td>
-                <PlaceSelect
-                  label={`row, ${name}`}
-                  places={placesFor('row', job.drawing)}
-                  value={thingOf(mate.of)}
-                  onChoose={(ref) => edit([{ op: 'put', at: at(mate, 'of'), value: ref }])}
-                />
-              </td>
-              <td>
-                <Form.Control
-                  aria-label={`piece, ${name}`}
-                  data-cell={`${mate.id}.piece`}
-                  value={mate.piece}
-                  maxLength={120}
-                  placeholder="the wheel"
-                  onChange={(e) => edit([{ op: 'put', at: at(mate, 'piece'), value: e.target.value }], `${mate.id}.piece`)}
-                />
-              </td>
-              <td>
-                <ReadingsCell
-                  id={`${mate.id}.readings`}
-                  label={`readings, ${name}`}
-                  readings={measured(mate).readings}
-                  units={units}
-                  onType={(r) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), readings: r } }], `${mate.id}.readings`)}
-                />
-                <div className={`said ${bad ? 'bad' : ''}`}>{bad ? 'not a reading' : got?.mate === undefined ? '' : `${one(got.mate)} cold`}</div>
-              </td>
-              <td>
-                <Form.Select
-                  aria-label={`gauge, ${name}`}
-                  value={measured(mate).gauge}
-                  onChange={(e) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), gauge: e.target.value } }])}>
-                  {shop.gauges.map((g) => (
-                    <option key={g.id} value={g.id}>
-                      {g.name}
-                    </option>
-                  ))}
-                </Form.Select>
-              </td>
-              <td>
-                <Warmth
-                  label={`temperature, ${name}`}
-                  celsius={measured(mate).celsius ?? 20}
-                  units={units}
-                  onChange={(celsius) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), celsius } }], `${mate.id}.celsius`)}
-                />
-              </td>
-              <td>
-                <TextCell
-                  id={`${mate.id}.want`}
-                  label={`wanted, ${name}`}
-                  cell={mate.want}
-                  units={units}
-                  placeholder="clearance 0.05, H7/g6, light press, trial: slides"
-                  bad={want.kind === 'unknown'}
-                  onType={(c) => edit([{ op: 'put', at: at(mate, 'want'), value: c }], `${mate.id}.want`)}
-                />
-                <div className={`said ${want.kind === 'unknown' ? 'bad' : ''}`} data-said={mate.id}>
-                  {want.kind === 'unknown'
-                    ? writeSentence(want.says, units)
-                    : want.kind === 'trial'
-                      ? `by trial to the ${mate.piece || 'piece'}: ${want.feel || 'what feel?'}`
-                      : got
-                        ? `${one(got.limits.min)} to ${one(got.limits.max)} ${units}, ${writeSentence(got.says, units)}`
-                        : 'measure the piece first'}
-                </div>
-                {mate.fixed && <Fixed key={JSON.stringify([mate.fixed, units])} mate={mate} view={view} />}
-              </td>
-              <td className="acts">
-                <Button
-                  size="sm"
-                  variant="link"
-                  disabled={!got}
-                  onClick={() => {
-                    if (mate.fixed) edit([{ op: 'remove', at: at(mate, 'fixed') }]);
-                    else if (got)
-                      edit([
-                        {
-                          op: 'put',
-                          at: at(mate, 'fixed'),
-                          value: { max: got.limits.max, min: got.limits.min, at: now(), why: writeSentence(got.says, 'mm').slice(0, 200) },
-                        },
-                      ]);
-                  }}>
-                  {mate.fixed ? 'let go' : 'fix'}
-                </Button>
-                <Delete name={name} onDelete={() => edit([{ op: 'remove', at: `drawing/mates/#${mate.id}` }])} />
-              </td>
-            </tr>
+            <Fragment key={mate.id}>
+              <tr>
+                <td>
+                  <PlaceSelect
+                    label={`row, ${name}`}
+                    places={placesFor('row', job.drawing)}
+                    value={thingOf(mate.of)}
+                    onChoose={(ref) => edit([{ op: 'put', at: at(mate, 'of'), value: ref }])}
+                  />
+                </td>
+                <td>
+                  <Form.Control
+                    aria-label={`piece, ${name}`}
+                    data-cell={`${mate.id}.piece`}
+                    value={mate.piece}
+                    maxLength={120}
+                    placeholder="the wheel"
+                    onChange={(e) => edit([{ op: 'put', at: at(mate, 'piece'), value: e.target.value }], `${mate.id}.piece`)}
+                  />
+                </td>
+                <td>
+                  <ReadingsCell
+                    id={`${mate.id}.readings`}
+                    label={`readings, ${name}`}
+                    readings={measured(mate).readings}
+                    units={units}
+                    onType={(r) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), readings: r } }], `${mate.id}.readings`)}
+                  />
+                  <div className={`said ${bad ? 'bad' : ''}`}>{bad ? 'not a reading' : got?.mate === undefined ? '' : `${one(got.mate)} cold`}</div>
+                </td>
+                <td>
+                  <Form.Select
+                    aria-label={`gauge, ${name}`}
+                    value={measured(mate).gauge}
+                    onChange={(e) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), gauge: e.target.value } }])}>
+                    {shop.gauges.map((g) => (
+                      <option key={g.id} value={g.id}>
+                        {g.name}
+                      </option>
+                    ))}
+                  </Form.Select>
+                </td>
+                <td>
+                  <Warmth
+                    label={`temperature, ${name}`}
+                    celsius={measured(mate).celsius ?? 20}
+                    units={units}
+                    onChange={(celsius) =>
+                      edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), celsius } }], `${mate.id}.celsius`)
+                    }
+                  />
+                </td>
+                <td>
+                  <TextCell
+                    id={`${mate.id}.want`}
+                    label={`wanted, ${name}`}
+                    cell={mate.want}
+                    units={units}
+                    placeholder="clearance 0.05, H7/g6, light press, trial: slides"
+                    bad={want.kind === 'unknown'}
+                    onType={(c) => edit([{ op: 'put', at: at(mate, 'want'), value: c }], `${mate.id}.want`)}
+                  />
+                </td>
+                <td className="acts">
+                  <Button
+                    size="sm"
+                    variant="link"
+                    disabled={!got}
+                    onClick={() => {
+                      if (mate.fixed) edit([{ op: 'remove', at: at(mate, 'fixed') }]);
+                      else if (got)
+                        edit([
+                          {
+                            op: 'put',
+                            at: at(mate, 'fixed'),
+                            value: { max: got.limits.max, min: got.limits.min, at: now(), why: writeSentence(got.says, 'mm').slice(0, 200) },
+                          },
+                        ]);
+                    }}>
+                    {mate.fixed ? 'let go' : 'fix'}
+                  </Button>
+                  <Delete name={name} onDelete={() => edit([{ op: 'remove', at: `drawing/mates/#${mate.id}` }])} />
+                </td>
+              </tr>
+              <tr>
+                <td colSpan={7} className="fit-of">
+                  <div className={`said ${want.kind === 'unknown' ? 'bad' : ''}`} data-said={mate.id}>
+                    {want.kind === 'unknown'
+                      ? writeSentence(want.says, units)
+                      : want.kind === 'trial'
+                        ? `by trial to the ${mate.piece || 'piece'}: ${want.feel || 'what feel?'}`
+                        : got
+                          ? `${one(got.limits.min)} to ${one(got.limits.max)} ${units}, ${writeSentence(got.says, units)}`
+                          : 'measure the piece first'}
+                  </div>
+                  {fit && <FitBars fit={fit} units={units} />}
+                  <TriedSoFar view={view} mate={mate} />
+                  {mate.fixed && <Fixed key={JSON.stringify([mate.fixed, units])} mate={mate} view={view} />}
+                </td>
+              </tr>
+            </Fragment>
           );
         })}
       </tbody>

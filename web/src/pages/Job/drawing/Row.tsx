@@ -7,6 +7,7 @@ import { Button, Form } from 'react-bootstrap';
 import { useMovable } from '../../../shell/sortable';
 import { Mark } from '../../../slate';
 import type { Column } from './cells';
+import type { Spare } from './spareColumns';
 
 /** What can be done with the rows of a list; the same functions all the time, so that a row which did not change is not drawn again. */
 export interface RowActs {
@@ -20,8 +21,13 @@ export interface RowActs {
   /** rows from a spreadsheet; false where the text is one cell */
   readonly paste: (row: string, text: string) => boolean;
   readonly drop: (on: string, row: string) => void;
-  readonly focus: (row: string) => void;
+  readonly focus: (row: string, column: Column) => void;
   readonly remove: (row: string) => void;
+}
+
+export interface Room {
+  readonly size: number;
+  readonly length: number;
 }
 
 interface RowProps {
@@ -31,12 +37,17 @@ interface RowProps {
   readonly where: string;
   readonly number: number;
   readonly last: boolean;
-  /** the list shows the column of full threads */
+  /** columns that the list shows beside size and length */
+  readonly columns: readonly Spare[];
+  /** and that of full threads */
   readonly threads: boolean;
+  /** how wide the cells of size and length are, px; the same object as long as they are */
+  readonly room: Room;
   readonly thread: boolean;
   /** marked together with others: what is typed in one is typed in all */
   readonly marked: boolean;
-  readonly said: string;
+  /** what was understood as the size, in short */
+  readonly short: string;
   readonly bad: boolean;
   readonly long: string;
   readonly longBad: boolean;
@@ -50,18 +61,30 @@ interface RowProps {
   readonly acts: RowActs;
 }
 
+/** Width of a typed letter, of one of what was understood, and of the edges about them, px. */
+const [TYPED, SAID, EDGES] = [8.6, 6.8, 26];
+
+/** What a cell was understood as, at its right, where there is room beside what was typed; else it is told of the row in hand. */
+const Understood = ({ text, beside, room }: { readonly text: string; readonly beside: string; readonly room: number }) =>
+  text === '' || EDGES + TYPED * beside.length + SAID * text.length > room ? null : (
+    <span className="understood" aria-hidden>
+      {text}
+    </span>
+  );
+
 /** One row of the drawing: its cells, what each was understood as, and its actions. Everything shown comes in as text, so that it is drawn again only when it changes. */
-export const Row = memo(function Row({ row, list, where, number, last, threads, thread, marked, acts, ...shown }: RowProps) {
+export const Row = memo(function Row({ row, list, where, number, last, columns, room, threads, thread, marked, acts, ...shown }: RowProps) {
   const [focused, setFocused] = useState<Column>();
   const { line, grip } = useMovable(row.id);
   const outside = list === 'outside';
   const inHole = `${outside ? '' : list === 'boreRight' ? ', hole A' : ', hole B'}${where}`;
-  const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string) => (
+  const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string, assumed?: string) => (
     <Form.Control
       data-cell={`${row.id}.${column}`}
       // a note is as high as its words
       {...(column === 'note' && { as: 'textarea' as const, rows: 1 })}
       value={text}
+      placeholder={assumed}
       aria-label={`${label}, row ${number}${inHole}`}
       aria-invalid={problem === true}
       autoComplete="off"
@@ -74,7 +97,7 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
       }}
       onFocus={() => {
         setFocused(column);
-        acts.focus(row.id);
+        acts.focus(row.id, column);
       }}
       onBlur={() => {
         setFocused(undefined);
@@ -85,30 +108,27 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
   const edge = (column: 'near' | 'far', label: string, assumed: string) => {
     const typed = row[column];
     const parse = outside || column === 'near' ? parseEdge : parseBottom;
-    return (
-      <>
-        {cell(column, label, typed?.text ?? '', typed ? !parse(typed.text, typed.units).ok : false)}
-        <div className="said">{typed && typed.text.trim() !== '' && !(column === 'far' && !outside) ? '' : assumed}</div>
-      </>
-    );
+    return cell(column, label, typed?.text ?? '', typed ? !parse(typed.text, typed.units).ok : false, undefined, assumed);
   };
   const choices = focused === 'size' ? completions(row.size.text, row.size.units, outside ? 'outside' : 'inside') : [];
   return (
     <tr {...line} className={`${focused ? 'at' : ''} ${marked ? 'marked' : ''} ${line.className}`}>
       <td className="grab">
-        <button
-          type="button"
-          {...grip}
-          aria-label={`row ${String(number)}${inHole}`}
-          title="drag to move, Shift to mark several"
-          onClick={(e) => acts.mark(row.id, e.shiftKey || e.ctrlKey || e.metaKey ? 'toggle' : 'only')}>
-          {number}
-        </button>
-        {shown.check !== undefined && (
-          <span title={shown.checkSays} data-row-check={shown.check}>
-            <Mark severity={shown.severity} />
-          </span>
-        )}
+        <span className="d-flex align-items-center">
+          <button
+            type="button"
+            {...grip}
+            aria-label={`row ${String(number)}${inHole}`}
+            title="drag to move, Shift to mark several"
+            onClick={(e) => acts.mark(row.id, e.shiftKey || e.ctrlKey || e.metaKey ? 'toggle' : 'only')}>
+            {number}
+          </button>
+          {shown.check !== undefined && (
+            <span title={shown.checkSays} data-row-check={shown.check}>
+              <Mark severity={shown.severity} />
+            </span>
+          )}
+        </span>
       </td>
       <td>
         {cell('size', 'size', row.size.text, shown.bad, `of-${row.id}`)}
@@ -119,24 +139,23 @@ export const Row = memo(function Row({ row, list, where, number, last, threads, 
             ))}
           </datalist>
         )}
-        <div className={`said ${shown.bad ? 'bad' : ''}`} title={shown.said} data-said={`${row.id}.size`}>
-          {shown.said}
-        </div>
+        <Understood text={shown.bad ? '' : shown.short} beside={row.size.text} room={room.size} />
       </td>
       <td>
         {cell('length', outside ? 'length' : 'depth', row.length.text, shown.longBad)}
-        <div className={`said ${shown.longBad ? 'bad' : ''}`}>{shown.long}</div>
+        <Understood
+          text={shown.longBad || shown.long === `${row.length.text} ${row.length.units}` ? '' : shown.long}
+          beside={row.length.text}
+          room={room.length}
+        />
       </td>
-      <td>{edge('near', outside ? 'edge to A' : 'mouth', shown.near)}</td>
-      <td>{edge('far', outside ? 'edge to B' : last ? 'bottom' : 'inner edge', shown.far)}</td>
-      {threads && (
-        <td>
-          {thread && cell('usable', 'full thread', row.usable?.text ?? '')}
-          {thread && !row.usable && <div className="said">{shown.usable}</div>}
-        </td>
+      {columns.includes('edges') && <td>{edge('near', outside ? 'edge to A' : 'mouth', shown.near)}</td>}
+      {columns.includes('edges') && <td>{edge('far', outside ? 'edge to B' : last ? 'bottom' : 'inner edge', shown.far)}</td>}
+      {threads && <td>{thread && cell('usable', 'full thread', row.usable?.text ?? '', false, undefined, shown.usable)}</td>}
+      {columns.includes('finish') && (
+        <td>{cell('finish', 'finish', row.finish?.text ?? '', row.finish ? !parseFinish(row.finish.text, row.finish.units).ok : false)}</td>
       )}
-      <td>{cell('finish', 'finish', row.finish?.text ?? '', row.finish ? !parseFinish(row.finish.text, row.finish.units).ok : false)}</td>
-      <td>{cell('note', 'note', row.note ?? '')}</td>
+      {columns.includes('note') && <td>{cell('note', 'note', row.note ?? '')}</td>}
       <td className="acts">
         <Button
           size="sm"

@@ -6,6 +6,7 @@ import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { type CellOfJob, writeCell } from '../../../data/cellOfJob';
 import { memoSteady } from '../../../shell/useSteady';
+import { rowSaid } from './rowSaid';
 import type { JobView } from '../view';
 import { type Place, PlaceSelect } from './Cell';
 import { facesToStart } from './cells';
@@ -24,6 +25,16 @@ export function RowCard({ view }: { readonly view: JobView }) {
   const at = rows.findIndex((r) => r.id === chosen);
   const row = rows[at];
   if (!list || !row) return <p className="rowcard quiet">Type 25 h6 x 40 in a size cell and press Enter; a row’s own settings stand here.</p>;
+  const feature = part.features.find((f) => f.id === row.id);
+  const { said, bad, long, longBad } = rowSaid({
+    row,
+    list,
+    last: at === rows.length - 1,
+    feature,
+    check: undefined,
+    rule: job.drawing.untoleranced,
+    units,
+  });
   const face = facesNamed(job.drawing);
   const stack = stackOf(part, face(`${row.id}.near`) ?? '', face(`${row.id}.far`) ?? '');
   return (
@@ -34,6 +45,11 @@ export function RowCard({ view }: { readonly view: JobView }) {
       id={row.id}
       from={row.from}
       size={row.size}
+      said={said}
+      bad={bad}
+      long={long}
+      longBad={longBad}
+      note={row.note}
       sizes={part.characteristics.filter((c) => c.of === row.id && c.is !== 'runout').map((c) => ({ id: c.id, words: wordOf(c), care: c.care }))}
       starts={facesToStart(job.drawing.outside, row.id)}
       stack={stack && stack.through.length > 1 ? `row ${writeSentence(stack.says, units)}` : undefined}
@@ -49,23 +65,36 @@ interface CardProps {
   readonly id: string;
   readonly from: string | undefined;
   readonly size: Cell;
+  /** what was understood of size and length, in both units */
+  readonly said: string;
+  readonly bad: boolean;
+  readonly long: string;
+  readonly longBad: boolean;
+  readonly note: string | undefined;
   readonly sizes: readonly { readonly id: string; readonly words: string; readonly care: Characteristic['care'] }[];
   readonly starts: readonly Place[];
   readonly stack: string | undefined;
   readonly edit: JobView['open']['edit'];
 }
 
-const Card = memoSteady(function Card({ job, list, at, id, from, size, sizes, starts, stack, edit }: CardProps) {
+const Card = memoSteady(function Card({ job, list, at, id, from, size, said, bad, long, longBad, note, sizes, starts, stack, edit }: CardProps) {
   const own: readonly Place[] = [{ ref: '', says: 'its own edge' }, ...starts];
   const path = pathOf(list, id);
   return (
     <div className="rowcard">
-      <b>
-        {list === 'outside' ? 'row' : list === 'boreRight' ? 'hole A, row' : 'hole B, row'} {at + 1}
-      </b>
-      <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>
-        look up
-      </Link>
+      <h2>
+        {list === 'outside' ? 'Row' : list === 'boreRight' ? 'Hole A, row' : 'Hole B, row'} {at + 1}
+        <Link className="look-up" to={handbookFor(size, { job, list, row: id })}>
+          look up
+        </Link>
+      </h2>
+      {said !== '' && (
+        <div className={bad ? 'out' : ''} data-said={`${id}.size`}>
+          {said}
+        </div>
+      )}
+      {long !== '' && <div className={longBad ? 'out' : ''}>{longBad ? long : `${long} ${list === 'outside' ? 'long' : 'deep'}`}</div>}
+      {note !== undefined && <div className="quiet">{note}</div>}
       <label>
         length from{' '}
         <PlaceSelect

@@ -4,12 +4,14 @@ import { type Feature, type ListName, parseSize, pathOf } from '@obra/core/drawi
 import { pastedRows } from '@obra/core/exchange';
 import { applyEdits, type Edit, type Finding, gravestFirst, subjectsOf } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
-import { useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Sortable } from '../../../shell/sortable';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';
+import { ask, type Spare, spareOf, useAsked, usedBy } from './spareColumns';
+import { Columns } from './Columns';
 import { Row, type RowActs } from './Row';
 import { rowSaid } from './rowSaid';
 import { useRowKeys } from './useRowKeys';
@@ -36,6 +38,15 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
     (f) => f.form === 'thread' && (list === 'outside' ? f.side === 'outside' : f.side === (list === 'boreRight' ? 'right' : 'left')),
   );
   const outside = list === 'outside';
+  const asked = useAsked();
+  const { drawing, startsAs } = job;
+  const used = usedBy([
+    ...drawing.outside,
+    ...drawing.boreRight,
+    ...drawing.boreLeft,
+    ...(started && startsAs ? [...startsAs.outside, ...startsAs.boreRight, ...startsAs.boreLeft] : []),
+  ]);
+  const columns = [...new Set([...used, ...asked])];
   const place = (moving: Section, before: string | undefined): readonly Edit[] => [
     { op: 'remove', at: path(moving.id) },
     { op: 'put', at: path(moving.id), value: moving, ...(before !== undefined && { before }) },
@@ -99,9 +110,12 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
         focusSoon(`${next.id}.${column ?? 'size'}`);
       }
     },
-    focus: (id) => {
+    focus: (id, column) => {
       if (!marks.includes(id)) setMarks([id]);
       view.choose(id);
+      // a column does not go away under the cursor when its last word is taken out
+      const own = spareOf(column);
+      if (own) ask(own);
     },
     remove: (id) => {
       const row = find(id);
@@ -135,6 +149,8 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
       units={units}
       list={list}
       started={started}
+      columns={columns}
+      used={used}
       threads={threads}
       marked={marked.length > 1 ? marks : none}
       acts={steady}
@@ -152,12 +168,18 @@ interface LinesProps {
   readonly units: Units;
   readonly list: ListName;
   readonly started: boolean;
+  readonly columns: readonly Spare[];
+  /** of them those that hold something */
+  readonly used: readonly Spare[];
   readonly threads: boolean;
   readonly marked: readonly string[];
   readonly acts: RowActs;
 }
 
-const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, list, started, threads, marked, acts }: LinesProps) {
+/** Widths of the columns of size and length beside the others, px where there is room. */
+const [SIZE, LENGTH] = [230, 150];
+
+const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, list, started, columns, used, threads, marked, acts }: LinesProps) {
   const nameOf = (id: string) => `row ${String(rows.findIndex((r) => r.id === id) + 1)}`;
   const move = (id: string, to: string) => acts.drop(to, id);
   const outside = list === 'outside';
@@ -166,26 +188,53 @@ const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, l
   for (const f of gravestFirst(checks.filter((o) => stagesOf(o).includes('drawing')))) {
     for (const row of subjectsOf(f)) if (!gravest.has(row)) gravest.set(row, f);
   }
+  const widths = [
+    46,
+    SIZE,
+    LENGTH,
+    ...(columns.includes('edges') ? [120, 120] : []),
+    ...(threads ? [110] : []),
+    ...(columns.includes('finish') ? [112] : []),
+    ...(columns.includes('note') ? [170] : []),
+    96,
+  ];
+  const wide = widths.reduce((sum, w) => sum + w, 0);
+  const table = useRef<HTMLTableElement>(null);
+  const [across, setAcross] = useState(0);
+  useLayoutEffect(() => {
+    const element = table.current;
+    if (!element) return undefined;
+    const observer = new ResizeObserver(() => setAcross(Math.round(element.clientWidth)));
+    observer.observe(element);
+    setAcross(Math.round(element.clientWidth));
+    return () => observer.disconnect();
+  }, []);
+  const room = useMemo(() => ({ size: (across * SIZE) / wide, length: (across * LENGTH) / wide }), [across, wide]);
   return (
     <Sortable ids={rows.map((r) => r.id)} nameOf={nameOf} onMove={move}>
       <table
+        ref={table}
+        style={{ width: `min(100%, ${String(wide)}px)` }}
         className="rows mb-2"
         aria-label={`${started ? 'As it is: ' : ''}${outside ? 'rows from the right-hand end A' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}`}>
+        <colgroup>
+          {widths.map((w, i) => (
+            <col key={i} style={{ width: `${String((100 * w) / wide)}%` }} />
+          ))}
+        </colgroup>
         <thead>
           <tr>
-            <th className="wide-30">
+            <th>
               <span className="visually-hidden">row</span>
             </th>
-            <th style={{ width: '21%' }}>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
-            <th style={{ width: '13%' }}>{outside ? 'length' : 'depth'}</th>
-            <th>{outside ? 'edge to A' : 'mouth'}</th>
-            <th>{outside ? 'edge to B' : 'bottom'}</th>
+            <th>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
+            <th>{outside ? 'length' : 'depth'}</th>
+            {columns.includes('edges') && <th>{outside ? 'edge to A' : 'mouth'}</th>}
+            {columns.includes('edges') && <th>{outside ? 'edge to B' : 'bottom'}</th>}
             {threads && <th>full thread</th>}
-            <th style={{ width: '9%' }}>finish</th>
-            <th style={{ width: '11%' }}>note</th>
-            <th className="wide-88">
-              <span className="visually-hidden">actions</span>
-            </th>
+            {columns.includes('finish') && <th>finish</th>}
+            {columns.includes('note') && <th>note</th>}
+            <th>{outside && !started ? <Columns shown={columns} used={used} /> : <span className="visually-hidden">actions</span>}</th>
           </tr>
         </thead>
         <tbody>
@@ -199,6 +248,8 @@ const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, l
                 where={started ? ', as it is' : ''}
                 number={i + 1}
                 last={last}
+                columns={columns}
+                room={room}
                 threads={threads}
                 marked={marked.includes(row.id)}
                 acts={acts}

@@ -15,6 +15,8 @@ export interface ToolActs {
   readonly start: () => void;
   readonly show: (what: 'lengths' | 'title') => void;
   readonly ask: (what: 'template' | 'dxf') => void;
+  /** what the job is called, of what, how many */
+  readonly fields: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
 }
@@ -24,16 +26,17 @@ interface ToolsProps {
   readonly empty: boolean;
   readonly atRow: boolean;
   readonly shown: 'lengths' | 'title' | undefined;
+  readonly fields: boolean;
   readonly starts: boolean;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
   readonly acts: ToolActs;
 }
 
-/** What can be put into the drawing, under its rows. */
-export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, starts, canUndo, canRedo, acts }: ToolsProps) {
+/** What can be put into the drawing, over its rows. */
+export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, fields, starts, canUndo, canRedo, acts }: ToolsProps) {
   return (
-    <div className="d-flex gap-2 mb-3 flex-wrap">
+    <div className="drawing-tools">
       <Button variant="outline-dark" onClick={() => acts.add('outside')}>
         <Plus size={15} aria-hidden /> add a row
       </Button>
@@ -97,6 +100,9 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
       </Button>
       <Button variant="outline-dark" disabled={!canRedo} onClick={acts.redo}>
         <Redo2 size={15} aria-hidden /> redo
+      </Button>
+      <Button variant="outline-dark" aria-pressed={fields} onClick={acts.fields} className="ms-auto">
+        job
       </Button>
     </div>
   );

@@ -22,6 +22,7 @@ export function rowSaid({ row, list, last, feature, check, rule, units }: Readin
   const long = lengthSaid(row, through, feature, units);
   return {
     said: size.text,
+    short: size.text.startsWith(`${row.size.text.trim()} ${row.size.units} (`) ? '' : (size.text.split(' (')[0] ?? ''),
     bad: size.bad,
     long: long.text,
     longBad: long.bad,
@@ -40,7 +41,7 @@ function assumedEdge(feature: Feature | undefined, end: 'near' | 'far', units: U
   const edge = end === 'near' ? feature?.edgeNear : feature?.edgeFar;
   if (feature?.form !== 'thread' || !edge) return '';
   if (edge.kind === 'threadUndercut') return `DIN 76-${edge.form}`;
-  return edge.kind === 'chamfer' ? `${writeWithUnit({ is: 'length', value: edge.along }, units)} x ${String(edge.degrees)}` : '';
+  return edge.kind === 'chamfer' ? `${write({ is: 'length', value: edge.along }, units).text} x ${String(edge.degrees)}` : '';
 }
 
 function lengthSaid(row: Section, through: boolean, feature: Feature | undefined, units: Units) {
