@@ -248,14 +248,47 @@ describe('rows', () => {
     expect((await jobNow(id)).drawing.outside.map((r) => r.length.text)).toEqual(['18', '18', '38']);
   });
 
-  it('a press on a size or a corner of the picture puts the cursor into its cell', async () => {
-    const at = () => page.evaluate(() => (document.activeElement as HTMLElement).dataset['cell'] ?? '');
+  it('a size, a length and a corner are typed in the picture; the part answers, the row is marked, undo takes it back', async () => {
     const [, b] = (await jobNow(id)).drawing.outside;
-    await page.click('[data-testid="bar"] [aria-label="size Ø 19 h7"]');
-    expect(await at()).toBe(`${b?.id ?? ''}.size`);
-    // its column comes with it
-    await page.click('[data-testid="bar"] [aria-label="edge to A of row 2"]');
-    await page.waitForFunction((cell) => (document.activeElement as HTMLElement | null)?.dataset['cell'] === cell, {}, `${b?.id ?? ''}.near`);
+    const open = (words: string) => page.click(`[data-testid="bar"] [aria-label="${words}"]`);
+    const typed = async (text: string) => {
+      await page.waitForSelector('[data-picture-cell]');
+      await page.keyboard.type(text);
+    };
+    await open('size Ø 19 h7');
+    expect(await page.$eval('[data-picture-cell]', (e) => (e as HTMLInputElement).value)).toBe('19 h7');
+    await typed('18 h7');
+    await sees(page, 'Ø 18 h7');
+    expect(await page.$eval('tr.at, .rowcard h2', (e) => (e as HTMLElement).innerText)).toMatch(/2/);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[data-picture-cell]', { hidden: true });
+    expect((await jobNow(id)).drawing.outside[1]?.size.text).toBe('18 h7');
+    await open(`edge to A of row 2`);
+    await typed('R0.8');
+    await page.keyboard.press('Escape');
+    expect((await jobNow(id)).drawing.outside[1]?.near?.text).toBe('R0.8');
+    await open('size Ø 18 h7');
+    await typed('18 zz');
+    await page.waitForFunction(() => document.querySelector('.cell-in-picture .out') !== null);
+    await page.keyboard.press('Enter');
+    for (const _ of [1, 2, 3]) await press(page, 'undo');
+    expect((await jobNow(id)).drawing.outside[1]).toEqual(b);
+  });
+
+  it('everything in the picture is reached by keys: one stop of Tab, arrows from one to the next, Enter opens and closes', async () => {
+    await page.$eval('[data-testid="bar"] [data-pick][tabindex="0"]', (e) => (e as SVGElement).focus());
+    const at = () =>
+      page.evaluate(() => document.activeElement?.getAttribute('data-pick') ?? document.activeElement?.getAttribute('data-picture-cell') ?? '');
+    const first = await at();
+    await page.keyboard.press('ArrowRight');
+    const second = await at();
+    expect(second).not.toBe(first);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[data-picture-cell]');
+    expect(await at()).toBe(second);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction((cell) => document.activeElement?.getAttribute('data-pick') === cell, {}, second);
+    expect(await page.$$eval('[data-testid="bar"] [data-pick][tabindex="0"]', (all) => all.length)).toBe(1);
   });
 
   it('a care is chosen, a fit gives its limits, a length starts at another face', async () => {

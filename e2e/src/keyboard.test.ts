@@ -23,7 +23,7 @@ async function tabTo(words: string): Promise<void> {
     await page.keyboard.press('Tab');
     const at = await page.evaluate(() => {
       const e = document.activeElement as HTMLElement | null;
-      return e === null ? '' : `${e.getAttribute('aria-label') ?? ''}|${e.innerText.trim()}|${e.id}`;
+      return e === null ? '' : `${e.getAttribute('aria-label') ?? ''}|${e.textContent.trim()}|${e.id}`;
     });
     if (at.split('|').includes(words)) return;
   }

@@ -53,11 +53,3 @@ it('a column that nobody uses is asked for, is kept while it holds something, an
   await page.waitForSelector('[data-cell="a.near"]');
   await soundAt(page);
 });
-
-it('an edge pressed in the picture brings its column', async () => {
-  const { page } = on;
-  await openJob(page, 'edge-pressed', {}, { outside: [row('a', '20', '30'), row('b', '30', '10')] });
-  await goTo(page, demoUrl(), '/jobs/edge-pressed/drawing', 'add a row');
-  await page.click('[data-testid="bar"] [aria-label="edge to A of row 2"]');
-  await page.waitForFunction(() => (document.activeElement as HTMLElement | null)?.dataset['cell'] === 'b.near');
-});

@@ -4,6 +4,7 @@ export { words as detailWords } from './details';
 export { faceOf, innerOf, inward, letterOf, longOf, mouthOf, otherEnd, rowAt, sunkOf } from './ends';
 export { envelopeOf, isShaped, settingOf, widestOf } from './envelope';
 export { facesNamed, type ListName, listNames, pathOf } from './faces';
+export { type EndShape, endView, wantsEndView } from './endView';
 export { fitOf, type FitOf, looseToTight } from './fitOf';
 export { measuredCold, parseWant } from './mates';
 export { namedByPart, ownName } from './ownName';

@@ -1,15 +1,18 @@
 import './bar.css';
-import { type Feature, type Part, widestOf } from '@obra/core/drawing';
+import { type Feature, type Part, wantsEndView, widestOf } from '@obra/core/drawing';
 import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { memoSteady } from '../shell/useSteady';
+import { memoSteady, useSteady } from '../shell/useSteady';
+import { CellInPicture, type OpenCell } from './CellInPicture';
 import { Dimensions, footOf } from './Dimensions';
+import { END_ROOM, endsShown, EndView } from './EndView';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
+import { walk } from './picked';
 import type { BarPictureProps, PictureProps } from './props';
 import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
@@ -33,8 +36,17 @@ export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps)
     return () => observer.disconnect();
   }, []);
   const group = usePanZoom(box);
+  const [open, setOpen] = useState<OpenCell>();
+  const { typing } = props;
+  const { pick } = useSteady({
+    pick: (cell: string, says: string, from: SVGElement) => {
+      const [frame, at] = [box.current?.getBoundingClientRect(), from.getBoundingClientRect()];
+      typing?.choose(cell.split('.')[0] ?? cell);
+      setOpen({ cell, says, from, x: at.left + at.width / 2 - (frame?.left ?? 0), y: at.top + at.height / 2 - (frame?.top ?? 0) });
+    },
+  });
   return (
-    <div className="bar" ref={box} style={{ height }} data-testid="bar">
+    <div className="bar" ref={box} style={{ height }} data-testid="bar" onKeyDown={walk}>
       {props.part && props.part.length > 0 ? (
         <svg viewBox={`0 0 ${width} ${height}`} role="group" aria-label={describe(props, props.part)}>
           <defs>
@@ -43,11 +55,14 @@ export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps)
             </pattern>
           </defs>
           <g ref={group}>
-            <Picture {...props} part={props.part} width={width} height={height} />
+            <Picture {...props} part={props.part} width={width} height={height} pick={typing && pick} />
           </g>
         </svg>
       ) : (
         <EmptyBar width={width} height={height} />
+      )}
+      {open && typing && (
+        <CellInPicture key={open.cell} open={open} typing={typing} width={width} height={height} onClose={() => setOpen(undefined)} />
       )}
       <button
         type="button"
@@ -105,6 +120,7 @@ function Picture(props: PictureProps) {
   const zeroX = map.x(0);
   // a short wide part leaves both sides free: its section larger, and its end
   const short = !held && (map.x(0) - map.x(-part.length)) * 6 < width * 0.6 && part.length * 2 < largestOf(part);
+  const ends = endsBeside(props, held);
   return (
     <>
       {held ? (
@@ -149,8 +165,12 @@ function Picture(props: PictureProps) {
           {short ? (
             <ShortPart part={part} map={map} width={width} height={height} />
           ) : (
-            show === 'drawing' && <Ringed part={part} map={map} width={width} />
+            show === 'drawing' && <Ringed part={part} map={map} width={width} taken={ends} />
           )}
+          {!short &&
+            ends.map((end) => (
+              <EndView key={end} part={part} end={end} map={map} x={end === 'right' ? width - END_ROOM - 24 : END_ROOM + 24} room={END_ROOM} />
+            ))}
           {props.chosen !== undefined && <Chosen part={part} map={map} row={props.chosen} />}
         </>
       )}
@@ -190,7 +210,7 @@ function Picture(props: PictureProps) {
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
       {!turned && props.findings && <CheckMarks part={part} map={map} findings={props.findings} units={units} />}
       {show === 'drawing' && <Dimensions {...props} map={map} />}
-      {show === 'drawing' && props.onPick && <Hits part={part} map={map} onPick={props.onPick} />}
+      {show === 'drawing' && props.pick && <Hits part={part} map={map} pick={props.pick} />}
     </>
   );
 }
@@ -258,12 +278,18 @@ function viewOf(props: PictureProps, held: boolean, turned: boolean) {
     top,
     bottom,
     side:
-      (held && (props.setup?.carried === 'centres' || (!turned && props.setup?.support.length))) ||
-      (!held && part.features.some((f) => f.side !== 'outside'))
-        ? 160
-        : 116,
+      endsBeside(props, held).length > 0
+        ? (part.features.some((f) => f.side !== 'outside') ? 150 : 50) + 2 * END_ROOM + 48
+        : (held && (props.setup?.carried === 'centres' || (!turned && props.setup?.support.length))) ||
+            (!held && part.features.some((f) => f.side !== 'outside'))
+          ? 160
+          : 116,
   };
 }
+
+/** Ends that stand beside the section of a drawing; a short wide part has its own. */
+const endsBeside = ({ part, show }: PictureProps, held: boolean) =>
+  !held && show === 'drawing' && wantsEndView(part) && part.length * 2 >= largestOf(part) ? endsShown(part) : [];
 
 const largestOf = (part: Part): number => Math.max(...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).nominal), 1);
 

@@ -1,34 +1,17 @@
 import { bareSize, type Feature, type Part, type PartDetail } from '@obra/core/drawing';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
-import type { SVGProps } from 'react';
 import type { Mapping } from './mapping';
 import { type Label, place, type Placed } from './placeLabels';
+import { type PickCell, picked, type Pressed } from './picked';
 import type { PictureProps } from './props';
 
 const one = (mm: number, units: Units): string => write({ is: 'length', value: mm }, units).text;
 const typedOr = (typed: string | undefined, computed: string): string => (typed === undefined || typed.trim() === '' ? computed : typed.trim());
 
-/** What makes a label answer a press; nothing where there is no cell to go to. */
-type Press = SVGProps<SVGGElement>;
-type PressFor = (cell: string, says: string) => Press;
-
-/** Sizes above, lengths below, holes beside their mouths: each clear of the others. A press on one puts the cursor into its cell. */
-export function Dimensions({ part, map, units, typed, width, height, onPick }: PictureProps & { readonly map: Mapping }) {
+/** Sizes above, lengths below, holes beside their mouths: each clear of the others. A press on one opens its cell there. */
+export function Dimensions({ part, map, units, typed, width, height, pick }: PictureProps & { readonly map: Mapping }) {
   const rows = part.features.filter((f) => f.side === 'outside');
-  const middle = (f: { readonly near: number; readonly far: number }) => (map.x(f.near) + map.x(f.far)) / 2;
-  const above: Label[] = [
-    ...rows.map((f, i): Label => ({ id: f.id, text: sizeText(f, typed?.[f.id]?.size, units), short: String(i + 1), at: middle(f), span: 0 })),
-    ...part.details.flatMap((d): Label[] => {
-      const text = detailText(d, part, units);
-      return text === undefined ? [] : [{ id: d.id, text, at: middle(d), span: 0 }];
-    }),
-  ];
-  const below: Label[] = rows.map((f) => ({
-    id: f.id,
-    text: typedOr(typed?.[f.id]?.length, write({ is: 'length', value: f.near - f.far }, units).text),
-    at: middle(f),
-    span: map.x(f.near) - map.x(f.far),
-  }));
+  const { above, below } = labelsOf({ part, map, units, ...(typed && { typed }) });
   const foot = footOf(height, rows.length);
   const radius = (id: string) => {
     const own = part.features.find((f) => f.id === id);
@@ -36,11 +19,10 @@ export function Dimensions({ part, map, units, typed, width, height, onPick }: P
     const row = own ?? part.features.find((f) => f.id === detail?.on);
     return row ? Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2 : 0;
   };
-  const pick: PressFor = (cell, says) => (onPick ? { role: 'button', 'aria-label': says, onClick: () => onPick(cell) } : {});
   return (
     <g className="dims">
-      {place(above, width).map((label) => (
-        <Above key={label.id} label={label} top={map.y(radius(label.id))} press={pick(`${label.id}.size`, `size ${label.text}`)} />
+      {place(above, width).map((label, i) => (
+        <Above key={label.id} label={label} top={map.y(radius(label.id))} press={picked(pick, `${label.id}.size`, `size ${label.text}`, i === 0)} />
       ))}
       {place(below, width).map((label) => (
         <Below
@@ -49,7 +31,7 @@ export function Dimensions({ part, map, units, typed, width, height, onPick }: P
           row={rows.find((r) => r.id === label.id)}
           map={map}
           y={foot}
-          press={pick(`${label.id}.length`, `length ${label.text}`)}
+          press={picked(pick, `${label.id}.length`, `length ${label.text}`)}
         />
       ))}
       <path d={span(map.x(-part.length), map.x(0), height - 10)} />
@@ -60,6 +42,52 @@ export function Dimensions({ part, map, units, typed, width, height, onPick }: P
     </g>
   );
 }
+
+/** What stands above the part, sizes and details, and below it, lengths; each with where it points. */
+export function labelsOf({ part, map, units, typed }: Pick<PictureProps, 'part' | 'units' | 'typed'> & { readonly map: Mapping }): {
+  readonly above: readonly Label[];
+  readonly below: readonly Label[];
+} {
+  const rows = part.features.filter((f) => f.side === 'outside');
+  const middle = (f: { readonly near: number; readonly far: number }) => (map.x(f.near) + map.x(f.far)) / 2;
+  return {
+    above: [
+      ...rows.map((f, i): Label => ({ id: f.id, text: sizeText(f, typed?.[f.id]?.size, units), short: String(i + 1), at: middle(f), span: 0 })),
+      ...part.details.flatMap((d): Label[] => {
+        const text = detailText(d, part, units);
+        return text === undefined ? [] : [{ id: d.id, text, at: middle(d), span: 0 }];
+      }),
+    ],
+    below: rows.map((f) => ({
+      id: f.id,
+      text: typedOr(typed?.[f.id]?.length, write({ is: 'length', value: f.near - f.far }, units).text),
+      at: middle(f),
+      span: map.x(f.near) - map.x(f.far),
+    })),
+  };
+}
+
+/** Lowest line of the levels above the part, px; each further one stands so much higher. */
+const [ABOVE, UP] = [39, 14];
+/** Where leaders turn aside to their text, px. */
+const [TURN, TO] = [44, 42];
+
+/** The way of a leader from the metal, `top`, to its text above. */
+export const leaderAbove = ({ at, foot, level }: Placed, top: number): readonly (readonly [number, number])[] => [
+  [at, top],
+  [at, Math.min(top, TURN)],
+  [foot, Math.min(top, TO)],
+  [foot, ABOVE - UP * level + 2],
+];
+
+/** The way of a leader from its dimension line, `y`, to its text below. */
+export const leaderBelow = ({ at, foot, level }: Placed, y: number): readonly (readonly [number, number])[] => [
+  [at, y],
+  [foot, y + 6],
+  [foot, y + 3 + 13 * level - 9],
+];
+
+const way = (points: readonly (readonly [number, number])[]): string => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${px(x)} ${px(y)}`).join('');
 
 /** Where the lengths stand: with room below them for those that do not fit between their own lines. */
 export const footOf = (height: number, rows: number): number => height - (rows > 9 ? 62 : 46);
@@ -102,7 +130,7 @@ function Holes({
   typed,
   height,
   pick,
-}: Pick<PictureProps, 'part' | 'units' | 'typed' | 'height'> & { readonly map: Mapping; readonly pick: PressFor }) {
+}: Pick<PictureProps, 'part' | 'units' | 'typed' | 'height'> & { readonly map: Mapping; readonly pick: PickCell | undefined }) {
   return (
     <>
       {(['right', 'left'] as const).flatMap((side) => {
@@ -115,7 +143,7 @@ function Holes({
           const size = f.form === 'thread' ? (f.thread ?? '') : `Ø ${bareSize(typedOr(typed?.[f.id]?.size, one(f.nearDiameter.nominal, units)))}`;
           const depth = f.through === true ? 'through' : write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text;
           return (
-            <g key={f.id} {...pick(`${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
+            <g key={f.id} {...picked(pick, `${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
               <path d={`M${px(map.x((f.near + f.far) / 2))} ${px(map.y((-f.nearDiameter.nominal / 2) * 0.8))}L${px(x - sign * 3)} ${px(y - 4)}`} />
               <text className="dim" x={x} y={y} textAnchor={side === 'right' ? 'start' : 'end'}>{`${size} × ${depth}`}</text>
             </g>
@@ -126,12 +154,11 @@ function Holes({
   );
 }
 
-function Above({ label, top, press }: { readonly label: Placed; readonly top: number; readonly press: Press }) {
-  const y = 39 - 14 * label.level;
+function Above({ label, top, press }: { readonly label: Placed; readonly top: number; readonly press: Pressed }) {
   return (
     <g {...press}>
-      <path d={`M${px(label.at)} ${px(top)}L${px(label.at)} ${px(Math.min(top, 44))}L${px(label.x)} ${y + 2}`} />
-      <Paper text={label.text} x={label.x} y={y} />
+      <path d={way(leaderAbove(label, top))} />
+      <Paper text={label.text} x={label.x} y={ABOVE - UP * label.level} />
     </g>
   );
 }
@@ -147,7 +174,7 @@ function Below({
   readonly row: Feature | undefined;
   readonly map: Mapping;
   readonly y: number;
-  readonly press: Press;
+  readonly press: Pressed;
 }) {
   if (!row) return null;
   const [x0, x1] = [map.x(row.far), map.x(row.near)];
@@ -155,9 +182,7 @@ function Below({
   const at = label.level > 0 ? y + 3 + 13 * label.level : y + 4;
   return (
     <g {...press}>
-      <path
-        d={`${fence(x0, bottom, y + 6)}${fence(x1, bottom, y + 6)}${span(x0, x1, y)}${label.level > 0 ? `M${px(label.at)} ${y}L${px(label.x)} ${at - 9}` : ''}`}
-      />
+      <path d={`${fence(x0, bottom, y + 6)}${fence(x1, bottom, y + 6)}${span(x0, x1, y)}${label.level > 0 ? way(leaderBelow(label, y)) : ''}`} />
       {x1 - x0 > 16 && <path d={arrow(x0, y, 1) + arrow(x1, y, -1)} className="arrow" />}
       <Paper text={label.text} x={label.x} y={at} />
     </g>

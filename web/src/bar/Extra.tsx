@@ -1,6 +1,7 @@
 import { type Part, type PartDetail, widestOf } from '@obra/core/drawing';
 import { write } from '@obra/core/quantity';
 import { regionOf } from '@obra/core/stock';
+import { EndView, endsShown } from './EndView';
 import type { Mapping } from './mapping';
 import { Metal, Outline } from './shapes';
 
@@ -100,91 +101,35 @@ export function ShortPart({
       <text className="note" x={centre} y={Math.min(height - 12, 62 + scale * wall)} textAnchor="middle">
         section, {write({ is: 'ratio', value: scale / map.scale, step: 0.1 }, 'mm').text} × the view
       </text>
-      <EndView part={part} map={map} x={width * 0.8} />
-    </g>
-  );
-}
-
-/** The end as seen from A, with a hexagon and holes on their circle. */
-function EndView({ part, map, x }: { readonly part: Part; readonly map: Mapping; readonly x: number }) {
-  const rings = [
-    ...new Set(part.features.flatMap((f) => [f.nearDiameter.nominal, f.farDiameter.nominal]).map((d) => Math.round(d * 1000) / 1000)),
-  ].filter((d) => d > 0);
-  const polygonRow = part.features.find((f) => f.form === 'polygon');
-  const hexagon =
-    part.details.find((d) => d.kind === 'hexagon')?.diameter?.nominal ?? (polygonRow?.sides === 6 ? polygonRow.across?.nominal : undefined);
-  const at = (r: number, degrees: number) =>
-    [x + map.scale * r * Math.cos((degrees * Math.PI) / 180), map.axis - map.scale * r * Math.sin((degrees * Math.PI) / 180)] as const;
-  return (
-    <g fill="none" stroke="var(--ink)" strokeWidth={1.4}>
-      {rings
-        .toSorted((a, b) => b - a)
-        .map((d, i) => (
-          <circle key={d} cx={x} cy={map.axis} r={(map.scale * d) / 2} fill={i === 0 ? 'var(--steel)' : 'none'} />
-        ))}
-      {part.features.some((f) => f.through === true) && (
-        <circle
-          cx={x}
-          cy={map.axis}
-          r={map.scale * Math.min(...part.features.filter((f) => f.side !== 'outside').map((f) => f.nearDiameter.nominal / 2))}
-          fill="var(--opening)"
-        />
-      )}
-      {hexagon !== undefined && (
-        <path
-          d={`M${[30, 90, 150, 210, 270, 330]
-            .map((a) =>
-              at(hexagon / Math.sqrt(3), a)
-                .map((v) => v.toFixed(1))
-                .join(' '),
-            )
-            .join('L')}Z`}
-        />
-      )}
-      {part.details
-        .filter((d) => d.kind === 'boltCircle')
-        .map((d) => (
-          <g key={d.id} strokeWidth={1}>
-            <circle cx={x} cy={map.axis} r={(map.scale * (d.width ?? 0)) / 2} strokeDasharray="8 2 2 2" strokeWidth={0.7} />
-            {Array.from({ length: d.count ?? 0 }, (_, i) => {
-              const [cx, cy] = at((d.width ?? 0) / 2, (d.angle ?? 0) + (360 * i) / (d.count ?? 1));
-              const ring = d.head?.diameter ?? d.thread?.nominal;
-              return (
-                <g key={i}>
-                  <circle cx={cx} cy={cy} r={(map.scale * (d.diameter?.nominal ?? 0)) / 2} fill="var(--opening)" />
-                  {ring !== undefined && (
-                    // a thread by the three quarters of a thin circle round its hole, as on a drawing
-                    <circle
-                      cx={cx}
-                      cy={cy}
-                      r={(map.scale * ring) / 2}
-                      strokeWidth={0.7}
-                      {...(d.thread && { pathLength: 4, strokeDasharray: '3 1', transform: `rotate(-80 ${String(cx)} ${String(cy)})` })}
-                    />
-                  )}
-                </g>
-              );
-            })}
-          </g>
-        ))}
-      <path
-        d={`M${x - map.scale * 4 - 30} ${map.axis}h${60 + map.scale * 8}M${x} ${map.axis - 30}v60`}
-        strokeWidth={0.6}
-        strokeDasharray="10 2 2 2"
-      />
+      <EndView part={part} end={endsShown(part)[0] ?? 'right'} map={map} x={width * 0.8} />
     </g>
   );
 }
 
 /** Up to two small places drawn larger in the spare corners, each with its ring and letter on the part. */
-export function Ringed({ part, map, width }: { readonly part: Part; readonly map: Mapping; readonly width: number }) {
-  const places = smallPlaces(part, map);
+export function Ringed({
+  part,
+  map,
+  width,
+  taken,
+}: {
+  readonly part: Part;
+  readonly map: Mapping;
+  readonly width: number;
+  /** sides where an end view stands */
+  readonly taken: readonly ('right' | 'left')[];
+}) {
+  const corners = [...(taken.includes('right') ? [] : [width - 52]), ...(taken.includes('left') ? [] : [52])];
+  const places = smallPlaces(part, map).slice(0, corners.length);
   const region = regionOf(part.contour);
   return (
     <g>
       {places.map((p, i) => {
         const letter = ['X', 'Y'][i] ?? '';
-        const [cx, cy, big] = [places.length > 1 && i === (places[0] && places[1] && places[0].z < places[1].z ? 0 : 1) ? 52 : width - 52, 62, 42];
+        // of two the one further to the left at the left
+        const other = places[1 - i];
+        const cx = (other && other.z > p.z ? corners.at(-1) : corners[0]) ?? width - 52;
+        const [cy, big] = [62, 42];
         const near = Math.max(8, p.reach * map.scale * 1.3);
         const k = Math.min(14, big / Math.max(p.reach * 1.2, 1e-6) / map.scale);
         const local: Mapping = {

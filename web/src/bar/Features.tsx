@@ -1,6 +1,7 @@
 import { type Part, threadOf, widestOf } from '@obra/core/drawing';
 import { thingOf } from '@obra/core/ref';
 import type { Mapping } from './mapping';
+import { type PickCell, picked } from './picked';
 import { rowNumber } from './rowNumber';
 
 /** Edges of the outside as they are seen: where it steps, and where its chamfers begin. */
@@ -79,7 +80,7 @@ export function Chosen({ part, map, row }: { readonly part: Part; readonly map: 
   return <rect x={x0} width={x1 - x0} y={map.y(r) - 2} height={2 * r * map.scale + 4} fill="none" stroke="var(--blue)" strokeWidth={2} />;
 }
 
-export function Hits({ part, map, onPick }: { readonly part: Part; readonly map: Mapping; readonly onPick: (cell: string) => void }) {
+export function Hits({ part, map, pick }: { readonly part: Part; readonly map: Mapping; readonly pick: PickCell }) {
   const corners = part.features
     .filter((f) => f.side === 'outside')
     .flatMap((f) => [
@@ -97,9 +98,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
             key={f.id}
             d={`M${x0.toFixed(1)} ${(map.axis - tall / 2).toFixed(1)}H${x1.toFixed(1)}v${tall.toFixed(1)}H${x0.toFixed(1)}z`}
             fill="transparent"
-            role="button"
-            aria-label={`row ${rowNumber(part, f.id)}`}
-            onClick={() => onPick(`${f.id}.size`)}
+            {...picked(pick, `${f.id}.size`, `row ${rowNumber(part, f.id)}`)}
           />
         );
       })}
@@ -109,9 +108,7 @@ export function Hits({ part, map, onPick }: { readonly part: Part; readonly map:
           className="corner"
           transform={`translate(${map.x(c.z).toFixed(1)} ${map.y(c.r).toFixed(1)})`}
           r={6}
-          role="button"
-          aria-label={`${c.says} of row ${rowNumber(part, thingOf(c.id))}`}
-          onClick={() => onPick(c.id)}
+          {...picked(pick, c.id, `${c.says} of row ${rowNumber(part, thingOf(c.id))}`)}
         />
       ))}
     </g>

@@ -88,7 +88,7 @@ describe('labels', () => {
         for (const one of placed) {
           expect(one.level).toBeLessThan(3);
           expect([labels[Number(one.id)]?.text, labels[Number(one.id)]?.short]).toContain(one.text);
-          expect(Math.abs(one.x - one.at)).toBeLessThanOrEqual(160);
+          expect(Math.abs(one.foot - one.at)).toBeLessThanOrEqual(160);
           const [from, to] = [one.x - widthOf(one.text) / 2, one.x + widthOf(one.text) / 2];
           expect(from >= 0 && to <= 1280).toBe(true);
           for (const other of placed)

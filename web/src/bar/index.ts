@@ -5,4 +5,5 @@ export { rowNumber } from './rowNumber';
 export { SmallOutline, SmallPart, Stamp } from './Stamp';
 export { HoldingPicture } from './HoldingPicture';
 export { SettingPicture } from './SettingPicture';
+export type { Typing } from './CellInPicture';
 export type { Movable, Moved } from './MoveHolding';

@@ -1,4 +1,4 @@
-/** A label above or below the picture, and how far it was moved to clear its neighbours. */
+/** A label above or below the picture. */
 export interface Label {
   readonly id: string;
   readonly text: string;
@@ -11,55 +11,108 @@ export interface Label {
 }
 
 export interface Placed extends Label {
+  /** middle of the text */
   readonly x: number;
-  /** 0 is nearest to the part */
+  /** 0 is nearest to the part; a length in its own span stands at 0 */
   readonly level: number;
+  /** where its leader comes to the text: straight along the part from what it points at, then straight to it */
+  readonly foot: number;
 }
 
 const CHARACTER = 7.6;
+/** Between texts on one level: a letter and a little. */
 const GAP = 10;
-/** A level further away costs as much as this many px to the side. */
-const LEVEL = 34;
+/** A leader keeps this far from texts that it passes, and from other leaders, px. */
+const CLEAR = 6;
+/** Within the ends of its text. */
+const INSIDE = 3;
+/** What a level further away, a short name, and being left out cost beside a px of leader. */
+const [LEVEL, SHORT, LEFT_OUT] = [22, 160, 900];
 /** A label is moved aside this far at most, px. */
 const FAR = 150;
+/** Ways that are looked at side by side. */
+const WAYS = 12;
 
 export const widthOf = (text: string): number => text.length * CHARACTER;
 
+/** Labels placed so far, from the left: how far each level is taken, where the last leader stands, what it cost. */
+interface Way {
+  readonly edges: readonly number[];
+  readonly foot: number;
+  readonly cost: number;
+  readonly last: Placed | undefined;
+  readonly before: Way | undefined;
+}
+
 /**
- * Places labels in a few lines, each as near to what it points at as it can stand clear of the others and inside the picture. One that has no room is said short;
- * one that has no room even so is left out.
+ * Places labels in a few levels, each as near to what it points at as it can stand: texts keep a letter's gap, leaders cross neither each other nor a text. A length
+ * that fits stands in its own span. One that has no room is said short; one that has no room even so is left out. From the left, the best of several ways.
  */
 export function place(labels: readonly Label[], width: number, levels = 3): readonly Placed[] {
-  const taken: { readonly from: number; readonly to: number; readonly level: number }[] = [];
-  const free = (from: number, to: number, level: number) => taken.every((t) => t.level !== level || from - GAP >= t.to || to + GAP <= t.from);
-  const spot = (label: Label, text: string): { x: number; level: number } | undefined => {
-    const half = widthOf(text) / 2;
-    const inside = (x: number) => Math.min(Math.max(x, half + 4), width - half - 4);
-    let best: { x: number; level: number; cost: number } | undefined;
-    const least = label.span > 0 && 2 * half > label.span - 6 ? 1 : 0;
-    for (let level = least; level < levels; level++) {
-      const near = inside(label.at);
-      const edges = taken.filter((t) => t.level === level).flatMap((t) => [t.from - GAP - half, t.to + GAP + half]);
-      // in line with its own span a length does not move aside
-      for (const x of level === 0 && label.span > 0 ? [near] : [near, ...edges]) {
-        const cost = (level - least) * LEVEL + Math.abs(x - label.at);
-        if (x !== inside(x) || Math.abs(x - label.at) > FAR || (best && cost >= best.cost) || !free(x - half, x + half, level)) continue;
-        best = { x, level, cost };
-      }
-    }
-    return best;
-  };
   const placed = new Map<string, Placed>();
-  // whole texts first, from the middle outwards in reading order; then those that are said short
-  for (const short of [false, true])
-    for (const label of labels) {
-      const text = short ? label.short : label.text;
-      if (placed.has(label.id) || text === undefined) continue;
-      const found = spot(label, text);
-      if (!found) continue;
-      const half = widthOf(text) / 2;
-      taken.push({ from: found.x - half, to: found.x + half, level: found.level });
-      placed.set(label.id, { ...label, text, ...found });
+  const led: Label[] = [];
+  for (const label of labels) {
+    const half = widthOf(label.text) / 2;
+    if (label.span > 0 && 2 * half <= label.span - 6 && label.at - half >= 4 && label.at + half <= width - 4)
+      placed.set(label.id, { ...label, x: label.at, level: 0, foot: label.at });
+    else led.push(label);
+  }
+  const first = labels.some((l) => l.span > 0) ? 1 : 0;
+  let ways: readonly Way[] = [{ edges: Array.from({ length: levels }, () => -GAP), foot: -Infinity, cost: 0, last: undefined, before: undefined }];
+  let behind = -Infinity;
+  for (const label of led.toSorted((a, b) => a.at - b.at)) {
+    // two that point at one place stand beside each other
+    const at = Math.max(label.at, behind + CLEAR);
+    behind = at;
+    const best: Way[] = [];
+    const texts = label.short === undefined ? [label.text] : [label.text, label.short];
+    for (const before of ways) {
+      keepBest(best, before.cost + LEFT_OUT, () => ({ ...before, cost: before.cost + LEFT_OUT, last: undefined, before }));
+      for (const text of texts)
+        for (let level = first; level < levels; level++)
+          for (const { x, foot } of spots(before, at, widthOf(text) / 2, level, width)) {
+            const cost = before.cost + (level - first) * LEVEL + Math.abs(foot - at) + 0.15 * Math.abs(x - at) + (text === label.text ? 0 : SHORT);
+            keepBest(best, cost, () => ({
+              edges: before.edges.map((edge, l) => (l === level ? x + widthOf(text) / 2 : l < level ? Math.max(edge, foot + CLEAR - GAP) : edge)),
+              foot,
+              cost,
+              last: { ...label, at, text, x, foot, level },
+              before,
+            }));
+          }
     }
+    ways = best;
+  }
+  for (let way = ways[0]; way; way = way.before) if (way.last) placed.set(way.last.id, way.last);
   return labels.flatMap((l) => placed.get(l.id) ?? []);
+}
+
+/** Puts a way among the best, which stand in order, if it is one of them; of equals the earlier one. */
+function keepBest(best: Way[], cost: number, make: () => Way): void {
+  if (best.length === WAYS && cost >= (best.at(-1)?.cost ?? 0)) return;
+  let i = best.length;
+  while (i > 0 && (best[i - 1]?.cost ?? 0) > cost) i--;
+  best.splice(i, 0, make());
+  if (best.length > WAYS) best.pop();
+}
+
+/** Where a text may stand on a level, to the right of what stands there, its leader clear of the texts that it passes and of the last leader. */
+function spots(
+  { edges, foot }: Way,
+  at: number,
+  half: number,
+  level: number,
+  width: number,
+): readonly { readonly x: number; readonly foot: number }[] {
+  const [least, most] = [Math.max((edges[level] ?? 0) + GAP + half, half + 4), width - half - 4];
+  let from = foot + CLEAR;
+  for (let l = 0; l < level; l++) from = Math.max(from, (edges[l] ?? 0) + CLEAR);
+  const found: { x: number; foot: number }[] = [];
+  for (const wanted of [at, at - half + INSIDE, at + half - INSIDE, least]) {
+    const x = Math.max(least, wanted);
+    const end = Math.max(Math.min(Math.max(at, x - half + INSIDE), x + half - INSIDE), from);
+    if (x > most || end > x + half - INSIDE || Math.abs(end - at) > FAR || found.some((f) => f.x === x)) continue;
+    found.push({ x, foot: end });
+  }
+  return found;
 }

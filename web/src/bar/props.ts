@@ -5,7 +5,9 @@ import type { Step } from '@obra/core/operations';
 import type { Units } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import type { Region } from '@obra/core/stock';
+import type { Typing } from './CellInPicture';
 import type { Movable } from './MoveHolding';
+import type { PickCell } from './picked';
 
 export interface BarPictureProps {
   readonly part: Part | undefined;
@@ -23,10 +25,16 @@ export interface BarPictureProps {
   readonly marks?: Readonly<Record<string, 'in' | 'over' | 'under' | 'cannotTell'>>;
   /** checks, marked at the row they are about */
   readonly findings?: readonly Finding[];
-  readonly onPick?: (row: string) => void;
+  /** sizes and corners are typed in the picture */
+  readonly typing?: Typing | undefined;
   /** jaws, steady and centre may be moved by hand */
   readonly movable?: Movable | undefined;
   readonly height?: number;
 }
 
-export type PictureProps = BarPictureProps & { readonly part: Part; readonly width: number; readonly height: number };
+export type PictureProps = BarPictureProps & {
+  readonly part: Part;
+  readonly width: number;
+  readonly height: number;
+  readonly pick?: PickCell | undefined;
+};

@@ -26,9 +26,7 @@ import { useSharedBar } from '../../work/useSharedBar';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
 import { Drawing } from './drawing';
-import { type Column, focusSoon } from './drawing/cells';
 import { noteChanges } from './drawing/Changes';
-import { ask, spareOf } from './drawing/spareColumns';
 import { Holding } from './Holding';
 import { Inspection, marksOf } from './Inspection';
 import { JobSays } from './JobSays';
@@ -36,6 +34,7 @@ import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
 import { TakeOut } from './TakeOut';
 import { useMovable } from './useMovable';
+import { useTyping } from './useTyping';
 import { barRadius, type JobView } from './view';
 
 /** One job, once it is there. */
@@ -253,15 +252,6 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
   );
 });
 
-/** Puts the cursor into the cell of what was pressed in the picture; a column that stood back comes. */
-function goToCell(cell: string): void {
-  const own = spareOf((cell.split('.')[1] ?? '') as Column);
-  if (own) ask(own);
-  const there = document.querySelector<HTMLElement>(`[data-cell="${cell}"]`);
-  if (there) there.focus();
-  else focusSoon(cell);
-}
-
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
   const { part, units, job, setup, step, shop, plan } = view;
   const typed = useMemo(
@@ -277,6 +267,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
   const bar = shop.bars.find((b) => b.id === plan?.routes[0]?.bar.id);
   const radius = bar && barRadius(view);
   const movable = useMovable(view, stage);
+  const typing = useTyping(view);
   return (
     <BarPicture
       part={shown}
@@ -292,7 +283,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       {...(marks && { marks })}
       {...(movable && { movable })}
       chosen={stage === 'drawing' ? view.chosen : undefined}
-      onPick={goToCell}
+      typing={stage === 'drawing' ? typing : undefined}
     />
   );
 }

@@ -27,11 +27,11 @@ export const asksOf: Readonly<Record<DetailKind, Asks>> = {
   centre: { on: 'end', size: 'A 2.5, B 4' },
   countersink: { on: 'hole', size: 'diameter at the face', angle: '90' },
   mark: { on: 'row', at: 'from its edge', size: 'words' },
-  crossHole: { on: 'outside', at: 'from its edge', size: '5, M5, 6 H7 reamed', angle: 'degrees round', count: true },
-  flat: { on: 'outside', at: 'from its edge', size: 'across', length: 'whole row', angle: 'degrees round', count: true },
+  crossHole: { on: 'outside', at: 'from its edge', size: '5, M5, 6 H7 reamed', angle: 'degrees', count: true },
+  flat: { on: 'outside', at: 'from its edge', size: 'across', length: 'whole row', angle: 'degrees', count: true },
   hexagon: { on: 'outside', at: 'from its edge', size: 'across flats', length: 'whole row' },
   keyway: { on: 'row', at: 'from its edge', size: 'by size, or 6 x 3.5', length: 'length' },
-  slot: { on: 'end', size: '2 x 3: width x depth', angle: 'degrees round' },
+  slot: { on: 'end', size: '2 x 3: width x depth', angle: 'degrees' },
   boltCircle: { on: 'end', at: 'circle', size: '6, M6 x 12, 6.6 cbore 11 x 6', angle: 'first at', count: true },
 };
 

@@ -46,6 +46,8 @@ interface RowProps {
   readonly thread: boolean;
   /** marked together with others: what is typed in one is typed in all */
   readonly marked: boolean;
+  /** the one that the slate and the picture speak of */
+  readonly inHand: boolean;
   /** what was understood as the size, in short */
   readonly short: string;
   readonly bad: boolean;
@@ -62,7 +64,7 @@ interface RowProps {
 }
 
 /** Width of a typed letter, of one of what was understood, and of the edges about them, px. */
-const [TYPED, SAID, EDGES] = [8.6, 6.8, 26];
+const [TYPED, SAID, EDGES] = [8.6, 6.8, 32];
 
 /** What a cell was understood as, at its right, where there is room beside what was typed; else it is told of the row in hand. */
 const Understood = ({ text, beside, room }: { readonly text: string; readonly beside: string; readonly room: number }) =>
@@ -73,7 +75,7 @@ const Understood = ({ text, beside, room }: { readonly text: string; readonly be
   );
 
 /** One row of the drawing: its cells, what each was understood as, and its actions. Everything shown comes in as text, so that it is drawn again only when it changes. */
-export const Row = memo(function Row({ row, list, where, number, last, columns, room, threads, thread, marked, acts, ...shown }: RowProps) {
+export const Row = memo(function Row({ row, list, where, number, last, columns, room, threads, thread, marked, inHand, acts, ...shown }: RowProps) {
   const [focused, setFocused] = useState<Column>();
   const { line, grip } = useMovable(row.id);
   const outside = list === 'outside';
@@ -112,7 +114,7 @@ export const Row = memo(function Row({ row, list, where, number, last, columns, 
   };
   const choices = focused === 'size' ? completions(row.size.text, row.size.units, outside ? 'outside' : 'inside') : [];
   return (
-    <tr {...line} className={`${focused ? 'at' : ''} ${marked ? 'marked' : ''} ${line.className}`}>
+    <tr {...line} className={`${focused || inHand ? 'at' : ''} ${marked ? 'marked' : ''} ${line.className}`}>
       <td className="grab">
         <span className="d-flex align-items-center">
           <button

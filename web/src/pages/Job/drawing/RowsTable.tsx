@@ -153,6 +153,7 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
       used={used}
       threads={threads}
       marked={marked.length > 1 ? marks : none}
+      inHand={rows.some((r) => r.id === view.chosen) ? view.chosen : undefined}
       acts={steady}
     />
   );
@@ -173,13 +174,28 @@ interface LinesProps {
   readonly used: readonly Spare[];
   readonly threads: boolean;
   readonly marked: readonly string[];
+  readonly inHand: string | undefined;
   readonly acts: RowActs;
 }
 
 /** Widths of the columns of size and length beside the others, px where there is room. */
 const [SIZE, LENGTH] = [230, 150];
 
-const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, list, started, columns, used, threads, marked, acts }: LinesProps) {
+const Lines = memoSteady(function Lines({
+  rows,
+  features,
+  checks,
+  rule,
+  units,
+  list,
+  started,
+  columns,
+  used,
+  threads,
+  marked,
+  inHand,
+  acts,
+}: LinesProps) {
   const nameOf = (id: string) => `row ${String(rows.findIndex((r) => r.id === id) + 1)}`;
   const move = (id: string, to: string) => acts.drop(to, id);
   const outside = list === 'outside';
@@ -252,6 +268,7 @@ const Lines = memoSteady(function Lines({ rows, features, checks, rule, units, l
                 room={room}
                 threads={threads}
                 marked={marked.includes(row.id)}
+                inHand={inHand === row.id}
                 acts={acts}
                 {...rowSaid({ row, list, last, feature: read.get(row.id), check: gravest.get(row.id), rule, units })}
               />
