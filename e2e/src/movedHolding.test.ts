@@ -133,7 +133,7 @@ it('a steady is moved along the bar that it carries, and stands where it was let
   expect(await it.evaluate((e) => e.getAttribute('aria-valuetext'))).toMatch(/steady [\d.]+ mm from the face: .*a light cut bends it/);
   await it.evaluate((e) => (e as SVGElement).focus());
   await page.keyboard.press('PageUp');
-  await page.waitForFunction((was) => Number((document.querySelector('#steady-at') as HTMLInputElement).value) > was, { timeout: 20_000 }, before);
+  await page.waitForFunction((was) => Number(document.querySelector<HTMLInputElement>('#steady-at')?.value) > was, { timeout: 20_000 }, before);
   expect(await at()).toBeCloseTo(before + 5, 6);
   await sees(page, 'steady');
 });
