@@ -275,6 +275,26 @@ describe('rows', () => {
     expect((await jobNow(id)).drawing.outside[1]).toEqual(b);
   });
 
+  it('a shoulder is dragged in the picture in steps as fine as the drawing: its length stands beside the hand, letting go is one undo', async () => {
+    const [a] = (await jobNow(id)).drawing.outside;
+    const grip = await page.$(`[data-shoulder="${a?.id ?? ''}"]`);
+    const box = await grip?.boundingBox();
+    if (!box) throw new Error('no shoulder');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 3];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let i = 1; i <= 10; i++) await page.mouse.move(x - 3 * i, y);
+    const shown = await page.$eval('.moving:not(:empty)', (e) => e.textContent);
+    expect(shown).toMatch(/^\d+$/);
+    expect(Number(shown)).toBeGreaterThan(Number(a?.length.text));
+    expect((await jobNow(id)).drawing.outside[0]?.length.text).toBe(a?.length.text);
+    await page.mouse.up();
+    await page.waitForFunction((text) => [...document.querySelectorAll('.dims text')].some((e) => e.textContent === text), {}, shown);
+    expect((await jobNow(id)).drawing.outside[0]?.length.text).toBe(shown);
+    await press(page, 'undo');
+    expect((await jobNow(id)).drawing.outside[0]).toEqual(a);
+  });
+
   it('everything in the picture is reached by keys: one stop of Tab, arrows from one to the next, Enter opens and closes', async () => {
     await page.$eval('[data-testid="bar"] [data-pick][tabindex="0"]', (e) => (e as SVGElement).focus());
     const at = () =>

@@ -23,8 +23,23 @@ export function checkDrawing(
   checkWalls(features, details, findings);
   checkSeats(drawing, features, findings);
   checkSlips(drawing, findings);
+  checkTaperThreads(features, findings);
   // while a row is not understood its neighbours have corners that are none
   if (!findings.some((f) => f.severity === 'stop')) checkSharp(drawing, features, details, findings);
+}
+
+/** A taper pipe thread is drawn and turned as its cone: its thread is nobody's step yet. */
+function checkTaperThreads(features: readonly Feature[], findings: Finding[]): void {
+  for (const f of features)
+    if (f.form === 'taper' && f.taper !== undefined && /^(?:Rc?|NPT) /.test(f.taper))
+      findings.push({
+        code: 'taper-thread',
+        about: `${f.id}.diameter`,
+        severity: 'caution',
+        says: say`the thread of ${f.taper} is not in the route: only its cone of 1 in 16 is turned`,
+        why: say`cut it with a taper pipe ${f.side === 'outside' ? 'die' : 'tap'}, or single point with the slide or the tailstock set to that cone; sealed, and tried with its gauge or its mate until the gauge plane stands right`,
+        mends: [],
+      });
 }
 
 const put = (at: string, value: unknown, says: Sentence): Mend => ({ says, to: 'job', edits: [{ op: 'put', at, value }] });

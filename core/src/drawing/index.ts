@@ -5,6 +5,8 @@ export { faceOf, innerOf, inward, letterOf, longOf, mouthOf, otherEnd, rowAt, su
 export { envelopeOf, isShaped, settingOf, widestOf } from './envelope';
 export { facesNamed, type ListName, listNames, pathOf } from './faces';
 export { type EndShape, endView, wantsEndView } from './endView';
+export { placeSaid, reaches, treatedAt } from './treated';
+export { finenessOf, isPlain, writeFine } from './fineness';
 export { fitOf, type FitOf, looseToTight } from './fitOf';
 export { measuredCold, parseWant } from './mates';
 export { namedByPart, ownName } from './ownName';

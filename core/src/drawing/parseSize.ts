@@ -12,7 +12,7 @@ import {
   tidy,
   type Units,
 } from '../quantity';
-import { drillNamed, generalTolerance, readExternalThread, readInternalThread, toleranceClass } from '../standards';
+import { drillNamed, generalTolerance, readExternalThread, readInternalThread, taperPipe, type TaperPipe, toleranceClass } from '../standards';
 import { parseTaper } from './parseTaper';
 import type { Limits, Size } from './types';
 
@@ -43,6 +43,8 @@ function readSizeCell(text: string, units: Units, where: 'outside' | 'inside' = 
       ? { kind: 'thread', designation: thread.thread.designation, leftHand: thread.thread.leftHand }
       : unknown(thread.says, thread.nearest);
   }
+  const pipe = taperPipe(t.replace(/\s*>$/, ''), where);
+  if (pipe) return pipeSize(pipe, where, t.endsWith('>'));
   const taper = parseTaper(t, units, readDiameter);
   if (taper) return taper;
   const made = /^(.*\S)\s+(drill(?:ed)?|bore[d]?|ream(?:ed)?)$/i.exec(t);
@@ -50,6 +52,14 @@ function readSizeCell(text: string, units: Units, where: 'outside' | 'inside' = 
   if (!made || size.kind !== 'diameter') return size;
   const how = made[2]?.toLowerCase() ?? '';
   return { ...size, made: how.startsWith('ream') ? 'reamed' : how.startsWith('bore') ? 'bored' : 'drilled' };
+}
+
+/** A taper pipe thread is turned as its cone, the small end outwards on an outside one, the wide mouth outwards on an inside one; 'R 1/2 >' has it at end B. */
+function pipeSize({ name, inside, slope, diameter: wide }: TaperPipe, where: 'outside' | 'inside', atB: boolean): Size {
+  if (inside !== (where === 'inside'))
+    return unknown(inside ? say`${name} is a thread in a hole; outside it is R` : say`${name} is an outside thread; in a hole it is Rc`, []);
+  if (atB && !inside) return { kind: 'taper', far: general(wide), slope, narrows: 'far', name };
+  return { kind: 'taper', near: general(wide), slope, narrows: inside ? 'far' : 'near', name };
 }
 
 function readDiameter(t: string, units: Units): Size {

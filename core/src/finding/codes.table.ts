@@ -32,6 +32,7 @@ export const codes = {
   'nominal-excluded': 'drawing',
   'over-dimensioned': 'drawing',
   'press-exceeds-yield': 'drawing',
+  'taper-thread': 'drawing',
   'relation-orphaned': 'drawing',
   'relation-unknown': 'drawing',
   'row-inside-out': 'drawing',

@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { type Feature, type Limits, measuredCold, parseWant } from '../drawing';
+import { type Feature, type Limits, measuredCold, parseWant, reaches, treatedAt } from '../drawing';
 import { mateName } from './beside/fitted';
 import type { Reason } from '../finding';
 import { length, parseLength, say, tidy } from '../quantity';
@@ -18,7 +18,7 @@ export const emeried = (facts: Facts, row: Feature): boolean =>
 
 /** A row that is hardened and finer than quenching leaves it: ground afterwards. */
 export const ground = (facts: Facts, row: Feature): boolean =>
-  facts.job.drawing.treatment.some((t) => t.kind === 'harden') &&
+  facts.job.drawing.treatment.some((t) => t.kind === 'harden' && reaches(t, row, facts.part)) &&
   row.form === 'cylinder' &&
   row.nearDiameter.from !== 'general' &&
   row.nearDiameter.max - row.nearDiameter.min <= practice.emeriedTo;
@@ -30,8 +30,8 @@ export const forGrinding = ({ part }: Facts, row: Feature): number =>
 
 /** Metal that plating adds to a size, on diameter: off an outside, into a bore. */
 export function platedBy(facts: Facts, row: Feature): number {
-  const plate = facts.job.drawing.treatment.find((t) => t.kind === 'plate');
-  const read = plate && parseLength(plate.value.text, plate.value.units);
+  const plate = facts.job.drawing.treatment.find((t) => t.kind === 'plate' && reaches(t, row, facts.part));
+  const read = plate && parseLength(treatedAt(plate.value).rest, plate.value.units);
   const side = read?.ok && read.value <= practice.thickestPlating ? read.value : 0;
   return (row.side === 'outside' ? -2 : 2) * side;
 }

@@ -20,6 +20,8 @@ export { countersinkDepth, doesItPass, screwHoles } from './screws';
 export { type BearingLoad, ringLimits, seatClass } from './bearings';
 export { fitHabits, type Intent, suggestFit } from './suggestFit';
 export { fullThreadOf, percentOfThread, type TapDrill, tapDrills } from './tapDrills';
+export { taperPipe, type TaperPipe } from './taperPipe';
+export { COLOUR_WITHIN, temperColour } from './temperColours';
 export { compoundTravel, namedTaper, setOver, sineBarHeight, stillToGoIn, taper, type Taper, type TaperKnown } from './tapers';
 export type { Bounds, Thread } from './thread';
 export { type DrawnThread, readExternalThread, readInternalThread, threadLimits, threadsNear } from './threads';

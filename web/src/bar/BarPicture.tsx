@@ -6,6 +6,7 @@ import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRou
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { memoSteady, useSteady } from '../shell/useSteady';
 import { CellInPicture, type OpenCell } from './CellInPicture';
+import { DragShoulders } from './DragShoulders';
 import { Dimensions, footOf } from './Dimensions';
 import { END_ROOM, endsShown, EndView } from './EndView';
 import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
@@ -210,6 +211,7 @@ function Picture(props: PictureProps) {
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
       {!turned && props.findings && <CheckMarks part={part} map={map} findings={props.findings} units={units} />}
       {show === 'drawing' && <Dimensions {...props} map={map} />}
+      {show === 'drawing' && props.typing && <DragShoulders part={part} map={map} typing={props.typing} />}
       {show === 'drawing' && props.pick && <Hits part={part} map={map} pick={props.pick} />}
     </>
   );

@@ -5,6 +5,8 @@ export interface Typing {
   readonly text: (cell: string) => string;
   readonly put: (cell: string, text: string) => void;
   readonly said: (cell: string) => { readonly text: string; readonly bad: boolean };
+  /** the length of a row that a hand moves, in steps of the drawing's own fineness; nothing where it is not a plain one */
+  readonly moved: (row: string, mm: number) => { readonly text: string; readonly mm: number } | undefined;
   readonly choose: (row: string) => void;
 }
 

@@ -1,5 +1,5 @@
 import type { Detail, Section } from '@obra/core/document';
-import { type ListName, listNames, parseBottom, parseEdge, pathOf } from '@obra/core/drawing';
+import { finenessOf, isPlain, type ListName, listNames, parseBottom, parseEdge, pathOf, writeFine } from '@obra/core/drawing';
 import { writeSentence } from '@obra/core/quantity';
 import type { Typing } from '../../bar';
 import { useSteady } from '../../shell/useSteady';
@@ -58,6 +58,10 @@ export function useTyping({ job, part, units, open, choose }: JobView): Typing {
         units,
       });
       return column === 'length' ? { text: said.long, bad: said.longBad } : { text: said.said, bad: said.bad };
+    },
+    moved: (id, mm) => {
+      const row = drawing.outside.find((r) => r.id === id);
+      return row && row.from === undefined && isPlain(row.length) ? writeFine(mm, finenessOf(drawing, row.length.units)) : undefined;
     },
     choose,
   });

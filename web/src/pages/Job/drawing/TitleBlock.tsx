@@ -1,5 +1,7 @@
-import type { Cell, Drawing } from '@obra/core/document';
-import { parseHeat, writeMinutes } from '@obra/core/quantity';
+import type { Drawing } from '@obra/core/document';
+import { placeSaid, treatedAt } from '@obra/core/drawing';
+import { parseHeat, type Units, writeMinutes, writeSentence } from '@obra/core/quantity';
+import { temperColour } from '@obra/core/standards';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import { bothScales } from '../../../fields';
@@ -14,17 +16,26 @@ const fields: readonly (readonly [key: string, label: string])[] = [
   ['notes', 'notes'],
 ];
 const kinds: readonly (readonly [Drawing['treatment'][number]['kind'], string, string])[] = [
-  ['harden', 'harden', '58 HRC'],
+  ['harden', 'harden', '58 HRC, tip 12'],
   ['temper', 'temper', '260 °C, 1 h'],
-  ['plate', 'plate, allowance a side', '0.01'],
+  ['plate', 'plate, allowance a side', '0.01 rows 2, 3'],
   ['black', 'cold black', ''],
 ];
 
-/** What a heat treatment was understood as, in both scales. */
-function heatSaid({ text, units }: Cell): string {
-  const { celsius, asked, minutes } = parseHeat(text, units);
-  if (asked !== undefined) return `${String(asked)} °C or °F?`;
-  return [...(celsius === undefined ? [] : [bothScales(celsius)]), ...(minutes === undefined ? [] : [writeMinutes(minutes)])].join(', ');
+/** What a treatment was understood as: how hot in both scales, how long, where. */
+function treatmentSaid({ kind, value }: Drawing['treatment'][number], show: Units): string {
+  const at = treatedAt(value);
+  const { celsius, asked, minutes } = parseHeat(at.rest, value.units);
+  const hot = kind === 'harden' || kind === 'temper';
+  const colour = kind === 'temper' && celsius === undefined ? temperColour(at.rest) : undefined;
+  const place = placeSaid(at);
+  return [
+    ...(hot && asked !== undefined ? [`${String(asked)} °C or °F?`] : []),
+    ...(hot && celsius !== undefined ? [bothScales(celsius)] : []),
+    ...(colour ? [`about ${bothScales(colour.celsius)}`] : []),
+    ...(hot && minutes !== undefined ? [writeMinutes(minutes)] : []),
+    ...(place ? [writeSentence(place, show)] : []),
+  ].join(', ');
 }
 
 /** Title block, notes, heat treatment and plating. */
@@ -66,11 +77,11 @@ export function TitleBlock({ view }: { readonly view: JobView }) {
               label={`value, ${t.kind}`}
               cell={t.value}
               units={units}
-              wide={120}
+              wide={150}
               placeholder={kinds.find(([k]) => k === t.kind)?.[2] ?? ''}
               onType={(c) => open.edit([{ op: 'put', at: `drawing/treatment/#${t.id}/value`, value: c }], 'job', `${t.id}.value`)}
             />
-            {(t.kind === 'harden' || t.kind === 'temper') && <span className="quiet">{heatSaid(t.value)}</span>}
+            <span className="quiet">{treatmentSaid(t, units)}</span>
             <Delete name={t.kind} onDelete={() => open.edit([{ op: 'remove', at: `drawing/treatment/#${t.id}` }])} />
           </div>
         ))}
