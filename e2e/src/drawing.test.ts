@@ -256,6 +256,7 @@ describe('rows', () => {
       await page.keyboard.type(text);
     };
     await open('size Ø 19 h7');
+    await page.waitForSelector('[data-picture-cell]');
     expect(await page.$eval('[data-picture-cell]', (e) => (e as HTMLInputElement).value)).toBe('19 h7');
     await typed('18 h7');
     await sees(page, 'Ø 18 h7');
@@ -277,7 +278,7 @@ describe('rows', () => {
 
   it('a shoulder is dragged in the picture in steps as fine as the drawing: its length stands beside the hand, letting go is one undo', async () => {
     const [a] = (await jobNow(id)).drawing.outside;
-    const grip = await page.$(`[data-shoulder="${a?.id ?? ''}"]`);
+    const grip = await page.waitForSelector(`[data-shoulder="${a?.id ?? ''}"]`);
     const box = await grip?.boundingBox();
     if (!box) throw new Error('no shoulder');
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 3];

@@ -140,7 +140,9 @@ describe('the picture', () => {
 
   it('puts the cursor in the row that is pressed', async () => {
     await page.click('[data-testid="bar"] [aria-label="row 1"]');
-    expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset['cell'])).toBe('s1.size');
+    await page.waitForFunction(() => document.activeElement?.getAttribute('data-picture-cell') === 's1.size');
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('[data-picture-cell]', { hidden: true });
   });
 
   it('zooms by the wheel and fits again by 0', async () => {

@@ -18,6 +18,7 @@ import {
   stored,
   untilStep,
   settle,
+  showColumn,
 } from './harness';
 
 describe('two windows of one browser', () => {
@@ -42,6 +43,7 @@ describe('two windows of one browser', () => {
 
   it('show each other’s changes, and undo ends where another window went on', async () => {
     await two.bringToFront();
+    await showColumn(two, 'note');
     await fill(two, 'note, row 1', 'mine');
     await saved(two);
     await one.bringToFront();

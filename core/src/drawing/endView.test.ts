@@ -1,6 +1,6 @@
 /* What an end shows: outlines against closed forms of plane geometry. */
 import { blankDrawing, type Detail, type Section } from '../document';
-import { endView, wantsEndView } from './endView';
+import { endView } from './endView';
 import { readDrawing } from './readDrawing';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });
@@ -62,11 +62,4 @@ it('holes on a circle stand at their angle, tapped ones with their thread; a hol
   const across = seen([row('a', '30', '20')], [detail('crossHole', 'a', '10', { at: mm('10') })]).filter((s) => s.kind === 'hidden');
   expect(across).toHaveLength(2);
   for (const side of across) if ('points' in side) expect(Math.hypot(...(side.points[1] ?? [0, 0]))).toBeCloseTo(15, 6);
-});
-
-it('is wanted only where the section does not say it all', () => {
-  const part = (details: readonly Detail[]) => readDrawing({ ...blankDrawing(), outside: [row('a', '30', '20')], details: [...details] });
-  expect(wantsEndView(part([]))).toBe(false);
-  expect(wantsEndView(part([detail('groove', 'a', '20 x 3', { at: mm('5') })]))).toBe(false);
-  expect(wantsEndView(part([detail('keyway', 'a', '8', { at: mm('2'), length: mm('10') })]))).toBe(true);
 });

@@ -14,12 +14,6 @@ const STEP = 2;
 /** Edges nearer than this are one, mm. */
 const SAME = 0.005;
 
-/** Kinds that a section does not show as they are. */
-const beside = new Set<PartDetail['kind']>(['flat', 'hexagon', 'keyway', 'crossHole', 'boltCircle', 'slot']);
-
-/** The section alone does not show what this part is. */
-export const wantsEndView = (part: Part): boolean => part.details.some((d) => beside.has(d.kind)) || part.features.some((f) => f.form === 'polygon');
-
 /**
  * The end of a part as it is seen, what lies furthest first: what stands out beyond what is nearer, its flats, keyways and holes where they are. What the section shows towards its viewer lies at
  * the left of the end view from A, at the right of that from B.

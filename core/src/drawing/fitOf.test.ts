@@ -1,7 +1,8 @@
 /* Both halves of a fit beside each other. ISO 286-2 limits and ISO 492 ring tolerances as named beside each check, from memory. */
 import { blankDrawing, type Mate } from '../document';
 import { writeSentence } from '../quantity';
-import { fitOf, looseToTight } from './fitOf';
+import { fitOf } from './fitOf';
+import { looseToTight } from './looseToTight';
 import { readDrawing } from './readDrawing';
 
 const mm = (text: string) => ({ text, units: 'mm' as const });

@@ -1,4 +1,4 @@
-import { figure, type Figure, length, say, type Sentence, tidy } from '../quantity';
+import { figure, type Figure, tidy } from '../quantity';
 import type { Feature, MateLimits } from './types';
 
 interface Band {
@@ -39,14 +39,3 @@ export function fitOf(side: Feature['side'], { limits, other }: MateLimits): Fit
     likely: [figure('length', 'fitLikelyTight', middles, step), figure('length', 'fitLikelyLoose', middles, step)],
   };
 }
-
-/**
- * From how tight to how loose, in words. @param tight hole less shaft at its least, mm @param loose at its most
- * @example writeSentence(looseToTight(-0.012, 0.002), 'mm') // 'from 0.002 mm loose to 0.012 mm tight'
- */
-export const looseToTight = (tight: number, loose: number): Sentence =>
-  loose <= 0
-    ? say`${length(-loose, 0.001)} to ${length(-tight, 0.001)} tight`
-    : tight >= 0
-      ? say`${length(tight, 0.001)} to ${length(loose, 0.001)} loose`
-      : say`from ${length(loose, 0.001)} loose to ${length(-tight, 0.001)} tight`;

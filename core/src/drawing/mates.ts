@@ -16,7 +16,7 @@ import {
 } from '../quantity';
 import { thingOf } from '../ref';
 import { type BearingLoad, fit, fitHabits, type Intent, materialOf, ringLimits, seatClass, sizeLimits, suggestFit } from '../standards';
-import { looseToTight } from './fitOf';
+import { looseToTight } from './looseToTight';
 import type { Feature, MateLimits } from './types';
 
 /** What is wanted between a feature and its mate; mm on diameter, negative is interference. */

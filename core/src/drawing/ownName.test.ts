@@ -1,5 +1,4 @@
-import { blankDrawing, blankJob, type Job } from '../document';
-import { namedByPart, ownName } from './ownName';
+import { blankDrawing, blankJob, type Job, namedByPart, ownName } from '../document';
 import { readLine } from './readLine';
 
 const drawn = (line: string, name?: string): Job => {

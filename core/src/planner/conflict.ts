@@ -84,9 +84,11 @@ export function wordsOf(choice: Choice, shop: Shop): string {
             ? ({ short: 'short first, then pulled out', once: 'not pulled out' }[choice.method] ?? choice.method)
             : choice.of === 'parted'
               ? ({ stays: 'the parted face left as it is', turned: 'turned round and faced' }[choice.method] ?? choice.method)
-              : choice.of === 'left' || choice.of === 'right'
-                ? ({ saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method)
-                : `${choice.method} for row ${choice.of}`;
+              : choice.of === 'turn'
+                ? 'no thread before it is turned round'
+                : choice.of === 'left' || choice.of === 'right'
+                  ? ({ saw: 'sawn off', part: 'parted off' }[choice.method] ?? choice.method)
+                  : `${choice.method} for row ${choice.of}`;
     case 'in':
       return `row ${rowOf(choice.step)} turned from end ${endOf(choice.setup) === 'left' ? 'B' : 'A'}`;
     case 'use':

@@ -1,7 +1,8 @@
+import { threadOf } from '../drawing';
 import type { Finding } from '../finding';
 import type { Facts } from '../operations';
 import { say } from '../quantity';
-import type { End } from '../ref';
+import { type End, endOf } from '../ref';
 import { betweenCentres } from './betweenCentres';
 import { beginning, chucked, facedAsked, facedOff } from './inChucks';
 import type { Layout } from './layout';
@@ -39,8 +40,38 @@ export function layoutsOf(facts: Facts): Layouts {
     ...(facedAsked(facts) === true ? [] : begun.flatMap((begins) => [...chucked(begins, 'later'), ...chucked(begins, 'later', 'pulled')])),
   ];
   const like = all.filter((l) => l.name === asked);
-  if (asked === undefined || like.length > 0) return { layouts: like.length > 0 ? like : all, findings };
-  return { layouts: all, findings: [...findings, cannotBeHad(facts, ends[0] ?? 'right', asked)] };
+  const { layouts, finding } = threadsLast(facts, like.length > 0 ? like : all);
+  return {
+    layouts,
+    findings: [
+      ...findings,
+      ...(asked === undefined || like.length > 0 ? [] : [cannotBeHad(facts, ends[0] ?? 'right', asked)]),
+      ...(finding ? [finding] : []),
+    ],
+  };
+}
+
+/** Where a person has it so, only ways that cut no thread before the piece is turned round for the last time: no jaw closes on one, none is in the way. */
+function threadsLast({ chosen, part }: Facts, layouts: readonly Layout[]): { readonly layouts: readonly Layout[]; readonly finding?: Finding } {
+  const choice = chosen.method.get('turn');
+  if (choice?.method !== 'before-threads') return { layouts };
+  const threads = part.features.filter((f) => threadOf(f) !== undefined);
+  const last = layouts.filter(({ stages, reach }) => {
+    const end = endOf(stages.at(-1)?.id ?? 'right-1');
+    return threads.every((f) => (f.side === 'outside' ? reach[f.id] : f.side) === end);
+  });
+  if (last.length > 0) return { layouts: last };
+  return {
+    layouts,
+    finding: {
+      code: 'carrying-not-possible',
+      about: 'holding',
+      severity: 'caution',
+      says: say`a thread is cut before it is turned round, whichever way it is carried`,
+      why: say`threads at both ends, or on what only the other end reaches: the first of them is gripped under copper, or held beside`,
+      mends: [{ says: say`cut them where it is cheapest`, to: 'job', edits: [{ op: 'remove', at: `choices/#${choice.id}` }] }],
+    },
+  };
 }
 
 function cannotBeHad(facts: Facts, first: End, asked: string): Finding {

@@ -1,15 +1,15 @@
 import './bar.css';
-import { type Feature, type Part, wantsEndView, widestOf } from '@obra/core/drawing';
+import { type Feature, type Part, widestOf } from '@obra/core/drawing';
 import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRound } from '@obra/core/stock';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { memoSteady, useSteady } from '../shell/useSteady';
-import { CellInPicture, type OpenCell } from './CellInPicture';
-import { DragShoulders } from './DragShoulders';
+import { EmptyBar, standardHeight } from '../small';
+import type { OpenCell } from './CellInPicture';
 import { Dimensions, footOf } from './Dimensions';
-import { END_ROOM, endsShown, EndView } from './EndView';
-import { DetailMarks, HiddenHoles, Ringed, ShortPart } from './Extra';
+import { END_ROOM, endsShown } from './ends';
+import { DetailMarks, HiddenHoles } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Mapping, type Stretch } from './mapping';
 import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
@@ -18,7 +18,12 @@ import type { BarPictureProps, PictureProps } from './props';
 import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
 import { usePanZoom } from './usePanZoom';
 
-// loaded where jaws may be moved: no first screen carries it
+// loaded where they are wanted: no first screen carries them
+const EndView = lazy(() => import('./EndView').then((m) => ({ default: m.EndView })));
+const ShortPart = lazy(() => import('./Beside').then((m) => ({ default: m.ShortPart })));
+const Ringed = lazy(() => import('./Beside').then((m) => ({ default: m.Ringed })));
+const CellInPicture = lazy(() => import('./CellInPicture').then((m) => ({ default: m.CellInPicture })));
+const DragShoulders = lazy(() => import('./DragShoulders').then((m) => ({ default: m.DragShoulders })));
 const MoveHolding = lazy(() => import('./MoveHolding').then((m) => ({ default: m.MoveHolding })));
 
 /** The one constant picture: the bar from above, headstock at the left, lower half cut. */
@@ -26,7 +31,7 @@ export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps)
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1280);
   const [tall, setTall] = useState<number>();
-  const standard = props.height ?? (typeof window !== 'undefined' && window.innerHeight < 720 ? 190 : 220);
+  const standard = props.height ?? standardHeight();
   const height = tall ?? standard;
   useEffect(() => {
     const element = box.current;
@@ -63,7 +68,9 @@ export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps)
         <EmptyBar width={width} height={height} />
       )}
       {open && typing && (
-        <CellInPicture key={open.cell} open={open} typing={typing} width={width} height={height} onClose={() => setOpen(undefined)} />
+        <Suspense>
+          <CellInPicture key={open.cell} open={open} typing={typing} width={width} height={height} onClose={() => setOpen(undefined)} />
+        </Suspense>
       )}
       <button
         type="button"
@@ -85,25 +92,6 @@ export const BarPicture = memoSteady(function BarPicture(props: BarPictureProps)
     </div>
   );
 });
-
-function EmptyBar({ width, height }: { readonly width: number; readonly height: number }) {
-  const y = height / 2;
-  return (
-    <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label="An empty bar in the jaws">
-      <rect x={width * 0.25} y={y - 30} width={width * 0.4} height={60} fill="var(--holding-deep)" />
-      <path
-        d={`M${width * 0.25} ${y - 62}h90v14h-22v18h-68zM${width * 0.25} ${y + 62}h90v-14h-22v-18h-68z`}
-        fill="var(--holding)"
-        stroke="var(--holding-line)"
-      />
-      <line x1={width * 0.22} x2={width * 0.69} y1={y} y2={y} stroke="var(--holding-line)" strokeDasharray="14 4 3 4" />
-      <rect x={width * 0.45 - 165} y={y - 12} width={330} height={24} fill="var(--holding-deep)" />
-      <text x={width * 0.45} y={y + 5} textAnchor="middle" style={{ fontFamily: 'var(--text)', fontSize: 15, fill: 'var(--quiet)' }}>
-        type a size and a length: the part is drawn here
-      </text>
-    </svg>
-  );
-}
 
 function Picture(props: PictureProps) {
   const { part, setup, step, width, height, show, units } = props;
@@ -163,15 +151,20 @@ function Picture(props: PictureProps) {
           <DetailMarks part={part} map={map} />
           <Threads part={part} map={map} view={view} brass={undefined} />
           <Outline region={finished} seen={seen} strong {...at} />
-          {short ? (
-            <ShortPart part={part} map={map} width={width} height={height} />
-          ) : (
-            show === 'drawing' && <Ringed part={part} map={map} width={width} taken={ends} />
+          <Suspense>
+            {short ? (
+              <ShortPart part={part} map={map} width={width} height={height} />
+            ) : (
+              show === 'drawing' && <Ringed part={part} map={map} width={width} taken={ends} />
+            )}
+          </Suspense>
+          {!short && ends.length > 0 && (
+            <Suspense>
+              {ends.map((end) => (
+                <EndView key={end} part={part} end={end} map={map} x={end === 'right' ? width - END_ROOM - 24 : END_ROOM + 24} room={END_ROOM} />
+              ))}
+            </Suspense>
           )}
-          {!short &&
-            ends.map((end) => (
-              <EndView key={end} part={part} end={end} map={map} x={end === 'right' ? width - END_ROOM - 24 : END_ROOM + 24} room={END_ROOM} />
-            ))}
           {props.chosen !== undefined && <Chosen part={part} map={map} row={props.chosen} />}
         </>
       )}
@@ -211,8 +204,12 @@ function Picture(props: PictureProps) {
       {held && <Ruler map={map} width={width} height={height} units={units} zero={zeroX} part={part} />}
       {!turned && props.findings && <CheckMarks part={part} map={map} findings={props.findings} units={units} />}
       {show === 'drawing' && <Dimensions {...props} map={map} />}
-      {show === 'drawing' && props.typing && <DragShoulders part={part} map={map} typing={props.typing} />}
       {show === 'drawing' && props.pick && <Hits part={part} map={map} pick={props.pick} />}
+      {show === 'drawing' && props.typing && (
+        <Suspense>
+          <DragShoulders part={part} map={map} typing={props.typing} />
+        </Suspense>
+      )}
     </>
   );
 }
@@ -291,7 +288,7 @@ function viewOf(props: PictureProps, held: boolean, turned: boolean) {
 
 /** Ends that stand beside the section of a drawing; a short wide part has its own. */
 const endsBeside = ({ part, show }: PictureProps, held: boolean) =>
-  !held && show === 'drawing' && wantsEndView(part) && part.length * 2 >= largestOf(part) ? endsShown(part) : [];
+  !held && show === 'drawing' && part.length * 2 >= largestOf(part) ? endsShown(part) : [];
 
 const largestOf = (part: Part): number => Math.max(...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).nominal), 1);
 

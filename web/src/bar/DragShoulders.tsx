@@ -63,9 +63,10 @@ function Shoulder({ row, long, at, top, map, typing }: ShoulderProps) {
       <line ref={line} className="shoulder" x1={at} x2={at} y1={top - 4} y2={map.axis} />
       <rect
         x={at - 5}
-        y={top}
+        // below the corner, which answers for itself
+        y={top + 7}
         width={10}
-        height={Math.max(8, map.axis - top)}
+        height={Math.max(8, map.axis - top - 7)}
         className="shoulder-grip"
         data-shoulder={row}
         onPointerDown={down}

@@ -3,17 +3,6 @@ import { write } from '@obra/core/quantity';
 import { memo } from 'react';
 import type { Mapping } from './mapping';
 
-/** Ends that are shown beside the section: where what the section does not show can be seen. */
-export function endsShown(part: Part): readonly ('right' | 'left')[] {
-  const onFace = part.details.filter((d) => d.kind === 'boltCircle' || d.kind === 'slot');
-  const left = onFace.some((d) => d.on === 'left');
-  const right = !left || onFace.some((d) => d.on === 'right') || part.details.some((d) => d.kind !== 'boltCircle' && d.kind !== 'slot');
-  return [...(right ? (['right'] as const) : []), ...(left ? (['left'] as const) : [])];
-}
-
-/** Half of the room of an end view beside the section, px. */
-export const END_ROOM = 62;
-
 interface Props {
   readonly part: Part;
   readonly end: 'right' | 'left';

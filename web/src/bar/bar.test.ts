@@ -1,3 +1,6 @@
+import { blankDrawing, type Detail } from '@obra/core/document';
+import { readDrawing } from '@obra/core/drawing';
+import { endsShown } from './ends';
 import { mapping, type View } from './mapping';
 import fc from 'fast-check';
 import { place, widthOf } from './placeLabels';
@@ -110,4 +113,23 @@ describe('labels', () => {
     const labels = Array.from({ length: 12 }, (_, i) => label(String(i), 'a long size +0 -0.021', 640));
     expect(place(labels, 1280).length).toBeLessThan(12);
   });
+});
+
+it('an end is shown only where the section does not say it all, on the side that it is seen from', () => {
+  const mm = (text: string) => ({ text, units: 'mm' as const });
+  const ends = (...details: readonly Detail[]) =>
+    endsShown(readDrawing({ ...blankDrawing(), outside: [{ id: 'a', size: mm('60'), length: mm('80') }], details: [...details] }));
+  const detail = (kind: Detail['kind'], on: string, at: string, size: string): Detail => ({
+    id: kind + on,
+    kind,
+    on,
+    at: mm(at),
+    size: mm(size),
+    count: 4,
+  });
+  expect(ends()).toEqual([]);
+  expect(ends(detail('groove', 'a', '5', '50 x 3'))).toEqual([]);
+  expect(ends(detail('flat', 'a', '', '56'))).toEqual(['right']);
+  expect(ends(detail('boltCircle', 'left', '40', '5'))).toEqual(['left']);
+  expect(ends(detail('boltCircle', 'left', '40', '5'), detail('boltCircle', 'right', '40', '5'))).toEqual(['right', 'left']);
 });

@@ -2,7 +2,6 @@ export { pictureFile } from './pictureFile';
 export { BarPicture } from './BarPicture';
 export { faceName } from './faceName';
 export { rowNumber } from './rowNumber';
-export { SmallOutline, SmallPart, Stamp } from './Stamp';
 export { HoldingPicture } from './HoldingPicture';
 export { SettingPicture } from './SettingPicture';
 export type { Typing } from './CellInPicture';

@@ -1,5 +1,4 @@
-import type { Job, StoredJob } from '@obra/core/document';
-import { namedByPart } from '@obra/core/drawing';
+import { type Job, namedByPart, type StoredJob } from '@obra/core/document';
 import { applyEdits, type Edit } from '@obra/core/finding';
 import { useCallback, useEffect } from 'react';
 import useSWR, { mutate } from 'swr';

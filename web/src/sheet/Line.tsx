@@ -2,7 +2,7 @@ import type { Part } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { type Figure, type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import type { KeyboardEvent, ReactNode } from 'react';
-import { Stamp } from '../bar';
+import { Stamp } from '../small';
 import type { useMovable } from '../shell/sortable';
 import { FigureNumber } from '../slate';
 

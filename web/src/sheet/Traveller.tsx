@@ -6,7 +6,7 @@ import { type Step, verbs } from '@obra/core/operations';
 import type { Route } from '@obra/core/planner';
 import { type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
-import { Stamp } from '../bar';
+import { Stamp } from '../small';
 import { LengthChart } from './LengthChart';
 
 interface Props {

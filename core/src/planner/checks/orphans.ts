@@ -5,7 +5,7 @@ import { rowOf } from '../../ref';
 import type { Route } from '../route';
 
 /** What a choice of method may be about that is no row: how it is severed, which end is first, how it is carried. */
-const wholeRoute = new Set(['left', 'right', 'first', 'carrying', 'pull', 'parted']);
+const wholeRoute = new Set(['left', 'right', 'first', 'carrying', 'pull', 'parted', 'turn']);
 
 /** Choices whose target is gone: told, with a fix, never dropped unseen. */
 export function orphans(job: Job, route: Route, shop: Shop): readonly Finding[] {

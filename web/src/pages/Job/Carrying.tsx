@@ -7,18 +7,18 @@ const choiceOf = (view: JobView, of: string) => view.job.choices.findLast((c) =>
 
 /** Which end is worked first and what carries the piece: left to the planner, or chosen. */
 export function Carrying({ view }: { readonly view: JobView }) {
-  const { job, plan, open, started } = view;
+  const { job, plan, open, part, started } = view;
   const route = plan?.routes[0];
   if (!route || job.issue || started) return null;
-  const [first, carried, pull, parted] = (['first', 'carrying', 'pull', 'parted'] as const).map((of) => choiceOf(view, of));
+  const [first, carried, pull, parted, turn] = (['first', 'carrying', 'pull', 'parted', 'turn'] as const).map((of) => choiceOf(view, of));
   const [held] = chuckingsOf(route.setups);
   const pulled = (held?.settings.length ?? 1) > 1;
   const stays = held?.settings.length === route.setups.length;
   const holds = job.choices.filter((c) => c.kind === 'hold');
-  const set = (of: 'first' | 'carrying' | 'pull' | 'parted', method: string) => {
-    const own = { first, carrying: carried, pull, parted }[of];
+  const set = (of: 'first' | 'carrying' | 'pull' | 'parted' | 'turn', method: string) => {
+    const own = { first, carrying: carried, pull, parted, turn }[of];
     // holdings were chosen for the setups of another way: they go with it
-    const gone = of === 'first' || of === 'carrying' ? holds.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })) : [];
+    const gone = of === 'first' || of === 'carrying' || of === 'turn' ? holds.map((c): Edit => ({ op: 'remove', at: `choices/#${c.id}` })) : [];
     const value: Choice = { kind: 'method', id: own?.id ?? `method-${of}`, of, method };
     const now: Edit[] =
       method === '' ? (own ? [{ op: 'remove', at: `choices/#${own.id}` }] : []) : [{ op: 'put', at: `choices/#${value.id}`, value }];
@@ -63,6 +63,9 @@ export function Carrying({ view }: { readonly view: JobView }) {
           onPick={(m) => set('parted', m)}
         />
       )}
+      {part.features.some((f) => f.form === 'thread') && (
+        <Pick words="threads" label="Threads" value={value(turn)} free="where they are cheapest" from={turns} onPick={(m) => set('turn', m)} />
+      )}
     </>
   );
 }
@@ -99,4 +102,5 @@ const cheapest = (now: string) => `as is cheapest (now ${now})`;
 const ends = { right: 'end A', left: 'end B' } as const;
 const pulls = { short: 'short first, then pulled out', once: 'stands out all the while' } as const;
 const faces = { stays: 'left as the blade leaves it', turned: 'faced, turned round' } as const;
+const turns = { 'before-threads': 'never before it is turned round' } as const;
 const words = { chuck: 'in chucks', centres: 'between centres', plate: 'on the faceplate' } as const;

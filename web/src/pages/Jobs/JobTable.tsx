@@ -6,7 +6,7 @@ import { CopyPlus, FileOutput, Trash2 } from 'lucide-react';
 import { type ReactNode, type RefObject, useEffect, useMemo } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { SmallOutline } from '../../bar';
+import { SmallOutline } from '../../small';
 import type { Summary } from '../../data/jobs';
 import { type Column, Grid } from '../../grid';
 import { ago, dayOf } from '../../shell/dates';

@@ -13,7 +13,7 @@ import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { dayOf } from '../../shell/dates';
 import { useTitle } from '../../shell/useTitle';
-import { SmallOutline } from '../../bar';
+import { SmallOutline } from '../../small';
 import { loadLog } from '../../data/entries';
 import { now } from '../../data/ids';
 import { loadJob } from '../../data/jobs';

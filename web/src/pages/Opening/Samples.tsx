@@ -1,7 +1,7 @@
 import { blankDrawing } from '@obra/core/document';
 import { readDrawing } from '@obra/core/drawing';
 import type { Units } from '@obra/core/quantity';
-import { SmallPart } from '../../bar';
+import { SmallPart } from '../../small';
 
 interface SampleLine {
   readonly rows: readonly (readonly [size: string, length: string])[];

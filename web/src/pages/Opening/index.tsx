@@ -12,13 +12,14 @@ import { Notice } from '../../shell/Notice';
 import { part as loaded } from '../../app/part';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
-import { BarPicture } from '../../bar';
+import { EmptyPicture } from '../../small';
 import { keptHere } from '../../data/local';
 import type { readTyped } from './reader';
 import { rowTexts } from './rowTexts';
 import { Samples } from './Samples';
 
 // the shop, the planner's door and what shows a plan: nothing of them is needed until a line is typed
+const BarPicture = lazy(() => loaded(() => import('../../bar')).then((m) => ({ default: m.BarPicture })));
 const Planned = lazy(() => loaded(() => import('./Planned')).then((m) => ({ default: m.Planned })));
 
 const LineWords = lazy(() => loaded(() => import('./LineWords')).then((m) => ({ default: m.LineWords })));
@@ -78,7 +79,13 @@ export function Opening() {
   };
   const empty = (
     <>
-      <BarPicture part={drawn && part} units={units} show="drawing" typed={drawn ? rowTexts(drawn) : {}} findings={[]} />
+      {drawn && part ? (
+        <Suspense fallback={<EmptyPicture />}>
+          <BarPicture part={part} units={units} show="drawing" typed={rowTexts(drawn)} findings={[]} />
+        </Suspense>
+      ) : (
+        <EmptyPicture />
+      )}
       <div className="work">
         <aside className="slate" aria-label="Slate">
           <h2>{typed ? 'No route yet' : 'Nothing typed yet'}</h2>

@@ -1,5 +1,5 @@
-import { type LineWord, ownName, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
-import { blankJob, type Job } from '@obra/core/document';
+import { type LineWord, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
+import { blankJob, type Job, ownName } from '@obra/core/document';
 import { type Units, writeSentence } from '@obra/core/quantity';
 
 /** What a typed line comes to. */

@@ -5,7 +5,7 @@ import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/c
 import { useEffect, useRef, useState } from 'react';
 import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
 import { useFiles } from '../../../shell/files';
-import { SmallPart } from '../../../bar';
+import { SmallPart } from '../../../small';
 import { type DxfAnswer, readingOf, type Stoppable } from '../../../work/readDxf';
 
 interface Props {

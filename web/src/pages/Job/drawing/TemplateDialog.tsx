@@ -3,7 +3,7 @@ import { fromTemplate, readDrawing, type Template, templates } from '@obra/core/
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
-import { SmallPart } from '../../../bar';
+import { SmallPart } from '../../../small';
 
 interface Props {
   readonly units: Units;

@@ -1,7 +1,12 @@
 import type { Part } from '@obra/core/drawing';
 import { rectangle, type Region, regionOf, turnedRound } from '@obra/core/stock';
 import { memo } from 'react';
-import type { Mapping } from './mapping';
+
+/** Where a place of the part stands, px. */
+interface Places {
+  readonly x: (u: number) => number;
+  readonly y: (r: number) => number;
+}
 
 /** A small true section of the stock after a step, for the sheet. */
 export const Stamp = memo(function Stamp({
@@ -19,7 +24,7 @@ export const Stamp = memo(function Stamp({
   const radius = Math.max(...part.features.map((f) => f.nearDiameter.nominal / 2), 1) * 1.15;
   const scale = Math.min((width - 8) / (part.length * 1.12), (height - 4) / (2 * radius));
   const view = (z: number) => (turned ? turnedRound(z, part.length) : z);
-  const map: Mapping = { scale, axis: height / 2, breaks: [], x: (u) => width - 6 + u * scale, y: (r) => height / 2 - r * scale };
+  const map: Places = { x: (u) => width - 6 + u * scale, y: (r) => height / 2 - r * scale };
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <g style={{ clipPath: `inset(0)` }}>
@@ -38,7 +43,7 @@ function StampMetal({
   fill,
 }: {
   readonly region: Region;
-  readonly map: Mapping;
+  readonly map: Places;
   readonly view: (z: number) => number;
   readonly fill: string;
 }) {
@@ -54,7 +59,7 @@ function StampMetal({
   );
 }
 
-function points(ring: Float64Array | undefined, map: Mapping, view: (z: number) => number, half: 1 | -1): string {
+function points(ring: Float64Array | undefined, map: Places, view: (z: number) => number, half: 1 | -1): string {
   const out: string[] = [];
   for (let i = 0; ring && i < ring.length; i += 2) out.push(`${map.x(view(ring[i] ?? 0)).toFixed(1)},${map.y(half * (ring[i + 1] ?? 0)).toFixed(1)}`);
   return out.join(' ');
@@ -102,7 +107,7 @@ interface SmallSectionProps {
 function SmallSection({ region, known, long, radius, width, height }: SmallSectionProps) {
   const scale = Math.min((width - 8) / long, (height - 6) / (2 * radius));
   const left = (width - long * scale) / 2;
-  const map: Mapping = { scale, axis: height / 2, breaks: [], x: (u) => left + (u + long) * scale, y: (r) => height / 2 - r * scale };
+  const map: Places = { x: (u) => left + (u + long) * scale, y: (r) => height / 2 - r * scale };
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
       <g stroke="var(--ink)" strokeWidth={1}>

@@ -1,11 +1,11 @@
-import type { Drawing, Job } from '../document';
+import type { Drawing, Job } from './types';
 
 /** Letters of a name that follows the part. */
 const LONGEST = 60;
 
 /**
  * What a job is called by its part as long as nobody has named it: the first row from end A.
- * @example ownName({ ...blankDrawing(), ...readLine('25 h6 x 40; 30 x 12', 'mm').value }) // 'Part 25 h6 x 40'
+ * @example ownName({ outside: [{ id: 'a', size: { text: '25 h6', units: 'mm' }, length: { text: '40', units: 'mm' } }] }) // 'Part 25 h6 x 40'
  */
 export function ownName({ outside }: Pick<Drawing, 'outside'>): string {
   const first = outside.find((row) => row.size.text.trim() !== '');

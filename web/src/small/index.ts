@@ -1,0 +1,2 @@
+export { EmptyBar, EmptyPicture, standardHeight } from './EmptyBar';
+export { SmallOutline, SmallPart, Stamp } from './Stamp';
