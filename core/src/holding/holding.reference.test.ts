@@ -146,3 +146,18 @@ describe('what a holding is weighed by', () => {
     expect(squeezed(0.1, 11.99)).toBeUndefined();
   });
 });
+
+it('what was read is so: two readings stand in one line at the worst, and are never said to be less', () => {
+  const read = (tir: number) => ({ words: '', tir, read: true as const });
+  const two = runoutOf([read(0.02), read(0.015)]);
+  expect(two.expected.value).toBeCloseTo(0.035, 6);
+  expect(two.within(0.03).value).toBe(0);
+  expect(two.within(0.036).value).toBe(1);
+  // a likelihood of the same size would often be less
+  expect(
+    runoutOf([
+      { words: '', tir: 0.02 },
+      { words: '', tir: 0.015 },
+    ]).expected.value,
+  ).toBeCloseTo(0.025, 6);
+});

@@ -23,7 +23,8 @@ export function runoutOf(parts: readonly RunoutPart[]): Runout {
   const read = parts.filter((p) => p.read);
   const tirs = parts.filter((p) => !p.read).map((p) => Math.max(0, p.tir));
   if (read.length > 0) {
-    const of = { read: Math.hypot(...read.map((p) => p.tir)), spread: Math.hypot(...tirs) };
+    // which way each of several stands is not known: at the worst all of them in one line
+    const of = { read: read.reduce((sum, p) => sum + p.tir, 0), spread: Math.hypot(...tirs) };
     return {
       expected: figure('length', 'runoutRead', of, { step: 0.001 }),
       within: (limit) => figure('ratio', 'chanceRead', { limit, ...of }, { step: 0.01 }),

@@ -30,7 +30,7 @@ export const dialFormulas = {
   runoutRead: define(
     'what was read and the rest in any direction beside it, in 19 of 20',
     rice,
-    { read: ['length', 'as it was read, TIR'], spread: ['length', 'the rest, kept to in 19 of 20, TIR'] },
+    { read: ['length', 'as read, TIR; of several all in one line'], spread: ['length', 'the rest, kept to in 19 of 20, TIR'] },
     ({ read, spread }) => swingKept(read, spread),
   ),
   chanceRead: define(

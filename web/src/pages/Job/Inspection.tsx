@@ -1,17 +1,18 @@
 import { dialledSo, settled } from '@obra/core/bench';
 import { type Entry, liveEntries } from '@obra/core/document';
 import { type Characteristic, detailWords } from '@obra/core/drawing';
-import { inspect, readingOf, type Verdict } from '@obra/core/inspection';
-import { figure, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { inspect, type Verdict } from '@obra/core/inspection';
+import { figure, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { wayOf } from '@obra/core/shop';
 import { Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
 import { Big, FigureNumber } from '../../slate';
 import { Runouts } from './BarUse';
+import { EnterReading, GoesOn } from './EnterReading';
 import type { JobView } from './view';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
@@ -213,7 +214,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       picture: true,
       paper: false,
       wide: 216,
-      shows: ({ size }) => (size.limits ? <Enter view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
+      shows: ({ size }) => (size.limits ? <EnterReading view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
     },
   ];
 }
@@ -288,88 +289,4 @@ function whereOf({ job, part }: JobView, of: string): string {
   if (row >= 0) return `row ${String(row + 1)}`;
   const [list, end] = boreRight.some((r) => r.id === of) ? [boreRight, 'A'] : [boreLeft, 'B'];
   return list.length > 1 ? `hole ${end}, row ${String(list.findIndex((r) => r.id === of) + 1)}` : 'hole';
-}
-
-function Enter({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number }) {
-  const { units, add, job, shop } = view;
-  const [text, setText] = useState('');
-  const [says, setSays] = useState<string>();
-  const kit = job.issue?.kit ?? shop;
-  // a finish is compared and an angle set by: no gauge of the shop is asked for
-  const kinds =
-    size.is === 'finish' || size.is === 'angle'
-      ? []
-      : size.is === 'runout'
-        ? ['dial']
-        : ['caliper', 'micrometer', 'depth', 'rule', 'bore', 'telescoping'];
-  const gauges = kit.gauges.filter((g) => kinds.includes(g.kind));
-  const [gauge, setGauge] = useState(
-    gauges.find((g) => g.kind === (size.care === 'critical' ? 'micrometer' : 'caliper'))?.id ?? gauges[0]?.id ?? 'none',
-  );
-  const keep = async () => {
-    if (text.trim() === '') return;
-    const read = readingOf(size.is, { text, units });
-    if (!read.ok) {
-      setSays(writeSentence(read.problems[0]?.says ?? [], units));
-      return;
-    }
-    try {
-      await add({ kind: 'reading', of: size.id, value: { text: text.trim(), units }, gauge, piece, step: null });
-      setText('');
-      setSays(undefined);
-    } catch {
-      setSays('not stored: storage full or blocked');
-    }
-  };
-  return (
-    <Form
-      className="d-flex gap-1"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void keep();
-      }}>
-      <Form.Control
-        className="fig wide-78"
-        value={text}
-        placeholder={size.is === 'runout' ? '0 .01 -.005' : undefined}
-        aria-label={`reading of ${size.is} ${size.balloon}`}
-        isInvalid={says !== undefined}
-        title={says}
-        onChange={(e) => setText(e.target.value)}
-        onBlur={() => void keep()}
-      />
-      {gauges.length > 0 && (
-        <Form.Select
-          className="wide-150"
-          value={gauge}
-          aria-label={`gauge for ${size.is} ${size.balloon}`}
-          onChange={(e) => setGauge(e.target.value)}>
-          {gauges.map((g) => (
-            <option key={g.id} value={g.id}>
-              {g.name}
-            </option>
-          ))}
-        </Form.Select>
-      )}
-      {says !== undefined && (
-        <span className="out" role="alert">
-          {says}
-        </span>
-      )}
-    </Form>
-  );
-}
-
-function GoesOn({ view, size, piece }: { readonly view: JobView; readonly size: Characteristic; readonly piece: number }) {
-  const say = (feel: string) => void view.add({ kind: 'trial', mate: size.id.replace('.', '-'), feel, piece, step: null });
-  return (
-    <div className="d-flex gap-1">
-      <Button size="sm" variant="outline-dark" onClick={() => say('gauge goes')}>
-        gauge goes
-      </Button>
-      <Button size="sm" variant="outline-dark" onClick={() => say('does not go')}>
-        does not go
-      </Button>
-    </div>
-  );
 }

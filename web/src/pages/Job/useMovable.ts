@@ -24,7 +24,7 @@ export function useMovable(view: JobView, stage: Stage): Movable | undefined {
     ask: async (moved: Moved) => {
       const so = await askWhatIf(applyEdits(job, edits(moved)), shop, route?.cost.minutes.value ?? 0);
       if (!so) return 'there is no way through so';
-      const more = Math.abs(so.more.value) < 0.05 ? '' : ` (${so.more.value > 0 ? '+' : ''}${writeWithUnit(so.more, units)})`;
+      const more = so.more ? ` (${so.more.value > 0 ? '+' : ''}${writeWithUnit(so.more, units)})` : '';
       return `${writeWithUnit(so.minutes, units)} a piece${more}${so.runout ? `, ${writeWithUnit(so.runout, units)} TIR` : ''}`;
     },
   });

@@ -64,7 +64,7 @@ interface RowProps {
 }
 
 /** Width of a typed letter, of one of what was understood, and of the edges about them, px. */
-const [TYPED, SAID, EDGES] = [8.6, 6.8, 32];
+const [TYPED, SAID, EDGES] = [8.6, 6.6, 32];
 
 /** What a cell was understood as, at its right, where there is room beside what was typed; else it is told of the row in hand. */
 const Understood = ({ text, beside, room }: { readonly text: string; readonly beside: string; readonly room: number }) =>

@@ -10,7 +10,7 @@ import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';
-import { ask, type Spare, spareOf, useAsked, usedBy } from './spareColumns';
+import { ask, spare, type Spare, spareOf, useAsked, usedBy } from './spareColumns';
 import { Columns } from './Columns';
 import { Row, type RowActs } from './Row';
 import { rowSaid } from './rowSaid';
@@ -46,7 +46,9 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
     ...drawing.boreLeft,
     ...(started && startsAs ? [...startsAs.outside, ...startsAs.boreRight, ...startsAs.boreLeft] : []),
   ]);
-  const columns = [...new Set([...used, ...asked])];
+  // the same columns are the same array: a row that did not change is not drawn again
+  const stands = spare.filter((s) => used.includes(s) || asked.includes(s)).join(' ');
+  const columns = useMemo(() => spare.filter((s) => stands.split(' ').includes(s)), [stands]);
   const place = (moving: Section, before: string | undefined): readonly Edit[] => [
     { op: 'remove', at: path(moving.id) },
     { op: 'put', at: path(moving.id), value: moving, ...(before !== undefined && { before }) },
