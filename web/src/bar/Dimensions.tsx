@@ -1,5 +1,6 @@
 import { bareSize, type Feature, type Part, type PartDetail } from '@obra/core/drawing';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
+import { useMemo } from 'react';
 import type { Mapping } from './mapping';
 import { type Label, place, type Placed } from './placeLabels';
 import { type PickCell, picked, type Pressed } from './picked';
@@ -12,6 +13,9 @@ const typedOr = (typed: string | undefined, computed: string): string => (typed 
 export function Dimensions({ part, map, units, typed, width, height, pick }: PictureProps & { readonly map: Mapping }) {
   const rows = part.features.filter((f) => f.side === 'outside');
   const { above, below } = labelsOf({ part, map, units, ...(typed && { typed }) });
+  // a size that is typed moves no length, and a length no size as long as the scale stands
+  const over = usePlaced(above, width);
+  const under = usePlaced(below, width);
   const foot = footOf(height, rows.length);
   const radius = (id: string) => {
     const own = part.features.find((f) => f.id === id);
@@ -21,10 +25,10 @@ export function Dimensions({ part, map, units, typed, width, height, pick }: Pic
   };
   return (
     <g className="dims">
-      {place(above, width).map((label, i) => (
+      {over.map((label, i) => (
         <Above key={label.id} label={label} top={map.y(radius(label.id))} press={picked(pick, `${label.id}.size`, `size ${label.text}`, i === 0)} />
       ))}
-      {place(below, width).map((label) => (
+      {under.map((label) => (
         <Below
           key={label.id}
           label={label}
@@ -41,6 +45,12 @@ export function Dimensions({ part, map, units, typed, width, height, pick }: Pic
       <Holes part={part} map={map} units={units} {...(typed && { typed })} height={height} pick={pick} />
     </g>
   );
+}
+
+/** Labels as placed, worked out anew only when one of them differs. */
+function usePlaced(labels: readonly Label[], width: number): readonly Placed[] {
+  const key = JSON.stringify(labels);
+  return useMemo(() => place(JSON.parse(key) as Label[], width), [key, width]);
 }
 
 /** What stands above the part, sizes and details, and below it, lengths; each with where it points. */
