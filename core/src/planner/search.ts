@@ -42,7 +42,10 @@ interface Way {
   readonly weights: readonly number[];
   /** below what the steps of a setup can cost */
   readonly steps: number[];
-  floorsBegin?: Begins;
+  /** how each setup begins of which that is worked out, and the next */
+  readonly floorsBegin: Begins[];
+  /** the same with the supports that some of its holdings bring, which want their own steps; by setup and support */
+  readonly carried: Map<string, number>;
   readonly setups: MadeChucking[];
   begins?: Begins;
   /** by how much what was made may be dearer than the cheapest, minutes */
@@ -65,7 +68,17 @@ export function* search(facts: Facts, layouts: readonly Layout[]): Generator<und
   const free = layouts.length > 1 || layouts.some((l) => l.stages.some((s) => openFor(facts, s).length > 1));
   const ways = layouts.map((layout): Way => {
     const weights = layout.stages.map((stage) => Math.min(...openFor(facts, stage).map((held) => weight(stage, held))));
-    return { layout, facts: layout.facts, known: new Map(), weights, steps: free ? [] : weights.map(() => 0), setups: [], unproven: 0 };
+    return {
+      layout,
+      facts: layout.facts,
+      known: new Map(),
+      weights,
+      steps: free ? [] : weights.map(() => 0),
+      floorsBegin: [],
+      carried: new Map(),
+      setups: [],
+      unproven: 0,
+    };
   });
   for (;;) {
     yield undefined;
@@ -114,7 +127,9 @@ function addSetup(way: Way, had: number): void {
   const others = least(way) - (way.weights[i] ?? 0) - ideal;
   let best: MadeChucking | undefined;
   for (const [held, w] of open.toSorted((a, b) => a[1] - b[1])) {
-    if (best && (w + ideal >= best.cost - ROUNDING || others + w + ideal >= had - ROUNDING)) break;
+    const tooDear = (steps: number) => best !== undefined && (w + steps >= best.cost - ROUNDING || others + w + steps >= had - ROUNDING);
+    if (tooDear(ideal)) break;
+    if (best && held.support.length > 0 && tooDear(carriedFloor(way, stage, i, held))) continue;
     const made = makeSetup(way, stage, held, way.begins ?? beginsOf(layout, held), setups[0]?.held.holding ?? held.holding);
     if (!best || made.cost < best.cost - ROUNDING) best = made;
   }
@@ -141,21 +156,38 @@ const weight = (stage: Stage, held: HoldingChoice): number =>
 
 /** Below what the steps of the next setup can cost: made in a holding that is stiff and grips anything. */
 function addFloor(way: Way): void {
-  const { layout, facts, steps } = way;
+  const { layout, facts, steps, floorsBegin } = way;
   const stage = layout.stages[steps.length];
   const [any] = stage ? openFor(facts, stage) : [];
   if (!stage || !any) {
     steps.push(Infinity);
     return;
   }
-  const ideal: HoldingChoice = { ...any, holding: '', support: [], score: { ...any.score, value: 1 }, findings: [] };
-  const from = way.floorsBegin ?? { ...beginsOf(layout, any), ...(!facts.started && { earlier: [] }) };
-  const made = makeSetup(way, stage, ideal, from, any.holding);
-  way.floorsBegin = { ...made.ends, wear: new Map() };
-  // a stiffer holding may take heavier cuts, and leave the work warmer: of a wait only the hands are sure
-  const waits = stepsOf(made).reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0);
-  steps.push(made.cost - waits - made.unproven);
+  const from = floorsBegin[steps.length] ?? { ...beginsOf(layout, any), ...(!facts.started && { earlier: [] }) };
+  const made = makeSetup(way, stage, { ...idealOf(any), support: [] }, from, any.holding);
+  floorsBegin[steps.length] = from;
+  floorsBegin.push({ ...made.ends, wear: new Map() });
+  steps.push(sureOf(made));
 }
+
+/** The same where what supports it is brought as in `held`. */
+function carriedFloor(way: Way, stage: Stage, i: number, held: HoldingChoice): number {
+  const { carried, floorsBegin, setups } = way;
+  const from = floorsBegin[i];
+  if (!from) return 0;
+  const key = `${String(i)} ${held.support.map((s) => s.item).join(' ')}`;
+  const known = carried.get(key);
+  if (known !== undefined) return known;
+  const floor = sureOf(makeSetup(way, stage, idealOf(held), from, setups[0]?.held.holding ?? held.holding));
+  carried.set(key, floor);
+  return floor;
+}
+
+const idealOf = (held: HoldingChoice): HoldingChoice => ({ ...held, holding: '', score: { ...held.score, value: 1 }, findings: [] });
+
+/** What is sure of a setup made in an ideal holding: a stiffer holding may take heavier cuts, and leave the work warmer; of a wait only the hands are sure. */
+const sureOf = (made: MadeChucking): number =>
+  made.cost - stepsOf(made).reduce((all, s) => all + (s.verb === 'cool' ? (s.figures['waits']?.value ?? 0) : 0), 0) - made.unproven;
 
 const stepsOf = ({ settings }: MadeChucking) => settings.flatMap((m) => m.setup.steps);
 

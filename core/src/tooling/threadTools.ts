@@ -7,14 +7,23 @@ import { type DrawnThread, flankHalf, readExternalThread, readInternalThread } f
 export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThread | undefined): Tool | undefined {
   if (!thread) return undefined;
   return shop.tools.find((tool) => {
-    if (tool.kind !== kind) return false;
-    const name = tool.size?.text ?? '';
-    // a die of a pipe thread is called without the class that its drawing has
-    const read = kind === 'die' ? [readExternalThread(name), readExternalThread(`${name} A`)].find((r) => r?.ok) : readInternalThread(name);
-    if (!read?.ok) return false;
-    const { family, nominal, pitch } = read.thread;
-    return family === thread.family && alike(nominal, thread.nominal) && alike(pitch, thread.pitch);
+    const made = tool.kind === kind ? makes(tool, kind) : undefined;
+    return made !== undefined && made.family === thread.family && alike(made.nominal, thread.nominal) && alike(made.pitch, thread.pitch);
   });
+}
+
+const known = new WeakMap<Tool, DrawnThread | 'none'>();
+
+/** The thread that a die or a tap is called by. */
+function makes(tool: Tool, kind: 'die' | 'tap'): DrawnThread | undefined {
+  const before = known.get(tool);
+  if (before) return before === 'none' ? undefined : before;
+  const name = tool.size?.text ?? '';
+  // a die of a pipe thread is called without the class that its drawing has
+  const read = kind === 'die' ? [readExternalThread(name), readExternalThread(`${name} A`)].find((r) => r?.ok) : readInternalThread(name);
+  const thread = read?.ok ? read.thread : undefined;
+  known.set(tool, thread ?? 'none');
+  return thread;
 }
 
 /** A threading tool that is ground to the angle of a thread. */
