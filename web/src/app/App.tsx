@@ -18,9 +18,12 @@ const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ defau
 const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
 const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
 
+/** What was read stays until it is changed here; one answer is the other only where it is the same object: comparing whole jobs and plans costs more than drawing them. */
+const answers = { revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false, compare: Object.is };
+
 export function App() {
   return (
-    <SWRConfig value={{ revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false }}>
+    <SWRConfig value={answers}>
       <UnitsProvider>
         <KeysProvider>
           <BrowserRouter>

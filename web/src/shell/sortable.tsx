@@ -28,17 +28,15 @@ const instructions: ScreenReaderInstructions = {
   draggable: 'Space lifts it, the arrows move it, Space sets it down, Escape leaves it where it was.',
 };
 
+// the same objects at each render: with new ones every line is drawn again
+const byMouse = { activationConstraint: { distance: 5 } };
+/** A finger that moves at once scrolls. */
+const byFinger = { activationConstraint: { delay: 180, tolerance: 8 } };
+const byKeys = { coordinateGetter: sortableKeyboardCoordinates, keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] } };
+
 /** A list whose lines are moved: by the mouse, by a finger that rests on the grip, by Space and the arrows; what happens is spoken. */
 export function Sortable({ ids, nameOf, onMove, children }: Props) {
-  const sensors = useSensors(
-    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
-    // a finger that moves at once scrolls
-    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
-    useSensor(KeyboardSensor, {
-      coordinateGetter: sortableKeyboardCoordinates,
-      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space'] },
-    }),
-  );
+  const sensors = useSensors(useSensor(MouseSensor, byMouse), useSensor(TouchSensor, byFinger), useSensor(KeyboardSensor, byKeys));
   const joined = ids.join(' ');
   const items = useMemo(() => (joined === '' ? [] : joined.split(' ')), [joined]);
   const place = (id: UniqueIdentifier) => `place ${String(items.indexOf(String(id)) + 1)}`;

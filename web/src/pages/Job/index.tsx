@@ -6,7 +6,7 @@ import { startedPiece } from '@obra/core/holding';
 import type { Units } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
 import { Printer, Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../shell/Head';
@@ -92,7 +92,8 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   const shared = useSharedBar(id, job, whole);
   const { shop } = shared;
   const planned = usePlan(id, job, shop);
-  const { drawing } = job;
+  // what was typed stands at once; all that is worked out from it follows in the next frame
+  const drawing = useDeferredValue(job.drawing);
   const part = useMemo(() => readDrawing(drawing), [drawing]);
   const started = useMemo(() => startedPiece(job, part), [job, part]);
   const { plan, older } = planned;
@@ -144,6 +145,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
     open,
     job,
     shop,
+    drawn: drawing,
     part,
     started,
     barLeft: shared.left,
@@ -253,13 +255,11 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
 });
 
 function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Exclude<Stage, 'bench'> }) {
-  const { part, units, job, setup, step, shop, plan } = view;
+  const { part, drawn, units, setup, step, shop, plan } = view;
   const typed = useMemo(
     () =>
-      Object.fromEntries(
-        [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft].map((r) => [r.id, { size: r.size.text, length: r.length.text }]),
-      ),
-    [job.drawing.outside, job.drawing.boreRight, job.drawing.boreLeft],
+      Object.fromEntries([...drawn.outside, ...drawn.boreRight, ...drawn.boreLeft].map((r) => [r.id, { size: r.size.text, length: r.length.text }])),
+    [drawn],
   );
   const marks = stage === 'inspection' ? marksOf(view) : undefined;
   const held = stage === 'holding' || stage === 'route';

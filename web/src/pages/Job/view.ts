@@ -16,7 +16,9 @@ export interface JobView {
   readonly open: OpenJob;
   readonly job: Job;
   readonly shop: Shop;
-  /** the drawing as typed now */
+  /** the drawing that `part` was read from: the job's own, or the one of a keystroke before it */
+  readonly drawn: Job['drawing'];
+  /** the drawing as it was read */
   readonly part: Part;
   /** what the job starts as, where that is no fresh bar */
   readonly started: StartedPiece | undefined;

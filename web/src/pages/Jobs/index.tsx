@@ -30,11 +30,11 @@ export function Jobs() {
   const { data: deleted, mutate: again } = useSWR('bin', () => listDeleted(), { revalidateOnMount: true });
   const { data: shop } = useSWR('shop', () => loadShop());
   const page = useRef<HTMLElement>(null);
-  const without = data?.without;
-  // jobs whose summary is missing (a first visit after an update): made a few at a time, then the list is drawn again
+  const without = data?.without.join(' ') ?? '';
+  // jobs whose summary is missing (a first visit after an update): made a few at a time, then the list is drawn again; those that storage refuses are not asked for again
   useEffect(() => {
     // one that cannot be read is set aside on the way
-    if (without && without.length > 0) void summarise(without).then(() => Promise.all([mutate(), sortedOut()]));
+    if (without !== '') void summarise(without.split(' ')).then(() => Promise.all([mutate(), sortedOut()]));
   }, [without, mutate, sortedOut]);
   const navigate = useNavigate();
   const { units } = useUnits('mm');
