@@ -38,11 +38,15 @@ await shot('drawing');
 for (const [name, job] of [
   ['drawing-spindle', 'windlass-spindle'],
   ['drawing-ring', 'chainplate-ring'],
-  ['drawing-shaft', 'rudder-shaft'],
 ] as const) {
   await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
   await shot(name);
 }
+await goTo(page, server.url, '/jobs/windlass-spindle/drawing', 'edge to A');
+await press(page, 'solid');
+await press(page, 'quarter out');
+await page.waitForSelector('canvas[data-shown="quarter"]');
+await shot('solid');
 await goTo(page, server.url, '/jobs/windlass-spindle/holding', 'Out of the rack');
 await shot('holding');
 await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Out of the rack');

@@ -1,3 +1,4 @@
+export { type Cutter, cuttersOf } from './cutters';
 export { completions } from './complete';
 export { contourOf } from './contour';
 export { words as detailWords } from './details';
@@ -12,6 +13,7 @@ export { looseToTight } from './looseToTight';
 export { measuredCold, parseWant } from './mates';
 export { likelyNominals, sampleDoubt, unworn } from './nominals';
 export { parseBottom, parseEdge } from './parseEdge';
+export { between as bodyBetween, type Corner, heldBy, type Triangle, trianglesOf } from './mesh';
 export { bareSize, parseFinish, parseLengthCell, parsePitch, parseSize, withGeneralRule } from './parseSize';
 export { readDrawing } from './readDrawing';
 export { type LineWord, type TypedLine, typedLine } from './typedLine';

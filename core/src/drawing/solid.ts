@@ -97,7 +97,7 @@ function ofDetail(part: Part, d: PartDetail): number {
     case 'crossHole':
       return crossHole(part, d, r, own);
     case 'boltCircle': {
-      const deep = Math.min(d.depth ?? Infinity, metalAlong(part, d.on, (d.width ?? 0) / 2));
+      const deep = Math.min(d.depth ?? Infinity, metalAlong(part, d.on, (d.width ?? 0) / 2).deep);
       const cone = d.depth === undefined || deep < d.depth ? 0 : (Math.PI / 3) * own ** 2 * coneOf(own, 118);
       return (d.count ?? 0) * (Math.PI * own ** 2 * deep + cone + ofHead(d, own));
     }
@@ -129,15 +129,17 @@ function ofHead({ head }: PartDetail, own: number): number {
     : (Math.PI / 3) * head.depth * (wide ** 2 + wide * own + own ** 2) - Math.PI * own ** 2 * head.depth;
 }
 
-/** How far the metal goes along the axis from an end, at a radius: to the first row that does not reach so far out. */
-function metalAlong(part: Part, end: string, radius: number): number {
+/** Where somebody who drills from an end meets metal at a radius, z, and how far it goes on: a flange may stand behind a hub. */
+export function metalAlong(part: Part, end: string, radius: number): { readonly from: number; readonly deep: number } {
   const rows = part.features.filter((f) => f.side === 'outside');
-  let deep = 0;
-  for (const row of end === 'right' ? rows : rows.toReversed()) {
-    if (Math.min(row.nearDiameter.nominal, row.farDiameter.nominal) / 2 <= radius) break;
-    deep += Math.abs(row.near - row.far);
-  }
-  return deep;
+  const met = end === 'right' ? rows : rows.toReversed();
+  const reaches = (f: Feature) => Math.min(f.nearDiameter.nominal, f.farDiameter.nominal) / 2 > radius;
+  const first = met.findIndex(reaches);
+  const row = met[first];
+  if (!row) return { from: end === 'right' ? 0 : -part.length, deep: 0 };
+  const past = met.findIndex((f, i) => i > first && !reaches(f));
+  const deep = met.slice(first, past < 0 ? undefined : past).reduce((sum, f) => sum + Math.abs(f.near - f.far), 0);
+  return { from: end === 'right' ? Math.max(row.near, row.far) : Math.min(row.near, row.far), deep };
 }
 
 /** Of the outside row at an end, mm. */

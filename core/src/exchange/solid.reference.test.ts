@@ -2,9 +2,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseJob } from '../document';
-import { type Contour, flattened, readDrawing, readLine, volumeOf } from '../drawing';
+import { type Contour, flattened, readDrawing, readLine, trianglesOf, volumeOf } from '../drawing';
 import { formulas } from '../quantity';
-import { trianglesOf, writeStl } from './stl';
+import { writeStl } from './stl';
 
 const contour = (...points: readonly (readonly [z: number, r: number])[]): Contour => points.map(([z, r]) => ({ z, r, bulge: 0, of: '' }));
 
@@ -96,11 +96,11 @@ describe('STL', () => {
   });
 
   it('is written as facets with a normal and three corners, under a plain name', () => {
-    const text = writeStl('Bolzen Ø12', bodies[0]?.[1] ?? [], 12);
+    const text = writeStl('Bolzen Ø12', trianglesOf(bodies[0]?.[1] ?? [], 12));
     expect(text.startsWith('solid Bolzen 12\n facet normal ')).toBe(true);
     expect(text.match(/ facet normal/g)).toHaveLength(12 + 24 + 12);
     expect(text.match(/^ {3}vertex( -?[\d.e-]+){3}$/gm)).toHaveLength(3 * 48);
     expect(text).not.toContain('NaN');
-    expect(() => writeStl('x', [], 2)).toThrow(RangeError);
+    expect(() => trianglesOf([], 2)).toThrow(RangeError);
   });
 });

@@ -1,5 +1,5 @@
-/** Hands a text to the person as a file. */
-export function download(name: string, text: string, type = 'application/json'): void {
+/** Hands a text, or a picture, to the person as a file. */
+export function download(name: string, text: string | Blob, type = 'application/json'): void {
   const url = URL.createObjectURL(new Blob([text], { type }));
   const link = document.createElement('a');
   link.href = url;

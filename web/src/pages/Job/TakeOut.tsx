@@ -18,11 +18,11 @@ export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView;
     onSaid(`DXF written, millimetres. It cannot carry: ${leftOut.join('; ')}.`);
   };
   const stl = async () => {
-    const { writeStl } = await writers();
+    const [{ writeStl }, { solidTriangles }] = await Promise.all([writers(), import('../../solid')]);
     const { job, part } = look();
-    download(fileName(job.name, 'stl'), writeStl(job.name, part.contour), 'model/stl');
+    download(fileName(job.name, 'stl'), writeStl(job.name, await solidTriangles(part)), 'model/stl');
     onSaid(
-      'STL written, millimetres, 128 flats round: 0.04 % less than the true volume. Threads are smooth, at their crests; what is cut beside the lathe is not in it.',
+      'STL written, millimetres, 128 flats round: 0.04 % less than the true volume; holes beside the axis 64 flats round. Flats, keyways and holes are cut; threads are smooth, at their crests.',
     );
   };
   const csv = async () => {

@@ -6,9 +6,10 @@ import { startedPiece } from '@obra/core/holding';
 import type { Units } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
 import { Printer, Redo2, Undo2 } from 'lucide-react';
-import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { download, fileName } from '../../shell/download';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
 import { tell } from '../../shell/says';
@@ -22,6 +23,7 @@ import { useLog } from '../../data/log';
 import type { SaveState } from '../../data/openJobs';
 import { useJob } from '../../data/session';
 import { useShop } from '../../data/shopSession';
+import { standardHeight } from '../../small';
 import { useSharedBar } from '../../work/useSharedBar';
 import { usePlan } from '../../work/usePlan';
 import { Bench } from './Bench';
@@ -36,6 +38,8 @@ import { TakeOut } from './TakeOut';
 import { useMovable } from './useMovable';
 import { useTyping } from './useTyping';
 import { barRadius, type JobView } from './view';
+
+const SolidPicture = lazy(() => import('../../solid').then((m) => ({ default: m.SolidPicture })));
 
 /** One job, once it is there. */
 export function JobPage() {
@@ -268,7 +272,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
   const radius = bar && barRadius(view);
   const movable = useMovable(view, stage);
   const typing = useTyping(view);
-  return (
+  const picture = (
     <BarPicture
       part={shown}
       units={units}
@@ -285,5 +289,30 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       chosen={stage === 'drawing' ? view.chosen : undefined}
       typing={stage === 'drawing' ? typing : undefined}
     />
+  );
+  const [solid, setSolid] = useState(false);
+  const empty = part.contour.length === 0;
+  const swap = () => setSolid(!solid);
+  useKeys('picture', { v: { says: 'the solid, or the section', act: () => !empty && swap() } });
+  return (
+    <section className="pictured" aria-label="Picture">
+      {!empty && (
+        <Button className="looked noprint" size="sm" variant="outline-dark" aria-keyshortcuts="v" onClick={swap}>
+          {solid ? 'section' : 'solid'}
+        </Button>
+      )}
+      {solid && !empty ? (
+        <Suspense fallback={<div className="bar" style={{ height: standardHeight() }} />}>
+          <SolidPicture
+            part={part}
+            units={units}
+            height={standardHeight()}
+            onStill={(picture) => download(fileName(view.job.name, 'png'), picture, 'image/png')}
+          />
+        </Suspense>
+      ) : (
+        picture
+      )}
+    </section>
   );
 }

@@ -1,0 +1,2 @@
+export { solidTriangles } from './makeSolid';
+export { SolidPicture } from './SolidPicture';
