@@ -8,7 +8,7 @@ import { manyJobs } from './jobs';
 import { ladders } from './ladders';
 import { lengthsSet } from './lengths';
 import { outsideLathes } from './outside';
-import { coldStart, handbook, typing } from './page';
+import { coldStart, dragging, handbook, typing } from './page';
 import { judge, plans, routes } from './planner';
 import { compareMachine } from './report';
 import { longShaft } from './shafts';
@@ -20,6 +20,7 @@ async function page(): Promise<void> {
   await coldStart(server.url);
   await handbook(server.url);
   await typing(server.url);
+  await dragging(server.url);
   await manyJobs(server.url);
   await server.stop();
 }

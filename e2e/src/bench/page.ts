@@ -128,3 +128,27 @@ async function solidSeen(desk: Page): Promise<void> {
   report('solid of 40 rows, first seen', first, 400);
   report('solid of 40 rows, cut', cut);
 }
+
+/** The jaws of a holding moved by the mouse: script of the main thread in each frame while they move, all of it counted. */
+export async function dragging(url: string): Promise<void> {
+  const browser = await browse();
+  const page = await browser.newPage();
+  await page.goto(`${url}/jobs/windlass-spindle/holding`, { waitUntil: 'networkidle0' });
+  const handle = await page.waitForSelector('[role="slider"][aria-label="Stick-out, in the picture"]', { timeout: 30_000 });
+  const box = await handle?.boundingBox();
+  if (!box) throw new Error('no handle');
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const script = async () => (await page.metrics()).ScriptDuration ?? 0;
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  const frames: number[] = [];
+  for (let i = 1; i <= 90; i++) {
+    const from = await script();
+    await page.mouse.move(x - i, y);
+    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(resolve)));
+    frames.push(1000 * ((await script()) - from));
+  }
+  await page.mouse.up();
+  await browser.close();
+  report('jaws moved in the picture, script a frame', frames.slice(20), 8);
+}
