@@ -181,6 +181,37 @@ describe('a part of twenty features', () => {
     expect(readFileSync(path, 'utf8')).toContain('OUTLINE');
   });
 
+  it('one with a gap, turned in its file, is told so; the gap is closed up to what is typed', async () => {
+    await newJob();
+    const { dir, remove } = makeProfile();
+    const path = join(dir, 'gap.dxf');
+    const askew = (x: number, y: number) => [0.8 * x - 0.6 * y, 0.6 * x + 0.8 * y];
+    const lines = [
+      [0, 0, 0, 15],
+      [0, 15, 24.8, 15],
+      [25, 15, 25, 10],
+      [25, 10, 35, 10],
+      [35, 10, 35, 0],
+    ].map(([x0 = 0, y0 = 0, x1 = 0, y1 = 0]) => {
+      const [[a, b], [c, d]] = [askew(x0, y0), askew(x1, y1)];
+      return ['0', 'LINE', '8', '0', 10, a, 20, b, 11, c, 21, d].join('\n');
+    });
+    writeFileSync(path, ['0\nSECTION\n2\nENTITIES', ...lines, '0\nENDSEC\n0\nEOF'].join('\n'));
+    await press(page, 'more');
+    await press(page, 'drawing from a DXF');
+    const file = await (await page.waitForSelector('input[aria-label^="DXF of"]'))?.toElement('input');
+    await file?.uploadFile(path);
+    await sees(page, 'a gap of 0.200 mm');
+    await sees(page, 'turned by 36.87°');
+    await page.type('#dxf-gap', '0,25');
+    await page.keyboard.press('Enter');
+    await sees(page, 'is closed by a line');
+    await sees(page, '2 rows outside');
+    expect(await violations(page)).toEqual([]);
+    await press(page, 'cancel');
+    remove();
+  });
+
   it('a file that is none gets a sentence, and nothing changes', async () => {
     const id = await newJob();
     const { dir, remove } = makeProfile();

@@ -222,7 +222,7 @@ describe('entities written by hand', () => {
       file([...stepped, '0', 'TEXT', '8', '0', 10, 0, 20, 0, 40, 2, '1', 'pin', '0', 'SPLINE', '8', '0', 70, 8, ...line(100, 40, 110, 44)]),
     );
     const said = made.leftOut.map((s) => writeSentence(s, 'mm'));
-    expect(said).toEqual(expect.arrayContaining(['1 × text', '1 × spline', '1 lines or arcs that join no outline']));
+    expect(said).toEqual(expect.arrayContaining(['1 × text', '1 × spline through points only', '1 lines or arcs that join no outline']));
     expect(rows(made)).toEqual(['20 x 10', '30 x 25']);
   });
 

@@ -1,4 +1,5 @@
 import DxfParser, { type IEntity } from 'dxf-parser';
+import { curveOf } from './curves';
 import { MM_PER_INCH, ROUNDING, say, type Sentence, type Units } from '../quantity';
 
 /** A piece of outline in the drawing's own axes, mm; bulge = tan(arc / 4), counter-clockwise positive. */
@@ -14,6 +15,8 @@ export interface DxfLines {
   readonly segments: readonly Segment[];
   /** lines that may be the axis: on a layer or of a line type named for it */
   readonly centreLines: readonly Segment[];
+  /** ellipses and splines, taken as arcs */
+  readonly curves: number;
   /** what is in the file and is no outline: how many of each kind */
   readonly leftOut: Readonly<Record<string, number>>;
   readonly units: 'said' | 'assumed';
@@ -70,7 +73,7 @@ export function* dxfLines(text: string, assumed: Units): Generator<Reading, ({ r
   const { header, entities, blocks } = parsed;
   const code = Number(header['$INSUNITS'] ?? 0);
   const scale = unitCodes[code] ?? (assumed === 'in' ? MM_PER_INCH : 1);
-  const made = { segments: [] as Segment[], centreLines: [] as Segment[], leftOut: {} as Record<string, number> };
+  const made = { segments: [] as Segment[], centreLines: [] as Segment[], leftOut: {} as Record<string, number>, curves: 0 };
   const outlineLayer = entities.some((e) => e.layer === 'OUTLINE' && outlines(e));
   let done = 0;
   const queue: { readonly entity: IEntity; readonly at: Transform; readonly within: readonly string[] }[] = entities.map((entity) => ({
@@ -98,9 +101,12 @@ export function* dxfLines(text: string, assumed: Units): Generator<Reading, ({ r
     const { layer = '', lineType = '' } = entity as Partial<IEntity>;
     const note = /dim|hatch|text|note|mirror|title|border|frame/i.test(layer) || (outlineLayer && layer !== 'OUTLINE' && within.length === 0);
     const centre = /cent(?:er|re)|axis/i.test(layer) || /cent(?:er|re)|dashdot/i.test(lineType);
-    const pieces = note && !centre ? [] : piecesOf(entity);
+    const curve = note ? undefined : curveOf(entity, Math.sqrt(Math.abs(at.a * at.d - at.b * at.c)));
+    const pieces = note && !centre ? [] : typeof curve === 'object' ? curve : piecesOf(entity);
+    if (typeof curve === 'object') made.curves++;
     if (pieces.length === 0) {
-      if (!note) count(made.leftOut, entity.type.toLowerCase());
+      const name = entity.type.toLowerCase();
+      if (!note) count(made.leftOut, typeof curve === 'string' ? curve : pieces === NONE ? `${name} with a number that is none` : name);
       continue;
     }
     for (const piece of pieces) (centre ? made.centreLines : made.segments).push(moved(piece, at));
@@ -161,7 +167,7 @@ const count = (list: Record<string, number>, name: string) => {
   list[name] = (list[name] ?? 0) + 1;
 };
 
-const outlines = (e: IEntity) => ['LINE', 'ARC', 'CIRCLE', 'LWPOLYLINE', 'POLYLINE'].includes(e.type);
+const outlines = (e: IEntity) => ['LINE', 'ARC', 'CIRCLE', 'LWPOLYLINE', 'POLYLINE', 'ELLIPSE', 'SPLINE'].includes(e.type);
 
 /** x' = a x + b y + x0; y' = c x + d y + y0. */
 interface Transform {
@@ -205,6 +211,9 @@ function moved(s: Segment, t: Transform): Segment {
   };
 }
 
+/** Of what has a number that is none. */
+const NONE: readonly Segment[] = [];
+
 /** The lines and arcs of one entity; none for what is no outline. */
 function piecesOf(entity: IEntity): readonly Segment[] {
   const e = entity as IEntity & {
@@ -220,7 +229,9 @@ function piecesOf(entity: IEntity): readonly Segment[] {
   const flip = (e.extrusionDirectionZ ?? 1) < 0;
   const turn = (s: Segment): Segment => (flip ? { x0: -s.x0, y0: s.y0, x1: -s.x1, y1: s.y1, bulge: -s.bulge } : s);
   if (e.type === 'LINE' || e.type === 'LWPOLYLINE' || e.type === 'POLYLINE') {
-    const points = (e.vertices ?? []).filter((v) => good(v.x, v.y));
+    const points = e.vertices ?? [];
+    // a corner left out would be another outline
+    if (!points.every((v) => good(v.x, v.y, v.bulge ?? 0))) return NONE;
     const last = e.type !== 'LINE' && e.shape === true ? points.length : points.length - 1;
     return Array.from({ length: Math.max(0, last) }, (_, i) => {
       const [a, b] = [points[i], points[(i + 1) % points.length]];
@@ -230,7 +241,8 @@ function piecesOf(entity: IEntity): readonly Segment[] {
       .map((s) => (e.type === 'LINE' ? s : turn(s)));
   }
   const { center, radius } = e;
-  if (!center || radius === undefined || !good(center.x, center.y, radius) || !(radius > 0)) return [];
+  if (center && radius !== undefined && !good(center.x, center.y, radius)) return NONE;
+  if (!center || radius === undefined || !(radius > 0)) return [];
   const arc = (from: number, to: number): Segment => ({
     x0: center.x + radius * Math.cos(from),
     y0: center.y + radius * Math.sin(from),
@@ -239,7 +251,8 @@ function piecesOf(entity: IEntity): readonly Segment[] {
     bulge: Math.tan((to - from) / 4),
   });
   if (e.type === 'CIRCLE') return [arc(0, Math.PI), arc(Math.PI, 2 * Math.PI)].map(turn);
-  if (e.type !== 'ARC' || !good(e.startAngle, e.endAngle)) return [];
+  if (e.type !== 'ARC') return [];
+  if (!good(e.startAngle, e.endAngle)) return NONE;
   const from = e.startAngle ?? 0;
   const sweep = ((((e.endAngle ?? 0) - from) % (2 * Math.PI)) + 2 * Math.PI) % (2 * Math.PI) || 2 * Math.PI;
   // more than half a turn is two arcs, so that no bulge grows without bound

@@ -7,6 +7,8 @@ export interface Axis {
   readonly along: 'x' | 'y';
   readonly at: number;
   readonly why: Sentence;
+  /** the outline is the same on both sides of it */
+  readonly symmetric?: true;
 }
 
 /** A vertex of a half section: z along the axis, 0 at the right-hand end; bulge to the next. */
@@ -18,6 +20,47 @@ export interface ProfilePoint {
 
 /** Ends nearer than this are one, mm. */
 const JOIN = 0.01;
+
+/**
+ * By how much the outline is turned in the file, degrees, over 0 to 45 either way: as its longest centre line lies, else as most of its lines do. 0 where it lies level
+ * or upright.
+ */
+export function turnedBy(segments: readonly Segment[], centreLines: readonly Segment[]): number {
+  const long = (s: Segment) => Math.hypot(s.x1 - s.x0, s.y1 - s.y0);
+  const off = (s: Segment) => {
+    const degrees = (Math.atan2(s.y1 - s.y0, s.x1 - s.x0) * 180) / Math.PI;
+    return degrees - 90 * Math.round(degrees / 90);
+  };
+  const [drawn] = centreLines.toSorted((a, b) => long(b) - long(a));
+  if (drawn) return Math.abs(off(drawn)) < LEVEL ? 0 : off(drawn);
+  const lines = segments.filter((s) => s.bulge === 0);
+  const along = new Map<number, { long: number; sum: number; ways: Set<number> }>();
+  for (const s of lines) {
+    const key = Math.round(off(s) / LEVEL);
+    const there = along.get(key) ?? { long: 0, sum: 0, ways: new Set() };
+    const way = Math.abs(Math.round((Math.atan2(s.y1 - s.y0, s.x1 - s.x0) * 180) / Math.PI / 90)) % 2;
+    along.set(key, { long: there.long + long(s), sum: there.sum + long(s) * off(s), ways: there.ways.add(way) });
+  }
+  const all = lines.reduce((sum, s) => sum + long(s), 0);
+  const most = [...along.entries()].toSorted((a, b) => b[1].long - a[1].long)[0];
+  // rows and faces are square to each other; a taper stands alone
+  if (!most || most[0] === 0 || most[1].ways.size < 2 || (along.get(0)?.long ?? 0) > 0.1 * all || most[1].long < 0.5 * all) return 0;
+  return most[1].sum / most[1].long;
+}
+
+/** Lines within this are level, degrees. */
+const LEVEL = 0.02;
+
+/** Turned back about the drawing's zero. */
+export function turnedBack(segments: readonly Segment[], degrees: number): readonly Segment[] {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const turn = (x: number, y: number) => [c * x + s * y, c * y - s * x] as const;
+  return segments.map((o) => {
+    const [x0, y0] = turn(o.x0, o.y0);
+    const [x1, y1] = turn(o.x1, o.y1);
+    return { x0, y0, x1, y1, bulge: o.bulge };
+  });
+}
 
 /** Lines that may be the axis, likeliest first: one drawn as such, one that the outline is symmetric about, one it stands on. */
 export function axesOf(segments: readonly Segment[], centreLines: readonly Segment[]): readonly Axis[] {
@@ -32,12 +75,14 @@ export function axesOf(segments: readonly Segment[], centreLines: readonly Segme
   }
   for (const [along, at] of openEnds(segments)) offer({ along, at, why: say`the outline is open there` });
   const box = boxOf(segments);
+  const places = (of: (s: Segment) => readonly number[]) => new Set(segments.flatMap(of).map((v) => Math.round(v / JOIN))).size;
+  const block = places((s) => [s.y0, s.y1]) <= 2 && places((s) => [s.x0, s.x1]) <= 2;
   for (const along of ['x', 'y'] as const) {
     const [low, high] = along === 'x' ? [box.y0, box.y1] : [box.x0, box.x1];
     // a plain block is symmetric whichever half it is: one that stands on the zero is a half
-    const block = new Set(segments.flatMap((s) => (along === 'x' ? [s.y0, s.y1] : [s.x0, s.x1])).map((v) => Math.round(v / JOIN))).size <= 2;
     if (block && low >= -JOIN && low <= 0.5 * high) offer({ along, at: 0, why: say`the outline stands on the drawing’s zero` });
-    if (symmetric(segments, along, (low + high) / 2)) offer({ along, at: (low + high) / 2, why: say`the outline is the same on both sides of it` });
+    if (symmetric(segments, along, (low + high) / 2))
+      offer({ along, at: (low + high) / 2, why: say`the outline is the same on both sides of it`, symmetric: true });
   }
   for (const along of ['x', 'y'] as const) {
     const [low, high] = along === 'x' ? [box.y0, box.y1] : [box.x0, box.x1];
@@ -159,18 +204,76 @@ export interface Profile {
   readonly points: readonly ProfilePoint[];
   /** pieces that belong to no outline */
   readonly loose: number;
+  /** ends of the outline that did not meet: how wide, and whether that was closed */
+  readonly gaps: readonly Gap[];
 }
 
-/** Joins pieces end to end into the longest outline; z = 0 at its right-hand end. Undefined where nothing joins. */
-export function joined(pieces: readonly Piece[]): Profile | undefined {
+export interface Gap {
+  readonly wide: number;
+  /** from the right-hand end, mm */
+  readonly z: number;
+  readonly r: number;
+  readonly closed: boolean;
+}
+
+/** Gaps wider than this are not spoken of as such, mm. */
+const SPOKEN = 3;
+
+/** Of more pieces apart no one sees which belong together. */
+const MOST_CHAINS = 120;
+
+/** Chains whose ends lie within `gap` are joined, the nearest first, by a line between them; those that lie a little farther are told. */
+function bridged(chains: readonly Piece[][], gap: number): { readonly chains: readonly Piece[][]; readonly gaps: readonly Gap[] } {
+  let open = [...chains];
+  const gaps: Gap[] = [];
+  if (chains.length > MOST_CHAINS) return { chains, gaps };
+  const free = (at: Piece['a'] | undefined) => (at && at[1] >= JOIN / 10 ? at : undefined);
+  for (;;) {
+    let best: { i: number; j: number; ends: string; wide: number; a: Piece['a']; b: Piece['a'] } | undefined;
+    open.forEach((p, i) =>
+      open.forEach((q, j) => {
+        if (j < i) return;
+        for (const ends of i === j ? ['ba'] : ['ba', 'bb', 'aa', 'ab']) {
+          const a = free(ends.startsWith('a') ? p[0]?.a : p.at(-1)?.b);
+          const b = free(ends[1] === 'a' ? q[0]?.a : q.at(-1)?.b);
+          if (!a || !b) continue;
+          const wide = Math.hypot(a[0] - b[0], a[1] - b[1]);
+          // an outline that is closed has none
+          if (wide <= JOIN && i === j) continue;
+          if (i === j && p.length < 3) continue;
+          if (wide <= SPOKEN && (!best || wide < best.wide)) best = { i, j, ends, wide, a, b };
+        }
+      }),
+    );
+    if (!best) return { chains: open, gaps };
+    const { i, j, ends, wide, a, b } = best;
+    gaps.push({ wide, z: (a[0] + b[0]) / 2, r: (a[1] + b[1]) / 2, closed: wide <= gap });
+    const [p, q] = [open[i], open[j]];
+    if (wide > gap || !p || !q) return { chains: open, gaps };
+    const join: Piece = { a, b, bulge: 0 };
+    if (i === j) open = open.map((c, k) => (k === i ? [...c, join] : c));
+    else {
+      const first = ends.startsWith('b') ? p : p.toReversed().map(reversed);
+      const second = ends[1] === 'a' ? q : q.toReversed().map(reversed);
+      open = [...open.filter((_, k) => k !== i && k !== j), [...first, join, ...second]];
+    }
+  }
+}
+
+const reversed = (p: Piece): Piece => ({ a: p.b, b: p.a, bulge: -p.bulge });
+
+/** Joins pieces end to end into the longest outline; z = 0 at its right-hand end. Undefined where nothing joins. @param gap ends within it are joined by a line, mm */
+export function joined(pieces: readonly Piece[], gap = JOIN): Profile | undefined {
   const cell = (v: number) => Math.floor(v / JOIN);
-  const ends = new Map<string, { readonly piece: number; readonly end: 'a' | 'b' }[]>();
+  // within what any lathe turns a cell is one whole number
+  const key = (i: number, j: number) => i * 8_388_608 + j;
+  const ends = new Map<number, { readonly piece: number; readonly end: 'a' | 'b' }[]>();
   pieces.forEach((p, piece) => {
     for (const end of ['a', 'b'] as const) {
-      const key = `${cell(p[end][0])} ${cell(p[end][1])}`;
-      const there = ends.get(key);
+      const place = key(cell(p[end][0]), cell(p[end][1]));
+      const there = ends.get(place);
       if (there) there.push({ piece, end });
-      else ends.set(key, [{ piece, end }]);
+      else ends.set(place, [{ piece, end }]);
     }
   });
   const used = new Set<number>();
@@ -178,7 +281,7 @@ export function joined(pieces: readonly Piece[]): Profile | undefined {
     let best: { piece: number; end: 'a' | 'b'; off: number } | undefined;
     for (const i of [-1, 0, 1])
       for (const j of [-1, 0, 1])
-        for (const e of ends.get(`${cell(at[0]) + i} ${cell(at[1]) + j}`) ?? []) {
+        for (const e of ends.get(key(cell(at[0]) + i, cell(at[1]) + j)) ?? []) {
           const p = pieces[e.piece];
           if (used.has(e.piece) || !p) continue;
           const off = Math.hypot(p[e.end][0] - at[0], p[e.end][1] - at[1]);
@@ -186,7 +289,6 @@ export function joined(pieces: readonly Piece[]): Profile | undefined {
         }
     return best;
   };
-  const reversed = (p: Piece): Piece => ({ a: p.b, b: p.a, bulge: -p.bulge });
   const chains: Piece[][] = [];
   // ends on the axis first, so that a chain runs from axis to axis
   const order = pieces.map((_, i) => i).toSorted((i, j) => onAxis(pieces[j]) - onAxis(pieces[i]));
@@ -211,16 +313,21 @@ export function joined(pieces: readonly Piece[]): Profile | undefined {
     chains.push(chain);
   }
   // a drawing with a blind hole drawn apart from its outside joins through the axis: chains from axis to axis in a row
-  const size = (chain: readonly Piece[]) => Math.max(...chain.flatMap((p) => [p.a[0], p.b[0]])) - Math.min(...chain.flatMap((p) => [p.a[0], p.b[0]]));
-  const [main, ...others] = chains.toSorted((a, b) => size(b) - size(a));
+  const size = (chain: readonly Piece[]) => rightOf(chain) + rightOf(chain.map((p) => ({ ...p, a: [-p.a[0], 0], b: [-p.b[0], 0] })));
+  const { chains: whole, gaps } = bridged(chains, gap);
+  const [main, ...others] = whole.toSorted((a, b) => size(b) - size(a));
   if (!main || size(main) < PLACE) return undefined;
   const points = inOne(main).map((p) => ({ z: p.a[0], r: p.a[1], bulge: p.bulge }));
   const end = main.at(-1)?.b;
   const start = main[0]?.a;
   if (end && start && Math.hypot(end[0] - start[0], end[1] - start[1]) > JOIN) points.push({ z: end[0], r: end[1], bulge: 0 });
-  const right = Math.max(...points.map((p) => p.z));
+  const [right, rightmost] = [rightOf(main), rightOf(pieces)];
   const shifted = points.map((p) => ({ ...p, z: p.z - right }));
-  return { points: areaOf(shifted) >= 0 ? shifted : flipped(shifted), loose: others.reduce((sum, c) => sum + c.length, 0) };
+  return {
+    points: areaOf(shifted) >= 0 ? shifted : flipped(shifted),
+    loose: others.reduce((sum, c) => sum + c.length, 0),
+    gaps: gaps.map((g) => ({ ...g, z: g.z - rightmost })),
+  };
 }
 
 /** Lines in one direction and arcs of one circle, end to end, are one. */
@@ -247,6 +354,9 @@ function together(p: Piece, q: Piece): Piece | undefined {
   const sweep = c.to - c.from + d.to - d.from;
   return Math.hypot(c.z - d.z, c.r - d.r) < PLACE && atMost(Math.abs(sweep), Math.PI) ? { a: p.a, b: q.b, bulge: Math.tan(sweep / 4) } : undefined;
 }
+
+/** A long outline has more pieces than a call takes arguments. */
+const rightOf = (pieces: readonly Piece[]): number => pieces.reduce((most, p) => Math.max(most, p.a[0], p.b[0]), -Infinity);
 
 const onAxis = (p: Piece | undefined): number => (p && (p.a[1] < JOIN / 10 || p.b[1] < JOIN / 10) ? 1 : 0);
 

@@ -1,8 +1,9 @@
 import { blankDrawing, type Drawing } from '../document';
 import { arcOf, flattened, readDrawing } from '../drawing';
-import { alike, length, say, type Sentence, type Units } from '../quantity';
-import { dxfLines, type Reading } from './dxfSegments';
-import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint } from './profile';
+import { alike, diameter, length, say, type Sentence, tidy, type Units } from '../quantity';
+import { CURVE_WITHIN } from './curves';
+import { dxfLines, type Reading, type Segment } from './dxfSegments';
+import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint, turnedBack, turnedBy } from './profile';
 import { recognise } from './recognise';
 
 export interface ReadDxf {
@@ -16,6 +17,8 @@ export interface ReadDxf {
   readonly leftOut: readonly Sentence[];
   /** furthest that the outline of the rows lies from that of the file, mm */
   readonly off: number;
+  /** gaps of the outline that stay open, mm */
+  readonly open: readonly number[];
 }
 
 export interface DxfAsked {
@@ -23,6 +26,8 @@ export interface DxfAsked {
   readonly units: Units;
   /** of `axes`; the likeliest when absent */
   readonly axis?: Pick<Axis, 'along' | 'at'>;
+  /** ends of lines within this are joined, mm; 0.01 when absent */
+  readonly gap?: number;
 }
 
 type Read = ReadDxf | { readonly ok: false; readonly says: Sentence };
@@ -38,14 +43,21 @@ export function* readingDxf(text: string, asked: DxfAsked): Generator<Reading, R
   if (!lines.ok) return lines;
   const { segments, centreLines, entities } = lines;
   if (segments.length === 0) return { ok: false, says: say`no lines or arcs of an outline are in this file` };
-  const found = axesOf(segments, centreLines);
+  const turned = turnedBy(segments, centreLines);
+  const [outline, centres] = turned === 0 ? [segments, centreLines] : [turnedBack(segments, turned), turnedBack(centreLines, turned)];
+  const long = longestSide(outline);
+  if (!(long < MOST_LONG))
+    return { ok: false, says: say`the outline is ${length(long)} across: no lathe turns that; is the unit of the file right?` };
+  const found = axesOf(outline, centres);
   const chosen = asked.axis;
-  const axes = chosen ? found.toSorted((a, b) => Number(isAt(b, chosen)) - Number(isAt(a, chosen))) : found;
+  const axes = chosen ? found.toSorted((a, b) => Number(isAt(b, chosen)) - Number(isAt(a, chosen))) : joinsBest(found, outline);
   const [axis] = axes;
   if (!axis) return { ok: false, says: say`no line that could be the centre line was found` };
   yield { done: entities, total: entities };
-  const profile = joined(aboveAxis(segments, axis));
+  const profile = joined(aboveAxis(outline, axis), asked.gap);
   if (!profile || profile.points.length < 2) return { ok: false, says: say`the lines do not join to an outline over this axis` };
+  const open = profile.gaps.filter((g) => !g.closed);
+  const closed = profile.gaps.filter((g) => g.closed);
   if (profile.points.length > MOST_POINTS)
     return { ok: false, says: say`the outline has ${profile.points.length} pieces: a curve drawn as short lines? save it with arcs` };
   const known = recognise(profile.points, asked.units);
@@ -66,9 +78,18 @@ export function* readingDxf(text: string, asked: DxfAsked): Generator<Reading, R
     axes,
     axis,
     off,
+    open: open.map((g) => g.wide),
     leftOut: [
       ...(lines.units === 'assumed' ? [say`the file does not say its unit: ${asked.units === 'in' ? 'inches' : 'millimetres'} assumed`] : []),
       ...Object.entries(lines.leftOut).map(([name, times]) => say`${times} × ${name}`),
+      ...(turned === 0 ? [] : [say`the outline is turned by ${tidy(Number(turned.toFixed(3)))}° in the file; it was turned back`]),
+      ...(lines.curves > 0
+        ? [
+            say`${lines.curves} ${lines.curves === 1 ? 'ellipse or spline is' : 'ellipses or splines are'} taken as arcs within ${length(CURVE_WITHIN, 0.001)}`,
+          ]
+        : []),
+      ...open.map((g) => say`a gap of ${length(g.wide, 0.001)} at ${diameter(2 * g.r)}, ${length(-g.z)} from end A, stays open`),
+      ...closed.map((g) => say`a gap of ${length(g.wide, 0.001)} at ${diameter(2 * g.r)}, ${length(-g.z)} from end A, is closed by a line`),
       ...(profile.loose > 0 ? [say`${profile.loose} lines or arcs that join no outline`] : []),
       ...(off > OFF ? [say`some of the outline is not a row that is known here: up to ${length(off)} off`] : []),
       ...stops.map((f) => f.says),
@@ -87,6 +108,28 @@ export function readDxf(text: string, asked: DxfAsked): Read {
     const { done, value } = reading.next();
     if (done === true) return value;
   }
+}
+
+/** Larger than this is no part of a lathe, mm. */
+const MOST_LONG = 20_000;
+
+function longestSide(segments: readonly Segment[]): number {
+  let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const s of segments) {
+    x0 = Math.min(x0, s.x0, s.x1);
+    x1 = Math.max(x1, s.x0, s.x1);
+    y0 = Math.min(y0, s.y0, s.y1);
+    y1 = Math.max(y1, s.y0, s.y1);
+  }
+  return Math.max(x1 - x0, y1 - y0);
+}
+
+/** Of lines about which the outline is the same on both sides the one over which it joins to one: a bush drawn as two walls has its axis between them. */
+function joinsBest(axes: readonly Axis[], segments: readonly Segment[]): readonly Axis[] {
+  const both = axes.filter((a) => a.symmetric);
+  if (both.length < 2 || axes[0]?.symmetric !== true) return axes;
+  const loose = new Map(both.map((a) => [a, joined(aboveAxis(segments, a))?.loose ?? Infinity]));
+  return [...both.toSorted((a, b) => (loose.get(a) ?? 0) - (loose.get(b) ?? 0)), ...axes.filter((a) => !a.symmetric)];
 }
 
 const isAt = (axis: Axis, chosen: Pick<Axis, 'along' | 'at'>) => axis.along === chosen.along && alike(axis.at, chosen.at);

@@ -21,7 +21,16 @@ export async function drawing(): Promise<void> {
     return performance.now() - start;
   });
   report('DXF of 10,000 into rows', reads, 1000);
+  // no hatching that is left out by its layer, but one outline that is no part
+  const long = ['0\nSECTION\n2\nENTITIES', ...Array.from({ length: 200_000 }, (_, i) => jag(i)), '0\nENDSEC\n0\nEOF'].join('\n');
+  const start = performance.now();
+  const made = readDxf(long, { units: 'mm' });
+  if (made.ok) throw new Error('an outline of 200,000 pieces was taken as a part');
+  report('DXF of 200,000, refused in words', [performance.now() - start], 5000);
 }
+
+const jag = (i: number): string =>
+  `0\nLINE\n8\n0\n10\n${String(i / 20)}\n20\n${String(i === 0 ? 0 : 10 + (i % 2))}\n11\n${String((i + 1) / 20)}\n21\n${String(10 + ((i + 1) % 2))}`;
 
 /** A full drawing of 10,000 lines and arcs: an outline of 200 rows, the rest hatching and dimensions. */
 function drawingFile(count: number): string {

@@ -1,7 +1,7 @@
 import type { Drawing } from '@obra/core/document';
 import { readDrawing } from '@obra/core/drawing';
 import type { Axis } from '@obra/core/exchange';
-import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { readLength, type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useEffect, useRef, useState } from 'react';
 import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
 import { useFiles } from '../../../shell/files';
@@ -25,13 +25,16 @@ type Now =
 export function TakeIn({ units, replaces, onTake, onClose }: Props) {
   const [now, setNow] = useState<Now>({ kind: 'ask' });
   const [text, setText] = useState<string>();
+  const [asked, setAsked] = useState<{ readonly axis?: Pick<Axis, 'along' | 'at'>; readonly gap: string }>({ gap: '' });
   const running = useRef<Stoppable>(undefined);
   useEffect(() => () => running.current?.stop(), []);
-  const read = (content: string, axis?: Pick<Axis, 'along' | 'at'>) => {
+  const read = (content: string, how: typeof asked) => {
     running.current?.stop();
     setText(content);
+    setAsked(how);
     setNow({ kind: 'reading', share: 0 });
-    const job = readingOf(content, { units, ...(axis && { axis }) }, (done, total) =>
+    const gap = readLength(how.gap, units)?.value;
+    const job = readingOf(content, { units, ...(how.axis && { axis: how.axis }), ...(gap !== undefined && gap > 0 && { gap }) }, (done, total) =>
       setNow({ kind: 'reading', share: total > 0 ? done / total : 0 }),
     );
     running.current = job;
@@ -40,7 +43,11 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
       () => setNow({ kind: 'refused', says: ['The file could not be read; the job is untouched.'] }),
     );
   };
-  const choose = useFiles('DXF of a half profile or a full outline', '.dxf', (file) => void file.text().then((content) => read(content)));
+  const choose = useFiles(
+    'DXF of a half profile or a full outline',
+    '.dxf',
+    (file) => void file.text().then((content) => read(content, { gap: '' })),
+  );
   const stop = () => {
     running.current?.stop();
     setNow({ kind: 'ask' });
@@ -65,7 +72,32 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
             {writeSentence(now.says, units)}
           </p>
         )}
-        {now.kind === 'read' && <Found answer={now.answer} units={units} onAxis={(axis) => text !== undefined && read(text, axis)} />}
+        {now.kind === 'read' && <Found answer={now.answer} units={units} onAxis={(axis) => text !== undefined && read(text, { ...asked, axis })} />}
+        {text !== undefined && now.kind !== 'reading' && (
+          <Form
+            className="d-flex gap-2 align-items-center mt-2"
+            onSubmit={(e) => {
+              e.preventDefault();
+              read(text, asked);
+            }}>
+            <Form.Label htmlFor="dxf-gap" className="m-0 quiet">
+              close gaps up to
+            </Form.Label>
+            <Form.Control
+              id="dxf-gap"
+              style={{ width: 110 }}
+              value={asked.gap}
+              placeholder={units === 'mm' ? '0.01 mm' : '.0004 in'}
+              autoComplete="off"
+              maxLength={20}
+              aria-invalid={asked.gap.trim() !== '' && !(readLength(asked.gap, units)?.value ?? 0)}
+              onChange={(e) => setAsked({ ...asked, gap: e.target.value })}
+            />
+            <Button type="submit" variant="outline-dark" size="sm">
+              read again
+            </Button>
+          </Form>
+        )}
         <div className="d-flex gap-2 mt-3">
           <Button disabled={now.kind !== 'read'} onClick={() => now.kind === 'read' && onTake(now.answer.drawing)}>
             {replaces ? 'put in place of the rows' : 'take these rows'}
