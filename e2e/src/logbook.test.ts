@@ -139,7 +139,7 @@ it('a backup cut in half, or another file, is told apart and changes nothing', a
   for (const [name, text, says] of [
     ['half.json', whole.slice(0, whole.length / 2), 'the file is cut off or damaged'],
     ['job.json', '{"obra":"job"}', 'this file holds a job, not a backup'],
-    ['later.json', whole.replace('"schema": 5', '"schema": 7'), 'this was written by a later Obra'],
+    ['later.json', whole.replace('"schema": 6', '"schema": 7'), 'this was written by a later Obra'],
     ['nothing.json', '', 'this is not a backup'],
   ] as const) {
     const path = join(dir, name);

@@ -286,7 +286,9 @@ it('ten thousand lines of the logbook are sorted, filtered and scrolled without 
             store.put({ schema, id, revision: 1, saved, by: 'test', job: { ...of, name: `Pin ${String(i)}` } }, `job/${id}`);
             store.put(
               {
-                version: 2,
+                version: 3,
+                words: '',
+                kept: 0,
                 id,
                 revision: 1,
                 saved,

@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { type Entry, liveEntries, type Shop, type StoredJob } from '../document';
+import { type Entry, liveEntries, orderWords, type Shop, type StoredJob } from '../document';
 import { type Part, readDrawing } from '../drawing';
 import { inspect, type Verdict } from '../inspection';
 import { figure, type Figure } from '../quantity';
@@ -45,6 +45,7 @@ export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readon
     words: [
       job.name,
       job.customer ?? '',
+      orderWords(job),
       drawing.material,
       ...Object.values(drawing.title),
       ...[...drawing.outside, ...drawing.boreRight, ...drawing.boreLeft].flatMap((r) => [r.size.text, r.note ?? '']),

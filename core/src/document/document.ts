@@ -108,9 +108,14 @@ export const Shop = thing({ machines: z.array(Machine), holdings: z.array(Holdin
 /** What was there before, typed like a drawing. `beyondRight`: metal to the right of the finished right face. */
 export const StartsAs = thing({ outside: z.array(Section), boreRight: z.array(Section), boreLeft: z.array(Section), overall: Cell.exactOptional(),
   details: z.array(Detail), beyondRight: Cell })
+/** How an order came, what was agreed, and what came with it: an original to copy, loose parts that go on again; each on its day. */
+export const Order = thing({ reference: z.string().max(120).exactOptional(), channel: z.string().max(60).exactOptional(),
+  price: z.string().max(60).exactOptional(),
+  parts: z.array(thing({ id: Id, what: z.string().max(200), received: Day.exactOptional(), back: Day.exactOptional() })) })
 export const Job = thing({
   name: z.string(), pieces: z.int().min(1).max(50), units: Units, machine: Id.exactOptional(), customer: z.string().exactOptional(),
   wanted: Day.exactOptional(),                                             // the day it is to be there
+  order: Order.exactOptional(),
   drawing: Drawing, choices: z.array(Choice),
   /** A piece already started, its sizes as measured now: it is the stock, in place of the bar. */
   startsAs: StartsAs.exactOptional(),

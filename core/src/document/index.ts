@@ -2,6 +2,7 @@ export { blankDrawing, blankJob, blankRow } from './blank';
 export { choiceId, type Chosen, chosenIn, orChosen } from './chosen';
 export { liveEntries } from './live';
 export { migrate, SCHEMA } from './migrate';
+export { orderWords, stillHere } from './order';
 export { namedByPart, ownName } from './ownName';
 export {
   parseEntry,

@@ -1,7 +1,7 @@
 import { undercutsWritten } from './undercutsWritten';
 
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 5;
+export const SCHEMA = 6;
 
 type Raw = Record<string, unknown>;
 
@@ -23,6 +23,8 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   3: (raw) => filesWithin(withUndercuts(raw)),
   // 5 only adds: what a tool, a post, a centre and a tailstock of this shop fill; settings beyond the ninth
   4: (raw) => filesWithin(raw),
+  // 6 only adds: how an order came and what came with it
+  5: (raw) => filesWithin(raw),
 };
 
 function withUndercuts(raw: Raw): Raw {

@@ -1,12 +1,12 @@
 import type { Progress } from '@obra/core/bench';
-import type { Job, StoredJob } from '@obra/core/document';
+import { type Job, orderWords, stillHere, type StoredJob } from '@obra/core/document';
 import { readDrawing } from '@obra/core/drawing';
 import { regionOf } from '@obra/core/stock';
 import * as z from 'zod';
 import { keysUnder, readUnder, remove, write } from './store';
 
 /** Grows when a summary says more or otherwise than before: older ones are made anew. */
-const VERSION = 2;
+const VERSION = 3;
 
 const Quantity = z.object({ is: z.string(), value: z.number(), step: z.number().optional() });
 const Stored = z.object({
@@ -17,6 +17,11 @@ const Stored = z.object({
   name: z.string(),
   customer: z.string().optional(),
   wanted: z.string().optional(),
+  reference: z.string().optional(),
+  /** what it may be found by beside what is shown */
+  words: z.string(),
+  /** parts of the customer that are still here */
+  kept: z.number(),
   pieces: z.number(),
   material: z.string(),
   /** the finished part, small: its rings z, r, z, r ... in mm, its length and widest radius */
@@ -47,6 +52,9 @@ export function summaryOf(stored: StoredJob, before?: Summary): Summary {
     name: job.name,
     ...(job.customer !== undefined && { customer: job.customer }),
     ...(job.wanted !== undefined && { wanted: job.wanted }),
+    ...(job.order?.reference !== undefined && { reference: job.order.reference }),
+    words: orderWords(job),
+    kept: stillHere(job).length,
     pieces: job.pieces,
     material: job.drawing.material,
     ...shapeOf(job),

@@ -90,7 +90,12 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
   const places = useMemo(
     (): readonly Place[] => [
       ...(data?.summaries ?? []).flatMap((j): readonly Place[] =>
-        stages.map((stage) => ({ to: `/jobs/${j.id}/${stage}`, says: `${j.name}: ${stage}`, group: 'jobs', words: j.customer ?? '' })),
+        stages.map((stage) => ({
+          to: `/jobs/${j.id}/${stage}`,
+          says: `${j.name}: ${stage}`,
+          group: 'jobs',
+          words: `${j.customer ?? ''} ${j.words}`,
+        })),
       ),
       ...pages,
       ...(known?.calculators ?? []),

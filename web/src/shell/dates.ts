@@ -1,4 +1,4 @@
-import { formatDistanceToNowStrict, isValid, parseISO } from 'date-fns';
+import { differenceInCalendarDays, formatDistanceToNowStrict, isValid, parseISO } from 'date-fns';
 
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
 
@@ -6,6 +6,13 @@ const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
 export function dayOf(moment: string): string {
   const at = parseISO(moment);
   return isValid(at) ? day.format(at) : '';
+}
+
+/** By how much a day is over: '9 days late'; '' of one that is not. */
+export function lateBy(day: string): string {
+  const at = parseISO(day);
+  const days = isValid(at) ? differenceInCalendarDays(new Date(), at) : 0;
+  return days > 0 ? `${String(days)} ${days === 1 ? 'day' : 'days'} late` : '';
 }
 
 /** How long ago: '2 days ago', 'just now'; '' of what is no date. */

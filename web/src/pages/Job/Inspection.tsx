@@ -1,5 +1,5 @@
 import { dialledSo, settled } from '@obra/core/bench';
-import { type Entry, liveEntries } from '@obra/core/document';
+import { type Entry, liveEntries, stillHere } from '@obra/core/document';
 import { type Characteristic, detailWords } from '@obra/core/drawing';
 import { inspect, type Verdict } from '@obra/core/inspection';
 import { figure, type Units, write, writeWithUnit } from '@obra/core/quantity';
@@ -63,6 +63,14 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <p className="quiet m-0 size-14">
           Readings from the Bench stand here already. A reading typed here goes into the same record; warm ones are corrected to 20 °C.
         </p>
+        {stillHere(job).length > 0 && (
+          <p className="m-0" data-testid="give-back">
+            To be given back with it:{' '}
+            {stillHere(job)
+              .map((p) => p.what || 'a part')
+              .join(', ')}
+          </p>
+        )}
         <Button variant="outline-light" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> print this sheet
         </Button>

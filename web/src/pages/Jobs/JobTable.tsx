@@ -9,7 +9,7 @@ import { Link } from 'react-router';
 import { SmallOutline } from '../../small';
 import type { Summary } from '../../data/jobs';
 import { type Column, Grid } from '../../grid';
-import { ago, dayOf } from '../../shell/dates';
+import { ago, dayOf, lateBy } from '../../shell/dates';
 import { useUnits } from '../../shell/units';
 import { useProgress } from './useProgress';
 
@@ -29,12 +29,14 @@ const stages: readonly string[] = ['drawing', 'holding', 'route', 'bench', 'insp
 export function JobTable({ summaries, shop, scroll, tools, onDelete, onCopy, onExport }: JobTableProps) {
   const { units } = useUnits('mm');
   const { known, want } = useProgress(shop);
+  const due = useMemo(() => dueFirst(summaries), [summaries]);
   const columns = useMemo(() => columnsOf((of) => known.get(of.id) ?? of.progress, want, units), [known, want, units]);
   return (
     <Grid
       words="Jobs"
       one="job"
-      lines={summaries}
+      lines={due}
+      foundBy={(j) => j.words}
       columns={columns}
       idOf={idOf}
       nameOf={(j) => j.name}
@@ -43,7 +45,7 @@ export function JobTable({ summaries, shop, scroll, tools, onDelete, onCopy, onE
       tall={58}
       title={<h1>Jobs</h1>}
       tools={tools}
-      find={{ label: 'Find in Jobs', hint: 'part, customer, material' }}
+      find={{ label: 'Find in Jobs', hint: 'part, customer, reference' }}
       // what stands in these is known only of what was looked at
       onUse={(column) => {
         if (column === 'stage' || column === 'next') want(summaries);
@@ -71,6 +73,10 @@ export function JobTable({ summaries, shop, scroll, tools, onDelete, onCopy, onE
 }
 
 const idOf = (of: Summary) => of.id;
+
+/** What is wanted soonest first; what has no day by when it was last worked on. */
+const dueFirst = (all: readonly Summary[]): readonly Summary[] =>
+  all.toSorted((a, b) => (a.wanted ?? '9999').localeCompare(b.wanted ?? '9999') || b.saved.localeCompare(a.saved));
 
 /** A line that is seen asks how far it is. */
 function Asks({ of, want, children }: { readonly of: Summary; readonly want: (jobs: readonly Summary[]) => void; readonly children: ReactNode }) {
@@ -114,8 +120,34 @@ function columnsOf(
         </>
       ),
     },
-    { key: 'customer', words: 'customer', text: (of) => of.customer ?? '', wide: 96 },
-    { key: 'wanted', words: 'wanted', text: (of) => (of.wanted === undefined ? '' : dayOf(of.wanted)), sorts: (of) => of.wanted, wide: 84 },
+    {
+      key: 'customer',
+      words: 'customer',
+      text: (of) => [of.customer ?? '', of.reference ?? ''].filter((w) => w !== '').join(', '),
+      wide: 96,
+      shows: (of) => (
+        <>
+          {of.customer}
+          <div className="quiet">
+            {[of.reference ?? '', of.kept === 0 ? '' : `${String(of.kept)} to give back`].filter((w) => w !== '').join('; ')}
+          </div>
+        </>
+      ),
+    },
+    {
+      key: 'wanted',
+      words: 'wanted',
+      text: (of) => (of.wanted === undefined ? '' : dayOf(of.wanted)),
+      sorts: (of) => of.wanted,
+      wide: 84,
+      shows: (of) =>
+        of.wanted !== undefined && (
+          <>
+            {dayOf(of.wanted)}
+            {lateBy(of.wanted) !== '' && progress(of)?.reached !== 'inspection' && <div className="out">{lateBy(of.wanted)}</div>}
+          </>
+        ),
+    },
     { key: 'pieces', words: 'pieces', text: (of) => String(of.pieces), sorts: (of) => of.pieces, figures: true },
     { key: 'material', words: 'material', text: (of) => materialOf(of.material).name, wide: 92 },
     {

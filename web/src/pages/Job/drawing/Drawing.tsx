@@ -19,13 +19,14 @@ import { asksOf, DetailsTable, placesFor } from './DetailsTable';
 import { addFit, Fits } from './Fits';
 import { JobLine } from './JobLine';
 import { Lengths } from './Lengths';
+import { OrderCard } from './OrderCard';
 import { addRelation, Relations } from './Relations';
 import { RowCard } from './RowCard';
 import { RowsTable } from './RowsTable';
 import { addSample, Samples } from './Samples';
 import { Started, startFromPiece } from './Started';
 import { TitleBlock } from './TitleBlock';
-import { onTheLathe, type ToolActs, Tools } from './Tools';
+import { onTheLathe, type Shown, type ToolActs, Tools } from './Tools';
 
 const TemplateDialog = lazy(() => import('./TemplateDialog').then((m) => ({ default: m.TemplateDialog })));
 const TakeIn = lazy(() => import('./TakeIn').then((m) => ({ default: m.TakeIn })));
@@ -37,7 +38,7 @@ const BESIDE_FIELDS = 9;
 export function Drawing({ view }: { readonly view: JobView }) {
   const { job, part, units, open, chosen } = view;
   const { outside, boreRight, boreLeft, material } = job.drawing;
-  const [shown, setShown] = useState<'lengths' | 'title' | undefined>();
+  const [shown, setShown] = useState<Shown | undefined>();
   const [asking, setAsking] = useState<'template' | 'dxf' | undefined>();
   // twelve rows have the height; of fewer the fields of the job stand over them
   const [fields, setFields] = useState(outside.length + boreRight.length + boreLeft.length <= BESIDE_FIELDS);
@@ -135,6 +136,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
         {boreLeft.length > 0 && <RowsTable view={view} list="boreLeft" onAdd={(after) => add('boreLeft', after)} />}
         {shown === 'lengths' && <Lengths view={view} />}
         {shown === 'title' && <TitleBlock view={view} />}
+        {shown === 'order' && <OrderCard view={view} />}
         <Changes view={view} />
         <DetailsTable view={view} />
         <Started view={view} />

@@ -1,10 +1,13 @@
 import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing';
-import { CircleDot, CirclePlay, FileInput, FileText, Link2, MoveHorizontal, Plus, Redo2, RotateCw, Ruler, Shapes, Undo2 } from 'lucide-react';
+import { CircleDot, CirclePlay, FileInput, FileText, Inbox, Link2, MoveHorizontal, Plus, Redo2, RotateCw, Ruler, Shapes, Undo2 } from 'lucide-react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { memoSteady } from '../../../shell/useSteady';
 
 export const onTheLathe: readonly DetailKind[] = ['groove', 'ringGroove', 'faceGroove', 'knurl', 'centre', 'countersink', 'mark'];
 const besideIt: readonly DetailKind[] = ['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle'];
+
+/** What is opened under the rows. */
+export type Shown = 'lengths' | 'title' | 'order';
 
 export interface ToolActs {
   readonly add: (list: ListName) => void;
@@ -13,7 +16,7 @@ export interface ToolActs {
   readonly relate: () => void;
   readonly sample: () => void;
   readonly start: () => void;
-  readonly show: (what: 'lengths' | 'title') => void;
+  readonly show: (what: Shown) => void;
   readonly ask: (what: 'template' | 'dxf') => void;
   /** what the job is called, of what, how many */
   readonly fields: () => void;
@@ -25,7 +28,7 @@ interface ToolsProps {
   readonly cuttable: readonly DetailKind[];
   readonly empty: boolean;
   readonly atRow: boolean;
-  readonly shown: 'lengths' | 'title' | undefined;
+  readonly shown: Shown | undefined;
   readonly fields: boolean;
   readonly starts: boolean;
   readonly canUndo: boolean;
@@ -82,6 +85,9 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
           </Dropdown.Item>
           <Dropdown.Item as="button" active={shown === 'title'} onClick={() => acts.show('title')}>
             <FileText size={15} aria-hidden /> title and treatment
+          </Dropdown.Item>
+          <Dropdown.Item as="button" active={shown === 'order'} onClick={() => acts.show('order')}>
+            <Inbox size={15} aria-hidden /> the order, and what came with it
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={starts} onClick={acts.start}>
             <CirclePlay size={15} aria-hidden /> a piece already started
