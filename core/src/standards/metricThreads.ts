@@ -1,4 +1,4 @@
-import { say, type Sentence } from '../quantity';
+import { say, type Sentence, tidy } from '../quantity';
 import { engagementLengths, internalPitchTolerances, majorTolerances, minorTolerances, pitchTolerances, threadDeviations } from './isoThreads.table';
 import { type Bounds, dustless, FREE, type ReadThread } from './thread';
 import { metricFineOnly, metricPitches } from './threadSizes.table';
@@ -6,8 +6,36 @@ import * as special from './specialMetric';
 
 const pattern = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[xX×*]\s*(\d+(?:[.,]\d+)?))?(?:\s*-?\s*((?:\d[a-zA-Z]){1,2}))?(?:\s*-\s*([SNL]))?$/i;
 
-/** Reads 'M12', 'M12x1.5-6g', 'M10x1-5H6H', 'M20x2-7g6g-L'; external 6g where no class is written. */
+/** 'M16xPh3P1.5-6g' or 'M16x3(P1.5)': lead and pitch of several starts. */
+const ofStarts =
+  /^(M\s*\d+(?:[.,]\d+)?)\s*[xX×*]\s*(?:Ph\s*(\d+(?:[.,]\d+)?)\s*P\s*(\d+(?:[.,]\d+)?)|(\d+(?:[.,]\d+)?)\s*\(\s*P\s*(\d+(?:[.,]\d+)?)\s*\))(.*)$/i;
+
+/** Reads 'M12', 'M12x1.5-6g', 'M10x1-5H6H', 'M20x2-7g6g-L', 'M16xPh3P1.5'; external 6g where no class is written. */
 export function readMetric(text: string, leftHand: boolean): ReadThread {
+  const [, base, lead1, pitch1, lead2, pitch2, rest = ''] = ofStarts.exec(text) ?? [];
+  const [leadText, pitchText] = [lead1 ?? lead2, pitch1 ?? pitch2];
+  if (base === undefined || leadText === undefined || pitchText === undefined) return readSingle(text, leftHand);
+  const lead = Number(leadText.replace(',', '.'));
+  const read = readSingle(`${base}x${pitchText}${rest}`, leftHand);
+  if (!read.ok) return read;
+  const { thread } = read;
+  const starts = lead / thread.pitch;
+  if (!(starts >= 1) || !Number.isInteger(tidy(starts)))
+    return { ok: false, says: say`a lead of ${lead} is not a whole number of pitches of ${thread.pitch}`, nearest: [] };
+  if (tidy(starts) === 1) return read;
+  const remark = say`${tidy(starts)} starts; limits as of one start of this pitch`;
+  return {
+    ok: true,
+    thread: {
+      ...thread,
+      designation: thread.designation.replace(/x[\d.]+/, `xPh${String(lead)}P${String(thread.pitch)}`),
+      lead,
+      remark: thread.remark ? [...thread.remark, '; ', ...remark] : remark,
+    },
+  };
+}
+
+function readSingle(text: string, leftHand: boolean): ReadThread {
   const m = pattern.exec(text);
   const nominal = Number(m?.[1]?.replace(',', '.'));
   const coarse = metricPitches[String(nominal)];

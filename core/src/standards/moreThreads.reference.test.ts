@@ -49,11 +49,56 @@ describe('trapezoidal threads, basic form', () => {
     expect(nut.major / 25.4).toBeCloseTo(nutMajor, 6);
   });
 
+  /* ASME B1.5, limiting dimensions of class 2G in a handbook, inches: outside, pitch diameter, root, largest and smallest; from memory */
+  it.each([
+    ['1/4-16 Acme-2G', [0.25, 0.245], [0.2148, 0.2043], [0.1775, 0.1618]],
+    ['1/2-10 Acme', [0.5, 0.495], [0.4443, 0.4306], [0.38, 0.3594]],
+    ['1-5 Acme-2G', [1, 0.99], [0.892, 0.8726], [0.78, 0.7509]],
+    ['1/2-10 Acme-2G nut', [0.54, 0.52], [0.4637, 0.45], [0.405, 0.4]],
+    ['1-5 Acme nut', [1.04, 1.02], [0.9194, 0.9], [0.81, 0.8]],
+  ])('%s, its limits', (text, major, pitchDiameter, minor) => {
+    const read = thread(text);
+    const inches = ({ max, min }: { readonly max: number | null; readonly min: number | null }) =>
+      [max, min].map((v) => Number(((v ?? 0) / 25.4).toFixed(4)));
+    expect([inches(read.major), inches(read.pitchDiameter), inches(read.minor)]).toEqual([major, pitchDiameter, minor]);
+    expect(read.designation).toContain('Acme-2G');
+  });
+
+  it('finer classes are closer; a class that is none says which there are', () => {
+    const wide = (text: string) => {
+      const { max, min } = thread(text).pitchDiameter;
+      return (max ?? 0) - (min ?? 0);
+    };
+    expect(wide('1-5 Acme-4G')).toBeLessThan(wide('1-5 Acme-3G'));
+    expect(wide('1-5 Acme-3G')).toBeLessThan(wide('1-5 Acme-2G'));
+    const none = threadLimits('1-5 Acme-7G');
+    expect(none.ok ? '' : writeSentence(none.says, 'mm')).toContain('2G, 3G or 4G');
+  });
+
+  it('a class of a metric one is kept, and that its limits are not known here is said', () => {
+    expect(thread('Tr20x4-7e')).toMatchObject({ designation: 'Tr20x4-7e', internal: false });
+    expect(thread('Tr40x14(P7)-8H')).toMatchObject({ designation: 'Tr40x14(P7)-8H', internal: true, lead: 14 });
+    expect(writeSentence(thread('Tr20x4-7e').remark ?? [], 'mm')).toContain('not in this table');
+  });
+
   it('best wires 0.518 and 0.516 of the pitch (handbook, from memory)', () => {
     const [tr, acme] = [wires('Tr20x4'), wires('1-5 Acme')];
     expect(tr.ok && tr.best / 4).toBeCloseTo(0.51764, 5);
     expect(acme.ok && acme.best / 5.08).toBeCloseTo(0.51645, 5);
     expect(tr.ok && tr.smallest < tr.best && tr.best < tr.largest).toBe(true);
+  });
+});
+
+describe('metric threads of several starts', () => {
+  /* ISO 965-1, how they are called: the lead after Ph, the pitch after P; from memory */
+  it.each(['M16xPh3P1.5-6g', 'M16 x Ph3 P1,5', 'M16x3(P1.5)'])('%s: two starts, limits as of one of that pitch', (text) => {
+    const [two, one] = [thread(text), thread('M16x1.5-6g')];
+    expect(two).toMatchObject({ designation: 'M16xPh3P1.5-6g', pitch: 1.5, lead: 3, pitchDiameter: one.pitchDiameter, major: one.major });
+    expect(writeSentence(two.remark ?? [], 'mm')).toContain('2 starts');
+  });
+  it('a lead that is no whole number of pitches is none; of one start it is the plain thread', () => {
+    expect(threadLimits('M16xPh4P1.5').ok).toBe(false);
+    expect(thread('M16xPh1.5P1.5').designation).toBe('M16x1.5-6g');
   });
 });
 
