@@ -77,6 +77,20 @@ it('says at once where the piece is too small, in the drawing', async () => {
   await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'), { timeout: 10_000 });
 });
 
+it('takes what is cut in the piece already: a groove too deep for the part is said', async () => {
+  await press(page, 'cut in it as it is');
+  await press(page, 'groove');
+  await page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'at, groove 1, as it is');
+  await page.keyboard.type('10');
+  await fill(page, 'size, groove 1, as it is', '19');
+  await fill(page, 'length or width, groove 1, as it is', '3');
+  await sees(page, 'the piece is Ø19 mm there');
+  expect((await jobNow(worn)).startsAs?.details.map((d) => [d.kind, d.size.text])).toEqual([['groove', '19']]);
+  expect(await violations(page)).toEqual([]);
+  await page.click('[aria-label="delete groove 1, as it is"]');
+  await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'), { timeout: 10_000 });
+});
+
 it('keeps the old size and the reason of a change after cutting began, and what it touches', async () => {
   await goTo(page, demoUrl(), `/jobs/${worn}/route`, 'give out to the Bench');
   await page.waitForSelector('.ops tr[data-step]');

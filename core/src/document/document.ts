@@ -46,7 +46,7 @@ export const Mate = thing({
 export const Drawing = thing({
   outside: z.array(Section), boreRight: z.array(Section), boreLeft: z.array(Section),
   overall: Cell.exactOptional(), details: z.array(Detail), relations: z.array(Relation), mates: z.array(Mate),
-  samples: z.array(thing({ id: Id, of: Ref, measured: Measured })),        // readings of a worn piece; the choice is the cell
+  samples: z.array(thing({ id: Id, of: Ref, measured: Measured, pitch: Cell.exactOptional() })),        // readings of a worn piece; the choice is the cell
   care: z.record(Ref, z.enum(['critical', 'ordinary', 'byEye'])),          // only what a person chose; proposals are derived
   untoleranced: Cell,                               // 'ISO 2768-m' or '+/-0.1'
   material: Id, title: z.record(z.string(), z.string()), treatment: z.array(thing({ id: Id, kind: z.enum(['harden', 'temper', 'plate', 'black']), value: Cell })),

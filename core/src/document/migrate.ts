@@ -23,7 +23,7 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   3: (raw) => filesWithin(withUndercuts(raw)),
   // 5 only adds: what a tool, a post, a centre and a tailstock of this shop fill; settings beyond the ninth
   4: (raw) => filesWithin(raw),
-  // 6 only adds: how an order came and what came with it
+  // 6 only adds: how an order came and what came with it, the pitch of a sample
   5: (raw) => filesWithin(raw),
 };
 

@@ -22,6 +22,19 @@ describe('rows from a spreadsheet', () => {
     ]);
   });
 
+  it.each([
+    ['German', 'Durchmesser;Länge\n25 h6;40,5', ['25 h6', '40,5']],
+    ['French, the other way round', 'longueur;diamètre\n40;25 h6', ['25 h6', '40']],
+    ['one that is not known', 'hermosa\tlargura\tkommentti\n25 h6\t40', ['25 h6', '40']],
+  ])('a head in %s is no row', (_, text, [size, long]) => {
+    const rows = pastedRows(text, 'mm', ids());
+    expect(rows?.map((r) => [r.size.text, r.length.text])).toEqual([[size, long]]);
+  });
+
+  it('a first row that is called by words and no number is a row all the same', () => {
+    expect(pastedRows('bar\tthrough\n25\t40', 'mm', ids())).toHaveLength(2);
+  });
+
   it('one cell is no table', () => {
     expect(pastedRows('25 h6', 'mm', ids())).toBeUndefined();
     expect(pastedRows('25 h6\n', 'mm', ids())).toBeUndefined();

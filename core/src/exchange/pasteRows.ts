@@ -6,13 +6,13 @@ import { listWords } from './rows';
 
 /** Columns by the words people head them with; without a head the order is size, length, edge to A, edge to B, full thread, finish, note. */
 const heads: readonly (readonly [column: Column, words: RegExp])[] = [
-  ['size', /^(size|dia(meter)?|ø|od|d)$/i],
-  ['length', /^(length|long|l|depth)$/i],
+  ['size', /^(size|dia(meter)?|ø|od|d|durchmesser|maß|mass|diam[eè]tre|di[aá]metro|diameter|cote|medida|misura|maat)\.?$/i],
+  ['length', /^(length|long|l|depth|länge|laenge|tiefe|longueur|profondeur|longitud|largo|lunghezza|lengte)\.?$/i],
   ['near', /^(edge near|edge to a|near|right edge)$/i],
   ['far', /^(edge far|edge to b|far|left edge|bottom)$/i],
   ['usable', /^(full thread|usable)$/i],
-  ['finish', /^(finish|ra|roughness)$/i],
-  ['note', /^(note|notes|remark|comment)$/i],
+  ['finish', /^(finish|ra|roughness|oberfläche|rauheit|rugosit[eé]|rugosidad|rugosità)$/i],
+  ['note', /^(notes?|remarks?|comments?|bemerkung|remarque|nota|observaciones|opmerking)$/i],
 ];
 type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 const inOrder: readonly Column[] = ['size', 'length', 'near', 'far', 'usable', 'finish', 'note'];
@@ -41,10 +41,14 @@ export function pastedRows(text: string, units: Units, idOf: () => string, list:
     );
   const first = rows[0] ?? [];
   const headed = first.map((word) => heads.find(([, words]) => words.test(word))?.[0]);
-  const isHead = headed.filter((c) => c !== undefined).length >= 2 && headed.includes('size');
-  const columns = isHead ? headed : inOrder;
-  const listColumn = isHead ? first.findIndex((w) => /^list$/i.test(w)) : -1;
-  const unitColumns = isHead ? first.map((w) => /unit/i.test(w)) : [];
+  const known = headed.filter((c) => c !== undefined).length >= 2 && headed.includes('size');
+  // words of a language that is not known here, over cells that are numbers: a head, its columns in the usual order
+  const figures = (r: readonly string[] | undefined) => r?.slice(0, 2).some((c) => /\d/.test(c)) === true;
+  const isHead =
+    known || (rows.length > 1 && first.some((c) => c !== '') && !figures(first) && figures(rows[1]) && !/^(bar|hex|square)\b/i.test(first[0] ?? ''));
+  const columns = known ? headed : inOrder;
+  const listColumn = known ? first.findIndex((w) => /^list$/i.test(w)) : -1;
+  const unitColumns = known ? first.map((w) => /unit/i.test(w)) : [];
   return rows
     .slice(isHead ? 1 : 0, MOST_ROWS + (isHead ? 1 : 0))
     .filter((r) => r.some((c) => c !== '') && (listColumn < 0 || r[listColumn] === listWords[list]))

@@ -36,22 +36,26 @@ export const asksOf: Readonly<Record<DetailKind, Asks>> = {
 };
 
 /** What is cut in rows and ends: on the lathe, and noted for beside it. */
-export function DetailsTable({ view }: { readonly view: JobView }) {
-  const { job, part, open, units, findings } = view;
-  const { details, outside } = job.drawing;
-  if (details.length === 0) return null;
+export function DetailsTable({ view, started = false }: { readonly view: JobView; /** of the piece as it is now */ readonly started?: boolean }) {
+  const { job, open, units, findings } = view;
+  const root = started ? 'startsAs' : 'drawing';
+  const of = started ? job.startsAs : job.drawing;
+  const read = started ? view.started?.piece : view.part;
+  if (!of || of.details.length === 0) return null;
+  const { details, outside } = of;
+  const path = (detail: Detail) => `${root}/details/#${detail.id}`;
   const put = (detail: Detail, key: 'at' | 'size' | 'length' | 'angle', cell: Cell) =>
     open.edit(
       [
         cell.text === '' && (key === 'length' || key === 'angle')
-          ? { op: 'remove', at: `drawing/details/#${detail.id}/${key}` }
-          : { op: 'put', at: `drawing/details/#${detail.id}/${key}`, value: cell },
+          ? { op: 'remove', at: `${path(detail)}/${key}` }
+          : { op: 'put', at: `${path(detail)}/${key}`, value: cell },
       ],
       'job',
       `${detail.id}.${key}`,
     );
   return (
-    <table className="rows mb-2" aria-label="Cut in it">
+    <table className="rows mb-2" aria-label={started ? 'Cut in it as it is' : 'Cut in it'}>
       <thead>
         <tr>
           <th className="wide-30">
@@ -72,9 +76,9 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
       <tbody>
         {details.map((detail, i) => {
           const asks = asksOf[detail.kind];
-          const known = part.details.find((d) => d.id === detail.id);
+          const known = read?.details.find((d) => d.id === detail.id);
           const [gravest] = gravestFirst(findings.filter((f) => subjectsOf(f).includes(detail.id)));
-          const name = `${detailWords[detail.kind]} ${String(i + 1)}`;
+          const name = `${detailWords[detail.kind]} ${String(i + 1)}${started ? ', as it is' : ''}`;
           const cell = (key: 'at' | 'size' | 'length' | 'angle', words: string | undefined) =>
             words === undefined ? null : (
               <TextCell
@@ -102,9 +106,9 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
               <td>
                 <PlaceSelect
                   label={`where, ${name}`}
-                  places={placesFor(asks.on, job.drawing)}
+                  places={placesFor(asks.on, of)}
                   value={detail.on}
-                  onChoose={(ref) => open.edit([{ op: 'put', at: `drawing/details/#${detail.id}/on`, value: ref }])}
+                  onChoose={(ref) => open.edit([{ op: 'put', at: `${path(detail)}/on`, value: ref }])}
                 />
               </td>
               <td>
@@ -117,8 +121,8 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
                     onChange={(e) =>
                       open.edit([
                         e.target.value === ''
-                          ? { op: 'remove', at: `drawing/details/#${detail.id}/from` }
-                          : { op: 'put', at: `drawing/details/#${detail.id}/from`, value: e.target.value },
+                          ? { op: 'remove', at: `${path(detail)}/from` }
+                          : { op: 'put', at: `${path(detail)}/from`, value: e.target.value },
                       ])
                     }>
                     <option value="">from its edge</option>
@@ -148,14 +152,13 @@ export function DetailsTable({ view }: { readonly view: JobView }) {
                     value={detail.count ?? 1}
                     onChange={(e) => {
                       const n = Math.round(Number(e.target.value));
-                      if (n >= 1 && n <= 60)
-                        open.edit([{ op: 'put', at: `drawing/details/#${detail.id}/count`, value: n }], 'job', `${detail.id}.count`);
+                      if (n >= 1 && n <= 60) open.edit([{ op: 'put', at: `${path(detail)}/count`, value: n }], 'job', `${detail.id}.count`);
                     }}
                   />
                 )}
               </td>
               <td className="acts">
-                <Delete name={name} onDelete={() => open.edit([{ op: 'remove', at: `drawing/details/#${detail.id}` }])} />
+                <Delete name={name} onDelete={() => open.edit([{ op: 'remove', at: path(detail) }])} />
               </td>
             </tr>
           );

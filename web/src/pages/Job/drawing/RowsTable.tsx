@@ -34,9 +34,8 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
   const path = (id: string) => pathOf(list, id, started ? 'startsAs' : 'drawing');
   const [marks, setMarks] = useState<readonly string[]>([]);
   const marked = rows.filter((r) => marks.includes(r.id));
-  const threads = features.some(
-    (f) => f.form === 'thread' && (list === 'outside' ? f.side === 'outside' : f.side === (list === 'boreRight' ? 'right' : 'left')),
-  );
+  // of holes too where only the outside has one: the columns of all tables stand under one another
+  const threads = features.some((f) => f.form === 'thread');
   const outside = list === 'outside';
   const asked = useAsked();
   const { drawing, startsAs } = job;

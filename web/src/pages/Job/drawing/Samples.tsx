@@ -2,7 +2,6 @@ import { blankRow, type Drawing } from '@obra/core/document';
 import { likelyNominals, parsePitch, pathOf, sampleDoubt, unworn } from '@obra/core/drawing';
 import { parseLength, write, writeWithUnit } from '@obra/core/quantity';
 import { aspectOf, thingOf } from '@obra/core/ref';
-import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
@@ -40,7 +39,17 @@ export function Samples({ view }: { readonly view: JobView }) {
 function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sample: Sample; readonly name: string }) {
   const { job, open, shop, units } = view;
   const { outside, boreRight, boreLeft } = job.drawing;
-  const [pitch, setPitch] = useState('');
+  const pitch = sample.pitch?.text ?? '';
+  const setPitch = (text: string) =>
+    open.edit(
+      [
+        text === ''
+          ? { op: 'remove', at: `drawing/samples/#${sample.id}/pitch` }
+          : { op: 'put', at: `drawing/samples/#${sample.id}/pitch`, value: { text, units: sample.pitch?.units ?? units } },
+      ],
+      'job',
+      `${sample.id}.pitch`,
+    );
   const [id, aspect = 'diameter'] = [thingOf(sample.of), aspectOf(sample.of)];
   const list = outside.some((r) => r.id === id) ? 'outside' : boreRight.some((r) => r.id === id) ? 'boreRight' : 'boreLeft';
   const row = job.drawing[list].find((r) => r.id === id);
@@ -49,7 +58,7 @@ function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sa
   const read = sample.measured.readings.filter((r) => r.text.trim() !== '').map((r) => parseLength(r.text, r.units));
   const readings = read.flatMap((r) => (r.ok ? [r.value] : []));
   const side = aspect === 'length' ? ('length' as const) : list === 'outside' ? ('outside' as const) : ('bore' as const);
-  const typedPitch = parsePitch(pitch, units);
+  const typedPitch = parsePitch(pitch, sample.pitch?.units ?? units);
   const likely = readings.length > 0 ? likelyNominals({ readings, doubt, side, ...(typedPitch !== undefined && { pitch: typedPitch }) }) : [];
   const put = (measured: Sample['measured'], typing: string) =>
     open.edit([{ op: 'put', at: `drawing/samples/#${sample.id}/measured`, value: measured }], 'job', typing);

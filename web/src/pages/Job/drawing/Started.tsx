@@ -1,13 +1,14 @@
-import { blankRow } from '@obra/core/document';
-import { type ListName, pathOf } from '@obra/core/drawing';
+import { blankRow, type Detail } from '@obra/core/document';
+import { type DetailKind, detailWords, type ListName, pathOf } from '@obra/core/drawing';
 import { parseBeyond } from '@obra/core/holding';
 import { figure } from '@obra/core/quantity';
-import { Button, Form } from 'react-bootstrap';
+import { Button, Dropdown, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
 import { FigureNumber } from '../../../slate';
 import type { JobView } from '../view';
 import { TextCell } from './Cell';
 import { focusSoon } from './cells';
+import { asksOf, DetailsTable, placesFor } from './DetailsTable';
 import { RowsTable } from './RowsTable';
 
 const lists: readonly (readonly [ListName, string])[] = [
@@ -41,6 +42,14 @@ export function Started({ view }: { readonly view: JobView }) {
     open.edit([{ op: 'put', at: pathOf(list, id, 'startsAs'), value: blankRow(id, units), ...(next !== undefined && { before: next }) }]);
     focusSoon(`${id}.size`);
   };
+  const cut = (kind: DetailKind) => {
+    const on = placesFor(asksOf[kind].on, startsAs)[0]?.ref;
+    if (on === undefined) return;
+    const id = newId();
+    const value: Detail = { id, kind, on, at: { text: '', units }, size: { text: '', units } };
+    open.edit([{ op: 'put', at: `startsAs/details/#${id}`, value }]);
+    focusSoon(`${id}.${asksOf[kind].at === undefined ? 'size' : 'at'}`);
+  };
   const { beyondRight } = startsAs;
   return (
     <section className="started mt-3" aria-label="The piece as it is now">
@@ -73,12 +82,25 @@ export function Started({ view }: { readonly view: JobView }) {
       {lists.map(
         ([list]) => startsAs[list].length > 0 && <RowsTable key={list} view={view} list={list} started onAdd={(after) => add(list, after)} />,
       )}
+      <DetailsTable view={view} started />
       <div className="d-flex gap-2 mb-3 flex-wrap">
         {lists.map(([list, words]) => (
           <Button key={list} variant="outline-dark" size="sm" onClick={() => add(list, startsAs[list].at(-1)?.id)}>
             {words}
           </Button>
         ))}
+        <Dropdown>
+          <Dropdown.Toggle variant="outline-dark" size="sm" disabled={startsAs.outside.length === 0}>
+            cut in it as it is
+          </Dropdown.Toggle>
+          <Dropdown.Menu>
+            {(Object.keys(asksOf) as DetailKind[]).map((kind) => (
+              <Dropdown.Item as="button" key={kind} disabled={placesFor(asksOf[kind].on, startsAs).length === 0} onClick={() => cut(kind)}>
+                {detailWords[kind]}
+              </Dropdown.Item>
+            ))}
+          </Dropdown.Menu>
+        </Dropdown>
         <Button variant="outline-dark" size="sm" onClick={() => open.edit([{ op: 'remove', at: 'startsAs' }])}>
           start from bar again
         </Button>
