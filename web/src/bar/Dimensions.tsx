@@ -26,7 +26,12 @@ export function Dimensions({ part, map, units, typed, width, height, pick }: Pic
   return (
     <g className="dims">
       {over.map((label, i) => (
-        <Above key={label.id} label={label} top={map.y(radius(label.id))} press={picked(pick, `${label.id}.size`, `size ${label.text}`, i === 0)} />
+        <Above
+          key={label.id}
+          label={label}
+          top={map.y(radius(label.id))}
+          press={picked(pick, `${label.id}.size`, `size ${inOneLine(label.text)}`, i === 0)}
+        />
       ))}
       {under.map((label) => (
         <Below
@@ -35,7 +40,7 @@ export function Dimensions({ part, map, units, typed, width, height, pick }: Pic
           row={rows.find((r) => r.id === label.id)}
           map={map}
           y={foot}
-          press={picked(pick, `${label.id}.length`, `length ${label.text}`)}
+          press={picked(pick, `${label.id}.length`, `length ${inOneLine(label.text)}`)}
         />
       ))}
       <path d={span(map.x(-part.length), map.x(0), height - 10)} />
@@ -79,6 +84,8 @@ export function labelsOf({ part, map, units, typed }: Pick<PictureProps, 'part' 
 
 /** Lowest line of the levels above the part, px; each further one stands so much higher. */
 const [ABOVE, UP] = [39, 14];
+/** From one level of lengths to the next, px. */
+const DOWN = 13;
 /** Where leaders turn aside to their text, px. */
 const [TURN, TO] = [44, 42];
 
@@ -94,7 +101,7 @@ export const leaderAbove = ({ at, foot, level }: Placed, top: number): readonly 
 export const leaderBelow = ({ at, foot, level }: Placed, y: number): readonly (readonly [number, number])[] => [
   [at, y],
   [foot, y + 6],
-  [foot, y + 3 + 13 * level - 9],
+  [foot, y + 3 + DOWN * level - 9],
 ];
 
 const way = (points: readonly (readonly [number, number])[]): string => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${px(x)} ${px(y)}`).join('');
@@ -168,7 +175,7 @@ function Above({ label, top, press }: { readonly label: Placed; readonly top: nu
   return (
     <g {...press}>
       <path d={way(leaderAbove(label, top))} />
-      <Paper text={label.text} x={label.x} y={ABOVE - UP * label.level} />
+      <Paper text={label.text} x={label.x} y={ABOVE - UP * label.level} last={UP} />
     </g>
   );
 }
@@ -189,7 +196,7 @@ function Below({
   if (!row) return null;
   const [x0, x1] = [map.x(row.far), map.x(row.near)];
   const bottom = map.y(-Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2);
-  const at = label.level > 0 ? y + 3 + 13 * label.level : y + 4;
+  const at = label.level > 0 ? y + 3 + DOWN * label.level : y + 4;
   return (
     <g {...press}>
       <path d={`${fence(x0, bottom, y + 6)}${fence(x1, bottom, y + 6)}${span(x0, x1, y)}${label.level > 0 ? way(leaderBelow(label, y)) : ''}`} />
@@ -204,9 +211,24 @@ const span = (from: number, to: number, y: number): string => `M${px(from)} ${y}
 const fence = (x: number, from: number, to: number): string => `M${px(x)} ${px(from)}V${to}`;
 const arrow = (x: number, y: number, to: 1 | -1): string => `M${px(x)} ${y}l${7 * to} -2.2v4.4z`;
 
-/** Text with paper round it, so that lines do not run through it. */
-const Paper = ({ text, x, y }: { readonly text: string; readonly x: number; readonly y: number }) => (
-  <text className="dim paper" x={px(x)} y={y}>
-    {text}
-  </text>
-);
+/** What a broken text says in words. */
+const inOneLine = (text: string): string => text.replace(/-\n/, '-').replace('\n', ' ');
+
+/** Text with paper round it, so that lines do not run through it; the first of two lines at `y`, or with `last` the last of them, the first so much higher. */
+const Paper = ({ text, x, y, last }: { readonly text: string; readonly x: number; readonly y: number; readonly last?: number }) => {
+  const [one = '', two] = text.split('\n');
+  if (two === undefined)
+    return (
+      <text className="dim paper" x={px(x)} y={y}>
+        {one}
+      </text>
+    );
+  return (
+    <text className="dim paper" y={last === undefined ? y : y - last}>
+      <tspan x={px(x)}>{one}</tspan>
+      <tspan x={px(x)} dy={last ?? DOWN}>
+        {two}
+      </tspan>
+    </text>
+  );
+};

@@ -5,7 +5,7 @@ import type { Units } from '@obra/core/quantity';
 import fc from 'fast-check';
 import { labelsOf, leaderAbove, leaderBelow } from './Dimensions';
 import { mapping } from './mapping';
-import { place, type Placed, widthOf } from './placeLabels';
+import { broken, place, type Placed, tallOf, widthOf } from './placeLabels';
 
 type Point = readonly [number, number];
 
@@ -43,6 +43,9 @@ function pictured({ rows, grooves, units }: Drawn) {
   return { width, ...labelsOf({ part, map, units }), count: part.features.length };
 }
 
+/** Levels that a text stands on. */
+const levelsOf = ({ level, text }: Placed): readonly number[] => Array.from({ length: tallOf(text) }, (_, i) => level + i);
+
 const edgesOf = ({ x, text }: Placed): Point => [x - widthOf(text) / 2, x + widthOf(text) / 2];
 
 /** Whether two paths of straight pieces meet. */
@@ -75,10 +78,10 @@ it('200 drawn parts: a letter between texts, no leader through a text, no two le
           for (const other of led) {
             if (other === one) continue;
             const [left, right] = edgesOf(other);
-            if (other.level === one.level) expect(to + 7.6 <= left || from >= right + 7.6).toBe(true);
+            if (levelsOf(one).some((l) => levelsOf(other).includes(l))) expect(to + 7.6 <= left || from >= right + 7.6).toBe(true);
             // a length within its own span stands on the line that others only begin at
             if (one.span === 0 || one.level > 0) {
-              expect(through(leader(other), [from, to], line(one.level))).toBe(false);
+              for (const level of levelsOf(one)) expect(through(leader(other), [from, to], line(level))).toBe(false);
               expect(meet(leader(one), leader(other))).toBe(false);
             }
           }
@@ -95,3 +98,12 @@ it('of twelve usual rows every size is said whole', () => {
   const placed = place(above, width);
   expect(placed.map((p) => p.text)).toEqual(above.map((l) => l.text));
 });
+
+it.each([
+  ['Ø 30 +0.021 +0.008', 'Ø 30\n+0.021 +0.008'],
+  ['M20x1.5-6g', 'M20x1.5-\n6g'],
+  ['1/2-13 UNC-2A', '1/2-13\nUNC-2A'],
+  ['Ø 18 +/-0.05', 'Ø 18\n+/-0.05'],
+  ['Ø 25 h6', undefined],
+  ['40', undefined],
+])('%s breaks where its lines are shortest', (text, lines) => expect(broken(text)).toBe(lines));

@@ -10,6 +10,7 @@ export interface Label {
   readonly span: number;
 }
 
+/** Where it is said in two lines they stand on two levels, this one the nearer to the part. */
 export interface Placed extends Label {
   /** middle of the text */
   readonly x: number;
@@ -26,14 +27,38 @@ const GAP = 10;
 const CLEAR = 6;
 /** Within the ends of its text. */
 const INSIDE = 3;
-/** What a level further away, a short name, and being left out cost beside a px of leader. */
-const [LEVEL, SHORT, LEFT_OUT] = [22, 160, 900];
+/** What a level further away, a second line, a short name, and being left out cost beside a px of leader. */
+const [LEVEL, BROKEN, SHORT, LEFT_OUT] = [22, 9, 160, 900];
 /** A label is moved aside this far at most, px. */
 const FAR = 150;
 /** Ways that are looked at side by side. */
 const WAYS = 12;
 
-export const widthOf = (text: string): number => text.length * CHARACTER;
+const linesOf = (text: string): readonly string[] => text.split('\n');
+
+export const widthOf = (text: string): number => Math.max(...linesOf(text).map((line) => line.length)) * CHARACTER;
+
+/** How many levels a text takes. */
+export const tallOf = (text: string): number => linesOf(text).length;
+
+/** A text of at least this many letters is worth two lines, where that makes it narrower by a few. */
+const [LONG, NARROWER] = [9, 2];
+
+/** A size with its fit, a thread with its class, in two lines: before its deviations, else at the space or dash that leaves the longer line shortest. Undefined where that gains nothing. */
+export function broken(text: string): string | undefined {
+  if (text.length < LONG) return undefined;
+  const at = [...text.matchAll(/[ -]/g)].map(({ index }) =>
+    text[index] === '-' ? [text.slice(0, index + 1), text.slice(index + 1)] : [text.slice(0, index), text.slice(index + 1)],
+  );
+  // a sign that stands alone belongs to what it is of
+  const good = at.filter(([a = '', b = '']) => a.length > 1 && b.length > 0 && !/^[+\-±]$/.test(a));
+  // deviations stay together
+  const signed = good.find(([, b = '']) => /^[+\-±]/.test(b));
+  const [shortest] = good.toSorted(([a = '', b = ''], [c = '', d = '']) => Math.max(a.length, b.length) - Math.max(c.length, d.length));
+  const best = signed ?? shortest;
+  const longest = Math.max(...(best ?? [text]).map((line) => line.length));
+  return best && text.length - longest >= NARROWER ? best.join('\n') : undefined;
+}
 
 /** Labels placed so far, from the left: how far each level is taken, where the last leader stands, what it cost. */
 interface Way {
@@ -65,15 +90,19 @@ export function place(labels: readonly Label[], width: number, levels = 3): read
     const at = Math.max(label.at, behind + CLEAR);
     behind = at;
     const best: Way[] = [];
-    const texts = label.short === undefined ? [label.text] : [label.text, label.short];
+    const two = broken(label.text);
+    const texts = [label.text, ...(two === undefined ? [] : [two]), ...(label.short === undefined ? [] : [label.short])];
     for (const before of ways) {
       keepBest(best, before.cost + LEFT_OUT, () => ({ ...before, cost: before.cost + LEFT_OUT, last: undefined, before }));
       for (const text of texts)
-        for (let level = first; level < levels; level++)
-          for (const { x, foot } of spots(before, at, widthOf(text) / 2, level, width)) {
-            const cost = before.cost + (level - first) * LEVEL + Math.abs(foot - at) + 0.15 * Math.abs(x - at) + (text === label.text ? 0 : SHORT);
+        for (let level = first; level + tallOf(text) <= levels; level++)
+          for (const { x, foot } of spots(before, at, text, level, width)) {
+            const said = text === label.text ? 0 : text === two ? BROKEN : SHORT;
+            const cost = before.cost + (level - first) * LEVEL + Math.abs(foot - at) + 0.15 * Math.abs(x - at) + said;
             keepBest(best, cost, () => ({
-              edges: before.edges.map((edge, l) => (l === level ? x + widthOf(text) / 2 : l < level ? Math.max(edge, foot + CLEAR - GAP) : edge)),
+              edges: before.edges.map((edge, l) =>
+                l >= level && l < level + tallOf(text) ? x + widthOf(text) / 2 : l < level ? Math.max(edge, foot + CLEAR - GAP) : edge,
+              ),
               foot,
               cost,
               last: { ...label, at, text, x, foot, level },
@@ -100,11 +129,13 @@ function keepBest(best: Way[], cost: number, make: () => Way): void {
 function spots(
   { edges, foot }: Way,
   at: number,
-  half: number,
+  text: string,
   level: number,
   width: number,
 ): readonly { readonly x: number; readonly foot: number }[] {
-  const [least, most] = [Math.max((edges[level] ?? 0) + GAP + half, half + 4), width - half - 4];
+  const half = widthOf(text) / 2;
+  const taken = Math.max(...edges.slice(level, level + tallOf(text)));
+  const [least, most] = [Math.max(taken + GAP + half, half + 4), width - half - 4];
   let from = foot + CLEAR;
   for (let l = 0; l < level; l++) from = Math.max(from, (edges[l] ?? 0) + CLEAR);
   const found: { x: number; foot: number }[] = [];
