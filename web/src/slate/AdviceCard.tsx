@@ -2,6 +2,7 @@ import type { Machine } from '@obra/core/document';
 import type { Limits } from '@obra/core/drawing';
 import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { type Advice, dialSaid } from '@obra/core/sizing';
+import type { ReactNode } from 'react';
 import { FigureNumber } from './FigureNumber';
 import { sentence } from './sentenceCase';
 
@@ -14,6 +15,8 @@ interface Props {
   readonly axis?: keyof Machine['dials'];
   readonly last: { readonly text: string; readonly celsius: number } | undefined;
   readonly huge: 'huge' | 'big';
+  /** under the big number */
+  readonly children?: ReactNode;
 }
 
 const heading: Readonly<Record<Advice['next'], string>> = {
@@ -37,7 +40,7 @@ function wayIn(kind: Advice['kind'], axis: keyof Machine['dials']): string {
 }
 
 /** Dial this; expect that, plus or minus. */
-export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge }: Props) {
+export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge, children }: Props) {
   const dialUnits = machine?.dials[axis]?.division.units ?? units;
   const grows = advice.kind === 'bore' || advice.kind === 'depth';
   const { stands } = advice;
@@ -83,6 +86,7 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
           {advice.next === 'indexTip' ? 'fresh edge first' : advice.next === 'wait' ? 'let it cool' : advice.cold ? 'measure now' : 'first touch'}
         </div>
       )}
+      {children}
       <div className="pair">
         {(advice.dial ?? advice.next === 'measure') && advice.cold && (
           <div>

@@ -18,7 +18,7 @@ import { createJob } from '../../data/jobs';
 import { keptHere } from '../../data/local';
 import { useShop } from '../../data/shopSession';
 import { TheLathe, limitsSaid } from '../../fields';
-import { AdviceCard, StillToBeDone } from '../../slate';
+import { AdviceCard, RunToSize, StillToBeDone } from '../../slate';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
 
 const Asked = z.object({
@@ -196,8 +196,17 @@ export function DialQuestion() {
                 machine={machine}
                 {...(asked.what === 'length' && { axis: lengthDial(machine, answer.limits.max - answer.limits.min) })}
                 huge="huge"
-                last={{ text: asked.measured, celsius: answer.celsius }}
-              />
+                last={{ text: asked.measured, celsius: answer.celsius }}>
+                {advice.next !== 'ask' && (
+                  <RunToSize
+                    wanted={answer.limits}
+                    advice={advice}
+                    read={answer.entries.filter((e) => e.kind === 'reading')}
+                    material={asked.material}
+                    units={units}
+                  />
+                )}
+              </AdviceCard>
               <div className="d-flex gap-2 mt-3 flex-wrap">
                 {advice.meant && (
                   <Button variant="light" onClick={() => advice.meant && set({ measured: writeExact(advice.meant.value, units) })}>

@@ -4,7 +4,7 @@ import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../shell/keys';
-import { AdviceCard, sentenceCase, StillToBeDone } from '../../slate';
+import { AdviceCard, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
@@ -46,6 +46,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   // the dial goes by the free end; what the other one reads has narrowed its limits
   const cutBy = ends ? (readings.findLast((r) => endRead(r, ends) === 'free') ?? last) : last;
   const limits = sized?.limits;
+  const towards = useMemo(() => readings.filter((r) => !ends || endRead(r, ends) === 'free'), [readings, ends]);
   const setup = plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
   const [refused, setRefused] = useState<string>();
   const reading = useMemo(() => readingAt(at, view.plan?.part ?? view.part, picked), [at, view.plan, view.part, picked]);
@@ -131,8 +132,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             machine={machine}
             axis={sized.axis}
             huge="huge"
-            last={cutBy && { text: inUnits(cutBy.value.text, cutBy.value.units, units), celsius: cutBy.celsius ?? 20 }}
-          />
+            last={cutBy && { text: inUnits(cutBy.value.text, cutBy.value.units, units), celsius: cutBy.celsius ?? 20 }}>
+            {!sized.standsOff && advice.next !== 'ask' && (
+              <RunToSize wanted={limits} advice={advice} read={towards} material={view.part.material} units={units} />
+            )}
+          </AdviceCard>
         ) : sized && advice ? (
           <div data-testid="advice" data-next={advice.next}>
             <Settings step={step} units={units} />

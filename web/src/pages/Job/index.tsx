@@ -297,7 +297,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
   return (
     <section className="pictured" aria-label="Picture">
       {!empty && (
-        <Button className="looked noprint" size="sm" variant="outline-dark" aria-keyshortcuts="v" onClick={swap}>
+        <Button className={`looked noprint${held ? '' : ' low'}`} size="sm" variant="outline-dark" aria-keyshortcuts="v" onClick={swap}>
           {solid ? 'section' : 'solid'}
         </Button>
       )}
