@@ -1,5 +1,5 @@
 import type { IEntity } from 'dxf-parser';
-import type { Segment } from './dxfSegments';
+import type { Segment } from './segment';
 
 /* Ellipses and splines of a DXF as arcs: what a lathe is told of a curve. */
 

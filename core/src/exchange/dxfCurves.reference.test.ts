@@ -1,7 +1,7 @@
 /* Ellipses and splines as arcs, outlines turned in the file, gaps, walls of a bush, numbers that are none: against closed forms of geometry. */
 import { writeSentence } from '../quantity';
 import { curveOf } from './curves';
-import type { Segment } from './dxfSegments';
+import type { Segment } from './segment';
 import { file, line, poly, read, refusal, rows, stepped } from './dxfText.fixture';
 import { readDxf } from './readDxf';
 

@@ -1,15 +1,7 @@
 import DxfParser, { type IEntity } from 'dxf-parser';
 import { curveOf } from './curves';
+import type { Segment } from './segment';
 import { MM_PER_INCH, ROUNDING, say, type Sentence, type Units } from '../quantity';
-
-/** A piece of outline in the drawing's own axes, mm; bulge = tan(arc / 4), counter-clockwise positive. */
-export interface Segment {
-  readonly x0: number;
-  readonly y0: number;
-  readonly x1: number;
-  readonly y1: number;
-  readonly bulge: number;
-}
 
 export interface DxfLines {
   readonly segments: readonly Segment[];

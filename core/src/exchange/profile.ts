@@ -1,6 +1,6 @@
 import { arcOf } from '../drawing';
 import { atMost, fallsShort, PLACE, ROUNDING, say, type Sentence } from '../quantity';
-import type { Segment } from './dxfSegments';
+import type { Segment } from './segment';
 
 /** The centre line of a part in a drawing: along x or y, at that ordinate, mm. */
 export interface Axis {

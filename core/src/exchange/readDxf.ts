@@ -2,9 +2,10 @@ import { blankDrawing, type Drawing } from '../document';
 import { arcOf, flattened, readDrawing } from '../drawing';
 import { alike, diameter, length, say, type Sentence, tidy, type Units } from '../quantity';
 import { CURVE_WITHIN } from './curves';
-import { dxfLines, type Reading, type Segment } from './dxfSegments';
+import { dxfLines, type Reading } from './dxfSegments';
 import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint, turnedBack, turnedBy } from './profile';
 import { recognise } from './recognise';
+import type { Segment } from './segment';
 
 export interface ReadDxf {
   readonly ok: true;

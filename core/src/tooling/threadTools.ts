@@ -8,7 +8,7 @@ export function toolForThread(shop: Shop, kind: 'die' | 'tap', thread: DrawnThre
   if (!thread) return undefined;
   return shop.tools.find((tool) => {
     const made = tool.kind === kind ? makes(tool, kind) : undefined;
-    return made !== undefined && made.family === thread.family && alike(made.nominal, thread.nominal) && alike(made.pitch, thread.pitch);
+    return made?.family === thread.family && alike(made.nominal, thread.nominal) && alike(made.pitch, thread.pitch);
   });
 }
 
