@@ -41,6 +41,14 @@ it('stands under the big number: readings, limits, what is foretold, the chance 
   const last = await strip();
   expect(last.marks[2]).toBeGreaterThan(last.limits);
   expect(last.says).toMatch(/; in$/);
+  // and small, in Inspection and in the Logbook
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/inspection', 'piece 2');
+  expect(await page.$$eval('[data-testid="run-strip"] circle', (all) => all.length)).toBe(3);
+  await soundAt(page);
+  await goTo(page, demoUrl(), '/logbook', 'Sheave axle');
+  await press(page, 'readings of Sheave axle');
+  await page.waitForSelector('[data-testid="run-strip"]');
+  expect(await page.$eval('[data-testid="run-strip"]', (e) => e.getAttribute('aria-label'))).toBe('run to size: 19.626, 19.314, 18.990');
 });
 
 it('of a bore runs from small to large, without a job, in inches too', async () => {

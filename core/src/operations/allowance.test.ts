@@ -33,8 +33,16 @@ it.each(['1/4-40 ME', '3/8-32 ME'])('%s: its major is held to the general rule, 
   expect(JSON.stringify(toGet)).not.toMatch(/micrometer|gauge good to/);
 });
 
-it.each(['3/4-6 ACME', 'Tr 16x4'])('%s: the same in the drawing, whether or not the shop has a tool of its angle', (thread) => {
-  const { nearDiameter } = plan(jobOf(`${thread} x 20; 25 x 20`), shop).part.features[0] ?? {};
+it('3/4-6 ACME: its major by its class, 0.05 of the pitch under the nominal (ASME B1.5, from memory)', () => {
+  const { nearDiameter } = plan(jobOf('3/4-6 ACME x 20; 25 x 20'), shop).part.features[0] ?? {};
+  expect(nearDiameter?.from).toBe('class');
+  expect(nearDiameter?.max).toBeCloseTo(19.05, 9);
+  // 0.0083 in as it is printed, to four decimals
+  expect((nearDiameter?.max ?? 0) - (nearDiameter?.min ?? 0)).toBeCloseTo(0.0083 * 25.4, 6);
+});
+
+it('Tr 16x4: the same in the drawing, whether or not the shop has a tool of its angle', () => {
+  const { nearDiameter } = plan(jobOf('Tr 16x4 x 20; 25 x 20'), shop).part.features[0] ?? {};
   expect(nearDiameter?.from).toBe('general');
   expect(nearDiameter?.max).toBeCloseTo(nearDiameter?.nominal ?? 0, 9);
   expect((nearDiameter?.max ?? 0) - (nearDiameter?.min ?? 0)).toBeGreaterThan(0.04);

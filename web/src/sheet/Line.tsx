@@ -24,7 +24,8 @@ export interface LineProps {
 export function Line({ step, n, turned, part, units, chosen, onChoose, onMove, move, stamps = true }: LineProps) {
   const { speed, surface, feed, passes, depth, minutes } = step.figures;
   const number = (figure: Figure, text?: string): ReactNode => <FigureNumber figure={figure} units={units} {...(text !== undefined && { text })} />;
-  const counted = passes && depth && ['rough-turn', 'finish-turn', 'face', 'thread'].includes(step.verb);
+  const counted = passes && depth && ['rough-turn', 'finish-turn', 'face', 'thread'].includes(step.verb) ? { passes, depth } : undefined;
+  const atSpeed = speed !== undefined || feed !== undefined;
   const isChosen = chosen === step.id;
   return (
     <tr
@@ -61,20 +62,25 @@ export function Line({ step, n, turned, part, units, chosen, onChoose, onMove, m
         </td>
       )}
       <td className="verb">{verbs[step.verb]}</td>
-      <td>{writeSentence(step.says, units)}</td>
-      <td className="quiet">
-        {counted && (
-          <>
-            {number(passes)} {step.verb === 'thread' ? 'passes, to ' : '× '}
-            {number(depth)} deep
-          </>
-        )}
+      {/* what is not cut has the room of its numbers for its words */}
+      <td className="says" colSpan={counted ? 1 : atSpeed ? 2 : 4}>
+        {writeSentence(step.says, units)}
       </td>
-      <td className="num">
-        {speed && number(speed, `${write(speed, units).text} rpm`)}
-        {surface && <small className="quiet d-block">{number(surface, writeWithUnit(surface, units))}</small>}
-      </td>
-      <td className="num">{feed && number(feed, feed.formula === 'feedByHand' ? 'hand' : undefined)}</td>
+      {counted && (
+        <td className="quiet">
+          {number(counted.passes)} {step.verb === 'thread' ? 'passes, to ' : '× '}
+          {number(counted.depth)} deep
+        </td>
+      )}
+      {(counted !== undefined || atSpeed) && (
+        <>
+          <td className="num">
+            {speed && number(speed, `${write(speed, units).text} rpm`)}
+            {surface && <small className="quiet d-block">{number(surface, writeWithUnit(surface, units))}</small>}
+          </td>
+          <td className="num">{feed && number(feed, feed.formula === 'feedByHand' ? 'hand' : undefined)}</td>
+        </>
+      )}
       <td className="num quiet">{minutes && number(minutes, writeMinutes(minutes.value))}</td>
       <td>{step.gauge !== undefined && <span className="hold">measure</span>}</td>
     </tr>

@@ -1,9 +1,8 @@
-import type { Cell } from '@obra/core/document';
 import type { Limits } from '@obra/core/drawing';
-import { atReference, parseLength, REFERENCE, type Units, write, writeWithUnit } from '@obra/core/quantity';
+import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { type Advice, oddsSaid, runToSize } from '@obra/core/sizing';
-import { materialOf } from '@obra/core/standards';
 import { useMemo } from 'react';
+import { coldOf, type Read } from './coldOf';
 
 interface Props {
   readonly wanted: Limits;
@@ -20,18 +19,6 @@ const [HALF, NINE_IN_TEN] = [0.674, 1.645];
 const MEANT = 0.02;
 /** Where the strip lies, px. */
 const [LINE, FOOT, TALL] = [25, 49, 53];
-
-interface Read {
-  readonly value: Cell;
-  readonly celsius?: number | undefined;
-}
-
-/** Readings as they would be at 20 degrees, mm. */
-const coldOf = (read: readonly Read[], material: string): readonly number[] =>
-  read.flatMap(({ value, celsius }) => {
-    const size = parseLength(value.text, value.units);
-    return size.ok ? [atReference(size.value, materialOf(material).alpha, celsius ?? REFERENCE)] : [];
-  });
 
 /** Every reading of a size as a mark on the way to its limits, what is foretold of the next cut as a ghost, the next dial as an arrow. */
 export function RunToSize({ wanted, advice, read, material, units }: Props) {

@@ -3,6 +3,7 @@ export { Big } from './Big';
 export { Checks } from './Checks';
 export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';
+export { RunStrip } from './RunStrip';
 export { RunToSize } from './RunToSize';
 export { StillToBeDone } from './StillToBeDone';
 export { sentence, sentenceCase } from './sentenceCase';

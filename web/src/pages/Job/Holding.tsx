@@ -3,7 +3,7 @@ import type { Choice } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
 import { type HoldingChoice, STARTED } from '@obra/core/holding';
 import { barChoice } from '@obra/core/planner';
-import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { figure, write, writeSentence } from '@obra/core/quantity';
 import { type Chucking, chuckingOf, type Setup } from '@obra/core/settings';
 import { mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
@@ -159,7 +159,7 @@ function Options({
       <thead>
         <tr>
           <th>holding</th>
-          <th>score</th>
+          <th className="num">TIR</th>
           <th>why</th>
           <th>
             <span className="visually-hidden">actions</span>
@@ -175,12 +175,20 @@ function Options({
                 <strong>{holdingName(o, shop)}</strong>
               </span>
               <div className="quiet">
-                {writeWithUnit({ is: 'length', value: mmOf(shop.holdings.find((h) => h.id === o.holding)?.trueWithin), step: 0.001 }, units)} TIR,{' '}
                 <FigureNumber figure={o.grip} units={units} withUnit /> grip
               </div>
             </td>
-            <td>
-              <FigureNumber figure={o.score} units={units} />
+            <td className="num text-nowrap">
+              <FigureNumber
+                figure={figure(
+                  'length',
+                  'runoutOfHolding',
+                  { tir: mmOf(shop.holdings.find((h) => h.id === o.holding)?.trueWithin) },
+                  { step: 0.001 },
+                )}
+                units={units}
+                withUnit
+              />
             </td>
             <td>
               {o.findings.map((f) => (

@@ -10,7 +10,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
-import { Big, FigureNumber } from '../../slate';
+import { Big, FigureNumber, RunStrip } from '../../slate';
 import { Runouts } from './BarUse';
 import { EnterReading, GoesOn } from './EnterReading';
 import type { JobView } from './view';
@@ -206,7 +206,13 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: ({ verdict }) => (verdict ? writeWithUnit(verdict.value, units) : ''),
       sorts: ({ verdict }) => verdict?.value.value,
       wide: 82,
-      shows: ({ verdict }) => verdict && <FigureNumber figure={verdict.value} units={units} />,
+      shows: ({ size, verdict }) =>
+        verdict && (
+          <>
+            <FigureNumber figure={verdict.value} units={units} />
+            <RunStrip part={view.part} size={size} read={readOf(view, size, piece)} units={units} />
+          </>
+        ),
     },
     {
       key: 'verdict',
@@ -226,6 +232,10 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
     },
   ];
 }
+
+/** What was read of a size of a piece, in order. */
+const readOf = ({ log }: JobView, size: Characteristic, piece: number) =>
+  liveEntries(log).flatMap((e) => (e.kind === 'reading' && e.of === size.id && e.piece === piece ? [e] : []));
 
 /** What a thread was last found to do with its gauge. */
 const goes = (size: Characteristic, log: readonly Entry[], piece: number): string | undefined => {

@@ -4,7 +4,7 @@ import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import useSWR from 'swr';
 import { loadLog } from '../../data/entries';
 import { loadJob } from '../../data/jobs';
-import { FigureNumber } from '../../slate';
+import { FigureNumber, RunStrip } from '../../slate';
 
 const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
 
@@ -58,6 +58,14 @@ function Measured({ record, units }: { readonly record: JobRecord; readonly unit
                       `${r.value.text}${r.value.units === units ? '' : ` ${r.value.units}`}${r.celsius === undefined ? '' : ` at ${String(r.celsius)} °C`}`,
                   )
                   .join(' → ')}
+                {size && (
+                  <RunStrip
+                    part={record.part}
+                    size={size}
+                    read={record.readings.filter((r) => r.of === of && String(r.piece) === piece)}
+                    units={units}
+                  />
+                )}
               </td>
               <td className="fig">{foretold(record, of, piece, units)}</td>
               <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>

@@ -96,6 +96,11 @@ export function Drawing({ view }: { readonly view: JobView }) {
     redo: open.redo,
   });
   const findings = view.findings.filter((f) => stagesOf(f).includes('drawing'));
+  // where the others are that the head of the page counts
+  const elsewhere = (['holding', 'route'] as const).flatMap((stage) => {
+    const many = view.findings.filter((f) => !stagesOf(f).includes('drawing') && stagesOf(f).includes(stage)).length;
+    return many === 0 ? [] : [`${String(many)} in ${stage === 'holding' ? 'Holding' : 'Route'}`];
+  });
   return (
     <div className="work">
       <aside className="slate" aria-label="Slate" tabIndex={0}>
@@ -103,7 +108,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
         <hr />
         <RowCard view={view} />
         <hr />
-        <OfDrawing findings={findings} units={units} apply={open.edit} />
+        <OfDrawing findings={findings} elsewhere={elsewhere} units={units} apply={open.edit} />
       </aside>
       <main className="sheet">
         {fields && (
@@ -190,13 +195,15 @@ const Numbers = memoSteady(function Numbers({ part, material, units }: NumbersPr
 
 interface OfDrawingProps {
   readonly findings: readonly Finding[];
+  /** '3 in Holding' */
+  readonly elsewhere: readonly string[];
   readonly units: Units;
   readonly apply: JobView['open']['edit'];
 }
 
-const OfDrawing = memoSteady(function OfDrawing({ findings, units, apply }: OfDrawingProps) {
+const OfDrawing = memoSteady(function OfDrawing({ findings, elsewhere, units, apply }: OfDrawingProps) {
   return findings.length === 0 ? (
-    <p className="quiet m-0">No checks on the drawing.</p>
+    <p className="quiet m-0">No checks on the drawing{elsewhere.length === 0 ? '' : `; ${elsewhere.join(', ')}`}.</p>
   ) : (
     <Checks findings={findings} units={units} apply={apply} dark />
   );

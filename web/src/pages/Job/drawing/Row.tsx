@@ -66,10 +66,10 @@ interface RowProps {
 /** Width of a typed letter, of one of what was understood, and of the edges about them, px. */
 const [TYPED, SAID, EDGES] = [8.6, 6.6, 32];
 
-/** What a cell was understood as, at its right, where there is room beside what was typed; else it is told of the row in hand. */
-const Understood = ({ text, beside, room }: { readonly text: string; readonly beside: string; readonly room: number }) =>
-  text === '' || EDGES + TYPED * beside.length + SAID * text.length > room ? null : (
-    <span className="understood" aria-hidden>
+/** What a cell was understood as, at its right, where there is room beside what was typed; else it is told of the row in hand. A screen reader hears it with its cell. */
+const Understood = ({ id, text, beside, room }: { readonly id: string; readonly text: string; readonly beside: string; readonly room: number }) =>
+  text === '' ? null : (
+    <span id={id} className={EDGES + TYPED * beside.length + SAID * text.length > room ? 'visually-hidden' : 'understood'} aria-hidden>
       {text}
     </span>
   );
@@ -78,11 +78,17 @@ const Understood = ({ text, beside, room }: { readonly text: string; readonly be
 export const Row = memo(function Row({ row, list, where, number, last, columns, room, threads, thread, marked, inHand, acts, ...shown }: RowProps) {
   const [focused, setFocused] = useState<Column>();
   const { line, grip } = useMovable(row.id);
+  const saidOf = (column: 'size' | 'length') => `said-${row.id}-${column}${where === '' ? '' : '-now'}`;
+  const said = {
+    size: shown.bad ? '' : shown.short,
+    length: shown.longBad || shown.long === `${row.length.text} ${row.length.units}` ? '' : shown.long,
+  };
   const outside = list === 'outside';
   const inHole = `${outside ? '' : list === 'boreRight' ? ', hole A' : ', hole B'}${where}`;
   const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string, assumed?: string) => (
     <Form.Control
       data-cell={`${row.id}.${column}`}
+      {...((column === 'size' || column === 'length') && said[column] !== '' && { 'aria-describedby': saidOf(column) })}
       // a note is as high as its words
       {...(column === 'note' && { as: 'textarea' as const, rows: 1 })}
       value={text}
@@ -141,15 +147,11 @@ export const Row = memo(function Row({ row, list, where, number, last, columns, 
             ))}
           </datalist>
         )}
-        <Understood text={shown.bad ? '' : shown.short} beside={row.size.text} room={room.size} />
+        <Understood id={saidOf('size')} text={said.size} beside={row.size.text} room={room.size} />
       </td>
       <td>
         {cell('length', outside ? 'length' : 'depth', row.length.text, shown.longBad)}
-        <Understood
-          text={shown.longBad || shown.long === `${row.length.text} ${row.length.units}` ? '' : shown.long}
-          beside={row.length.text}
-          room={room.length}
-        />
+        <Understood id={saidOf('length')} text={said.length} beside={row.length.text} room={room.length} />
       </td>
       {columns.includes('edges') && <td>{edge('near', outside ? 'edge to A' : 'mouth', shown.near)}</td>}
       {columns.includes('edges') && <td>{edge('far', outside ? 'edge to B' : last ? 'bottom' : 'inner edge', shown.far)}</td>}
