@@ -26,6 +26,7 @@ export function routes(): void {
     [10, undefined],
     [20, [100, 400]],
     [40, [400, 1200]],
+    [60, [1000, undefined]],
   ] as const) {
     const [route, proof]: [number[], number[]] = [[], []];
     for (let i = 0; i < 25; i++) {

@@ -52,7 +52,9 @@ export function JobPage() {
     return (
       <div className="page">
         <Head />
-        <p className="scroll quiet">Opening the job…</p>
+        <main className="scroll">
+          <h1 className="quiet">Opening the job…</h1>
+        </main>
       </div>
     );
   if (open === null)
