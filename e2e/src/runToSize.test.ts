@@ -66,5 +66,19 @@ it('of a bore runs from small to large, without a job, in inches too', async () 
     {},
     before,
   );
+  const decades = () => page.$$eval('[data-testid="run"] text:not(.in)', (all) => all.map((e) => e.textContent));
+  expect(await decades()).toContain('0.10 mm');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.click('header .right button');
+  for (const [id, text] of [
+    ['#wanted', '1 +.0005 -0'],
+    ['#measured', '.96'],
+  ] as const) {
+    await page.click(id, { count: 3 });
+    await page.keyboard.type(text);
+  }
+  // decades of inches, not millimetres written in inches
+  await page.waitForFunction(() => (document.querySelector('[data-testid="run"] text')?.textContent ?? '').endsWith(' in'));
+  for (const one of await decades()) expect(one).toMatch(/^(1|\.1|\.01|\.001|\.0001)0* in$/);
   await soundAt(page);
 });

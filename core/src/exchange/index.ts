@@ -4,7 +4,7 @@ export { writeDxf } from './dxf';
 export { writeJobFile, writeShopFile } from './jobFile';
 export { writeOperations } from './operations';
 export { pastedRows } from './pasteRows';
-export type { Axis } from './profile';
+export type { Axis } from './axis';
 export { type DxfAsked, readDxf, readingDxf } from './readDxf';
 export { writeRows } from './rows';
 export { readShopTable, writeShopTable } from './shopTables';

@@ -1,9 +1,10 @@
 import { blankDrawing, type Drawing } from '../document';
 import { arcOf, flattened, readDrawing } from '../drawing';
 import { alike, diameter, length, say, type Sentence, tidy, type Units } from '../quantity';
+import { axesOf, type Axis, turnedBack, turnedBy } from './axis';
 import { CURVE_WITHIN } from './curves';
 import { dxfLines, type Reading } from './dxfSegments';
-import { aboveAxis, axesOf, type Axis, joined, type ProfilePoint, turnedBack, turnedBy } from './profile';
+import { aboveAxis, joined, type ProfilePoint } from './profile';
 import { recognise } from './recognise';
 import type { Segment } from './segment';
 

@@ -6,3 +6,6 @@ export interface Segment {
   readonly y1: number;
   readonly bulge: number;
 }
+
+/** Ends nearer than this are one, mm. */
+export const JOIN = 0.01;

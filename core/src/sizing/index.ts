@@ -5,6 +5,6 @@ export { dialSaid } from './dialSaid';
 export { comesOff, sizeAfter, sizeNow } from './estimate';
 export { questionAsJob } from './questionAsJob';
 export { leadingDigits, readReading, readWarmth, wholeReading } from './readReading';
-export { oddsSaid, type Run, runToSize } from './runToSize';
+export { coldReadings, kindOfSize, oddsSaid, type Read, runToSize } from './runToSize';
 export { stood } from './stands';
 export type { Advice } from './types';

@@ -1,4 +1,7 @@
-import type { Limits } from '../drawing';
+import type { Cell } from '../document';
+import type { Characteristic, Limits, Part } from '../drawing';
+import { atReference, MM_PER_INCH, parseLength, REFERENCE, type Units } from '../quantity';
+import { materialOf } from '../standards';
 import { type SizedKind, towardsOf } from './belief';
 
 /** Shares of the strip: the way there by decades, the limits, and what is past them. */
@@ -17,25 +20,55 @@ export interface Run {
 /**
  * The scale of a run to size: what is still to come off until the limits are reached, each decade as wide as the last, so that a tenth, a hundredth and a thousandth are
  * seen as well as a millimetre; within the limits and past them evenly.
- * @param most what is furthest from the limits of all that is shown, a size in mm
+ * @param readings all that is shown, sizes in mm
+ * @param units the decades are of millimetres or of inches
  */
-export function runToSize(wanted: Limits, kind: SizedKind, most: number): Run {
+export function runToSize(wanted: Limits, kind: SizedKind, readings: readonly number[], units: Units): Run {
+  const unit = units === 'in' ? MM_PER_INCH : 1;
   const towards = towardsOf({ kind });
   const tolerance = wanted.max - wanted.min;
   // the limit that is reached first, and how far a size is before it
   const first = towards === 1 ? wanted.max : wanted.min;
-  const before = (size: number) => towards * (size - first);
+  const before = (size: number) => (towards * (size - first)) / unit;
+  const most = Math.max(...readings.map(before), 1e-6);
   // the nearest decade that says something beside the tolerance
-  const low = Math.floor(Math.log10(Math.max(tolerance, 1e-6) / 3));
-  const high = Math.max(low + 1, Math.ceil(Math.log10(Math.max(before(most), 1e-6)) - 1e-9));
+  const low = Math.floor(Math.log10(Math.max(tolerance / unit, 1e-6) / 3));
+  const high = Math.max(low + 1, Math.ceil(Math.log10(most) - 1e-9));
   const steps = high - low;
   const at = (size: number): number => {
     const rest = before(size);
     if (rest > 0) return Math.max(0, WAY * Math.min(1, (high - Math.log10(Math.max(rest, 10 ** low))) / steps));
-    const into = -rest / tolerance;
+    const into = (-rest * unit) / tolerance;
     return into <= 1 ? WAY + BAND * into : Math.min(1, WAY + BAND + (1 - WAY - BAND) * Math.min(1, into - 1));
   };
-  return { at, band: [WAY, WAY + BAND], decades: Array.from({ length: steps }, (_, i) => ({ rest: 10 ** (high - i), at: (WAY * i) / steps })) };
+  return {
+    at,
+    band: [WAY, WAY + BAND],
+    decades: Array.from({ length: steps }, (_, i) => ({ rest: unit * 10 ** (high - i), at: (WAY * i) / steps })),
+  };
+}
+
+/** A reading as it was written down. */
+export interface Read {
+  readonly value: Cell;
+  readonly celsius?: number | undefined;
+}
+
+/**
+ * Readings as they would be at 20 degrees, mm; what is no size is left out.
+ * @source ISO 1, linear expansion
+ */
+export const coldReadings = (read: readonly Read[], material: string): readonly number[] =>
+  read.flatMap(({ value, celsius }) => {
+    const size = parseLength(value.text, value.units);
+    return size.ok ? [atReference(size.value, materialOf(material).alpha, celsius ?? REFERENCE)] : [];
+  });
+
+/** Which way a size comes to its limits; undefined for what is not brought there by cutting. */
+export function kindOfSize(part: Pick<Part, 'features'>, { is, of }: Pick<Characteristic, 'is' | 'of'>): SizedKind | undefined {
+  if (is === 'length') return 'length';
+  if (is !== 'diameter') return undefined;
+  return part.features.some((f) => f.id === of && f.side !== 'outside') ? 'bore' : 'outside';
 }
 
 /**

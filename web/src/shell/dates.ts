@@ -1,4 +1,4 @@
-import { differenceInCalendarDays, formatDistanceToNowStrict, isValid, parseISO } from 'date-fns';
+import { differenceInCalendarDays, formatDistanceToNowStrict, formatISO, isValid, parseISO } from 'date-fns';
 
 const day = new Intl.DateTimeFormat(undefined, { dateStyle: 'medium' });
 
@@ -7,6 +7,9 @@ export function dayOf(moment: string): string {
   const at = parseISO(moment);
   return isValid(at) ? day.format(at) : '';
 }
+
+/** The day here, as it is stored: '2026-11-29'. */
+export const today = (): string => formatISO(new Date(), { representation: 'date' });
 
 /** By how much a day is over: '9 days late'; '' of one that is not. */
 export function lateBy(day: string): string {

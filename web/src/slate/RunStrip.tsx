@@ -1,7 +1,6 @@
 import type { Part } from '@obra/core/drawing';
 import { type Units, write } from '@obra/core/quantity';
-import { runToSize, type SizedKind } from '@obra/core/sizing';
-import { coldOf, type Read } from './coldOf';
+import { coldReadings, kindOfSize, type Read, runToSize } from '@obra/core/sizing';
 
 interface Props {
   readonly part: Part;
@@ -10,20 +9,13 @@ interface Props {
   readonly units: Units;
 }
 
-/** Which way a size comes to its limits; undefined for what is not brought there by cutting. */
-function kindOf(part: Part, { is, of }: Props['size']): SizedKind | undefined {
-  if (is === 'length') return 'length';
-  if (is !== 'diameter') return undefined;
-  return part.features.some((f) => f.id === of && f.side !== 'outside') ? 'bore' : 'outside';
-}
-
 /** The run of a size to its limits, small: its readings and the limits alone. */
 export function RunStrip({ part, size, read, units }: Props) {
-  const kind = kindOf(part, size);
-  const readings = coldOf(read, part.material);
+  const kind = kindOfSize(part, size);
+  const readings = coldReadings(read, part.material);
   const { limits } = size;
   if (!kind || !limits || !(limits.max > limits.min) || readings.length < 2) return null;
-  const run = runToSize(limits, kind, kind === 'bore' ? Math.min(...readings) : Math.max(...readings));
+  const run = runToSize(limits, kind, readings, units);
   const share = (at: number) => `${(4 + 92 * at).toFixed(2)}%`;
   const said = readings.map((r) => write({ is: 'length', value: r, step: 0.001 }, units).text).join(', ');
   return (

@@ -1,8 +1,7 @@
 import type { Limits } from '@obra/core/drawing';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
-import { type Advice, oddsSaid, runToSize } from '@obra/core/sizing';
+import { type Advice, coldReadings, oddsSaid, type Read, runToSize } from '@obra/core/sizing';
 import { useMemo } from 'react';
-import { coldOf, type Read } from './coldOf';
 
 interface Props {
   readonly wanted: Limits;
@@ -22,11 +21,10 @@ const [LINE, FOOT, TALL] = [25, 49, 53];
 
 /** Every reading of a size as a mark on the way to its limits, what is foretold of the next cut as a ghost, the next dial as an arrow. */
 export function RunToSize({ wanted, advice, read, material, units }: Props) {
-  const readings = useMemo(() => coldOf(read, material), [read, material]);
+  const readings = useMemo(() => coldReadings(read, material), [read, material]);
   const last = readings.at(-1);
   if (last === undefined || !(wanted.max > wanted.min)) return null;
-  const out = advice.kind === 'bore' || advice.kind === 'depth' ? Math.min(...readings) : Math.max(...readings);
-  const run = runToSize(wanted, advice.kind, out);
+  const run = runToSize(wanted, advice.kind, readings, units);
   const x = (size: number) => `${(2 + 96 * run.at(size)).toFixed(2)}%`;
   const share = (at: number) => `${(2 + 96 * at).toFixed(2)}%`;
   const wide = (from: number, to: number) => `${(96 * Math.abs(run.at(to) - run.at(from))).toFixed(2)}%`;
@@ -45,12 +43,12 @@ export function RunToSize({ wanted, advice, read, material, units }: Props) {
           <g key={rest}>
             <line className="way" x1={share(at)} x2={share(at)} y1={LINE - 6} y2={LINE + 6} />
             <text x={share(at)} y={FOOT} textAnchor={at === 0 ? 'start' : 'middle'}>
-              {writeWithUnit({ is: 'length', value: rest, step: rest >= 0.01 ? 0.01 : 0.001 }, units)}
+              {writeWithUnit({ is: 'length', value: rest, step: Math.min(rest, 0.01) }, units)}
             </text>
           </g>
         ))}
         <text className="in" x={share((run.band[0] + run.band[1]) / 2)} y={FOOT} textAnchor="middle">
-          in
+          limits
         </text>
         {cuts &&
           [NINE_IN_TEN, HALF].map((deviations) => {

@@ -2,6 +2,7 @@ import type { Job } from '@obra/core/document';
 import { Plus } from 'lucide-react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../../data/ids';
+import { today } from '../../../shell/dates';
 import type { JobView } from '../view';
 import { Delete } from './Cell';
 
@@ -124,10 +125,4 @@ export function OrderCard({ view }: { readonly view: JobView }) {
       </Button>
     </section>
   );
-}
-
-/** The day here, as it is stored. */
-function today(): string {
-  const now = new Date();
-  return `${String(now.getFullYear())}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
 }
