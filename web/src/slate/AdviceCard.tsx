@@ -45,6 +45,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
   const grows = advice.kind === 'bore' || advice.kind === 'depth';
   const { stands } = advice;
   const out = advice.dial !== undefined && advice.dial.value < 0;
+  // how cold a warm reading is stands beside it already
+  const reasons = advice.because.filter((r) => !(r.rule === 'hot-reads-big' && advice.dial && advice.cold && last));
   return (
     <div data-testid="advice" data-next={advice.next} aria-live="polite">
       <div className="quiet">
@@ -116,7 +118,7 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
         )}
       </div>
       <div className="line">
-        {advice.because.map((r, i) => (
+        {reasons.map((r, i) => (
           <div key={i}>{sentence(writeSentence(r.says, units))}</div>
         ))}
         {advice.instead?.dial && (
