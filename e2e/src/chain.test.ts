@@ -108,6 +108,40 @@ it('a hexagon is milled on the bar and cut off after; a plate is turned over and
   await soundAt(page);
 });
 
+it('a slit bush is slit between roughing and finishing where it is asked for, and undone again', async () => {
+  const { page } = on;
+  await opened(
+    'slit-bush',
+    {},
+    {
+      outside: [row('a', '24 h7', '30'), row('b', '32', '12')],
+      boreRight: [row('h', '16 H7', 'through')],
+      details: [{ id: 'd', kind: 'slot', on: 'right', at: mm('0'), size: mm('2 x 30') }],
+    },
+  );
+  await goTo(page, demoUrl(), '/jobs/slit-bush/route', 'Beside the lathe');
+  const slitFirst = (wanted: boolean) =>
+    page.waitForFunction(
+      (first) => {
+        const ids = [...document.querySelectorAll('[data-step]')].map((e) => e.getAttribute('data-step') ?? '');
+        return ids.findIndex((id) => id.startsWith('away@')) < ids.findIndex((id) => id.startsWith('finish-turn@a')) === first;
+      },
+      { timeout: 20_000 },
+      wanted,
+    );
+  await slitFirst(false);
+  await page.click('[data-step^="away@"] td.verb');
+  await page.waitForSelector('select[aria-label="Method of this step"]');
+  await page.select('select[aria-label="Method of this step"]', 'spread');
+  await slitFirst(true);
+  await sees(page, 'then spread as it will work');
+  await soundAt(page);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('z');
+  await page.keyboard.up('Control');
+  await slitFirst(false);
+});
+
 it('a plate with tapped holes is bolted from behind by them: drilled first, face, register and rim in one go', async () => {
   const { page } = on;
   await opened(

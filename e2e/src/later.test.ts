@@ -77,6 +77,24 @@ it('says at once where the piece is too small, in the drawing', async () => {
   await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'), { timeout: 10_000 });
 });
 
+it('a surface is finished by what is said of it, else by its size: it is held under pads or bitten', async () => {
+  const isHeldIn = async (held: string) => {
+    await goTo(page, demoUrl(), `/jobs/${worn}/holding`, 'The piece as it is');
+    await page.waitForSelector('[data-testid="bent"]');
+    // pads in the four-jaw, or bitten in the three-jaw
+    await page.waitForFunction((held) => document.body.innerText.includes(`Holding\n${held}`), { timeout: 10_000 }, held);
+    await goTo(page, demoUrl(), `/jobs/${worn}/drawing`, 'The piece as it is now');
+  };
+  await isHeldIn('four-jaw');
+  const surface = '[aria-label="surface, row 2, as it is"]';
+  await page.locator(surface).fill('pink');
+  expect(await page.$eval(surface, (e) => e.getAttribute('aria-invalid'))).toBe('true');
+  await page.locator(surface).fill('sawn');
+  await page.waitForSelector(`${surface}[aria-invalid="false"]`);
+  expect(await violations(page)).toEqual([]);
+  await isHeldIn('three-jaw');
+});
+
 it('takes what is cut in the piece already: a groove too deep for the part is said', async () => {
   await press(page, 'cut in it as it is');
   await press(page, 'groove');

@@ -148,6 +148,7 @@ export const rules = {
   'join-heat': 'how hot for the interference and a hand’s margin',
   'on-the-bar': 'milled while bar is left to hold it by, where nothing sound is left after',
   'closes-in': 'a bush that is pressed in closes: its bore is brought to size after',
+  'spread-then-turn': 'a split part is slit, set as it works, then turned to size',
   'after-joining': 'what goes through both pieces is cut after they are joined',
   'time-of-sawing': 'a saw takes its time by the section',
   'all-the-holes': 'every hole of a circle by its own place',

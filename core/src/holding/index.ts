@@ -7,4 +7,4 @@ export { type HoldingChoice, type Support, takeHolding, weighHoldings } from './
 export { likeBars, nest, type Nesting } from './nesting';
 export { runoutOf, type RunoutPart } from './runout';
 export { type PlainBar, standingOut } from './standingOut';
-export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece } from './started';
+export { asBar, parseBeyond, STARTED, startedPiece, type StartedPiece, surfaceOf, surfaceWords } from './started';

@@ -1,5 +1,6 @@
-import type { Bar, Cell, Job } from '../document';
-import { type Part, readDrawing } from '../drawing';
+import type { Bar, Cell, Job, Section } from '../document';
+import { parseFinish, type Part, readDrawing } from '../drawing';
+import { practice } from '../shop';
 import type { Finding } from '../finding';
 import { diameter, figure, isZero, length, type Parsed, parseLength, say, tidy } from '../quantity';
 import { boundsOf, outsideOf, type Region, regionOf, shifted } from '../stock';
@@ -16,7 +17,29 @@ export interface StartedPiece {
   /** metal beyond the finished faces, mm; negative where the piece is short */
   readonly beyondRight: number;
   readonly beyondLeft: number;
+  /** its rows that were said to be finished, or not to be */
+  readonly surfaces: ReadonlyMap<string, Surface>;
   readonly findings: readonly Finding[];
+}
+
+/** What the surface of a row of a started piece is: finished, and not to be marked, or as the saw, the mould or a roughing cut left it. */
+export type Surface = 'finished' | 'rough';
+
+/** Words for the surface of a row of a started piece, as offered where it is typed. */
+export const surfaceWords = ['finished', 'ground', 'rough', 'sawn', 'cast'] as const;
+
+/**
+ * What is said of a surface: a word, or a roughness, of which what is smoother than a finishing cut leaves is finished. Undefined where nothing is said, or nothing that is
+ * understood. @source soft-pads, common practice
+ * @example surfaceOf({ text: 'sawn', units: 'mm' }) // 'rough'
+ */
+export function surfaceOf(cell: Cell | undefined): Surface | undefined {
+  const text = cell?.text.trim().toLowerCase() ?? '';
+  if (/^(finished|ground|turned|polished|honed)$/.test(text)) return 'finished';
+  if (/^(rough|roughed|sawn|cast|forged|black|scale|not finished)$/.test(text)) return 'rough';
+  const read = cell && parseFinish(cell.text, cell.units);
+  if (!read?.ok || read.value === undefined) return undefined;
+  return read.value <= practice.finishedTo ? 'finished' : 'rough';
 }
 
 /** How far the piece stands beyond finished face A: a length, or nothing. */
@@ -35,9 +58,9 @@ export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
     care: {},
     treatment: [],
     untoleranced: { text: '+/-0.1', units: 'mm' },
-    outside: starts.outside,
-    boreRight: starts.boreRight,
-    boreLeft: starts.boreLeft,
+    outside: starts.outside.map(withoutWord),
+    boreRight: starts.boreRight.map(withoutWord),
+    boreLeft: starts.boreLeft.map(withoutWord),
     details: starts.details,
     overall: starts.overall ?? { text: '', units: 'mm' },
   });
@@ -62,7 +85,17 @@ export function startedPiece(job: Job, part: Part): StartedPiece | undefined {
     });
   const beyondLeft = figure('length', 'beyondLeft', { whole: piece.length, beyond: beyondRight, part: part.length }).value;
   if (findings.length === 0) findings.push(...missing(part, region, beyondRight, beyondLeft, piece));
-  return { piece, region, beyondRight, beyondLeft, findings };
+  const said = starts.outside.flatMap((row) => {
+    const surface = surfaceOf(row.finish);
+    return surface === undefined ? [] : [[row.id, surface] as const];
+  });
+  return { piece, region, beyondRight, beyondLeft, surfaces: new Map(said), findings };
+}
+
+/** A row as drawings have them: a word for its surface is none of theirs. */
+function withoutWord(row: Section): Section {
+  const { finish, ...rest } = row;
+  return finish === undefined || surfaceOf(finish) !== undefined ? rest : row;
 }
 
 /** Metal that the part wants and the piece has not. */

@@ -147,6 +147,41 @@ describe('asked to the mill now, or later', () => {
   });
 });
 
+/* Common practice: a slit piece springs open or shut; what was turned to size before has another size after. */
+describe('a slit bush', () => {
+  const slot: Detail = { id: 'd', on: 'right', kind: 'slot', at: mm('0'), size: mm('2 x 30') };
+  const bush = (method: string | undefined): Job => ({
+    ...jobOf([row('s1', '24 h7', '30'), row('s2', '32', '12')], [row('b', '16 H7', 'through')], { details: [slot] }),
+    choices: method === undefined ? [] : [{ kind: 'method', id: 'm', of: 'd', method }],
+  });
+  const order = (method: string | undefined) => {
+    const made = plan(bush(method), midShop());
+    const steps = made.routes[0]?.setups.flatMap((s) => s.steps) ?? [];
+    return { made, steps, at: (id: string) => steps.findIndex((s) => s.id === id || s.id.startsWith(`${id}:`)) };
+  };
+
+  it('is slit when all is turned, where nothing else is asked', () => {
+    const { at } = order(undefined);
+    expect(at('away@d')).toBeGreaterThan(at('finish-turn@s1'));
+  });
+
+  it.each(['spread', 'closed'])('is roughed and bored, slit, %s, and finished like that', (method) => {
+    const { at, steps, made } = order(method);
+    const slit = at('away@d');
+    expect(slit).toBeGreaterThan(at('rough-turn@s1'));
+    expect(slit).toBeGreaterThan(Math.max(...steps.map((s, i) => (s.verb === 'bore' || s.verb === 'drill' ? i : -1))));
+    expect(slit).toBeLessThan(at('finish-turn@s1'));
+    const check = steps.findIndex((s) => s.verb === 'check');
+    if (check >= 0) expect(check).toBeGreaterThan(slit);
+    expect(steps.filter((s) => s.id.startsWith('away@d'))).toHaveLength(1);
+    expect(steps[slit]?.cautions.join()).toMatch(/slit/);
+    expect(made.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+    const [route] = made.routes;
+    const again = route && plan({ ...bush(method), choices: [...choicesOf(route, bush(method))] }, midShop());
+    expect(again?.routes[0]?.setups.flatMap((s) => s.steps.map((x) => x.id))).toEqual(steps.map((s) => s.id));
+  });
+});
+
 describe('holes beside the axis at the drill', () => {
   const flange = (size: string, more: Partial<Detail> = {}): Job =>
     jobOf([row('a', '60', '12'), row('b', '30', '20')], [row('h', '12', 'through')], {

@@ -51,6 +51,19 @@ const begins = new Set<Verb>(['load', 'turn-round', 'pull-out']);
 /** Holes that the work is bolted by are drilled before it is held. */
 const holdsIt = (s: Ordered): boolean => s.verb === 'away' && s.method === 'before';
 
+/** Slit between roughing and finishing. */
+const springs = (s: Ordered): boolean => s.verb === 'away' && (s.method === 'spread' || s.method === 'closed');
+const toBeSlit = new Set<Verb>(['face', 'rough-turn', 'neck', 'centre-drill', 'support', 'withdraw', ...hole]);
+const toSize = new Set<Verb>(['finish-turn', 'cool', 'taper', 'form', 'thread', 'die', 'knurl']);
+
+function afterSlit(b: Ordered, part: Part): OrderRule | undefined {
+  if (toSize.has(b.verb) && (sideOf(b, part) ?? 'outside') === 'outside')
+    return { rule: 'spread-then-turn', says: say`slit and set as it works before its sizes are finished: it springs` };
+  if (b.verb === 'check') return { rule: 'release-check', says: say`measured as it works, before it leaves its holding` };
+  if (!springs(b) && besideLathe.includes(b.verb)) return { rule: 'harden-last', says: say`what is done beside the lathe comes after the turning` };
+  return undefined;
+}
+
 /** The row that a step works on: of a groove or knurl the one it is cut in. */
 function rowOf(step: Ordered, part: Part): string {
   if (step.place) return step.place.row;
@@ -78,6 +91,8 @@ export function comesBefore(a: Ordered, b: Ordered, facts: SetupFacts): OrderRul
   const back = (s: Ordered) => facts.backEdge !== undefined && s.verb === 'chamfer' && readStep(s.id).of === facts.backEdge;
   if (facts.onTheBar && back(b)) return { rule: 'on-the-bar', says: say`milled with the whole bar behind it; its edges are broken when it is back` };
   if (facts.onTheBar && back(a)) return undefined;
+  if (springs(a)) return afterSlit(b, part);
+  if (springs(b)) return toBeSlit.has(a.verb) ? { rule: 'spread-then-turn', says: say`faced, roughed and bored while it is whole` } : undefined;
   if (a.verb === 'check' && outB >= 0)
     return { rule: 'release-check', says: say`what was finished here is measured before the piece leaves its holding` };
   if (outA >= 0 && b.verb === 'check') return undefined;

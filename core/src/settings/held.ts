@@ -1,5 +1,5 @@
 import { type Holding, orChosen } from '../document';
-import { faceOf, innerOf, inward, otherEnd, type Part, rowAt } from '../drawing';
+import { faceOf, type Feature, innerOf, inward, otherEnd, type Part, rowAt } from '../drawing';
 import { alreadyMade, type Held, largestDiameter, surfaceStays, type ToKeep } from '../holding';
 import { cuttingForce } from '../mechanics';
 import type { Facts } from '../operations';
@@ -43,17 +43,18 @@ function wallFirst({ started, bar }: Facts): Held['wall'] {
   return bar.form === 'tube' ? { outer: mmOf(bar.across) / 2, inner: mmOf(bar.inside) / 2, long: 1e4 } : undefined;
 }
 
-/** What the jaws close on first is a row that is finished already: a piece that was started has some. */
-const finishedAlready = ({ started, part }: Facts, diameter: number): boolean =>
-  started !== undefined &&
-  part.features.some(
-    (f) =>
-      f.side === 'outside' &&
-      (f.form === 'cylinder' || f.form === 'thread') &&
-      f.asDrawn !== true &&
-      diameter >= f.nearDiameter.min - practice.finishedWithin &&
-      diameter <= f.nearDiameter.max + practice.finishedWithin,
-  );
+/** What the jaws close on first is finished already: as was said of that row of the piece, else a row of the drawing that has its size. @source soft-pads, common practice */
+function finishedAlready({ started, part }: Facts, diameter: number): boolean {
+  if (!started) return false;
+  const has = (f: Feature) =>
+    f.side === 'outside' &&
+    (f.form === 'cylinder' || f.form === 'thread') &&
+    f.asDrawn !== true &&
+    diameter >= f.nearDiameter.min - practice.finishedWithin &&
+    diameter <= f.nearDiameter.max + practice.finishedWithin;
+  const said = started.piece.features.filter(has).flatMap((f) => started.surfaces.get(f.id) ?? []);
+  return said.length > 0 ? said.includes('finished') : part.features.some(has);
+}
 
 /** No centre hole is drilled in a point or a ball: there is no face for it, unless it is drawn. @source no-hole-in-a-point, common practice */
 export function centreGoesIn(facts: Facts, end: End): boolean {

@@ -1,5 +1,6 @@
 /* A piece already started is the stock: what it has is not cut again, what it lacks is said, and the part comes out whole. Common practice: a worn shaft is trued, not made anew. */
 import { blankJob, type Job, type Section } from '../document';
+import { surfaceOf } from '../holding';
 import { issued, plan } from '../planner';
 import { demoShop } from '../planner/demo.fixture';
 import { area, combine, outsideOf, polygon, regionOf } from '../stock';
@@ -116,6 +117,37 @@ describe('a piece already started', () => {
     const again = plan({ ...given, ...(later.startsAs && { startsAs: later.startsAs }) }, demoShop());
     expect(again.routes).toEqual(made.routes);
     expect(again.findings.map((f) => f.code)).toContain('changed-since-issue');
+  });
+});
+
+/* Common practice: a finished surface goes under soft pads, a rough one is bitten. */
+describe('which of its surfaces are finished', () => {
+  const pads = (finish: string | undefined, size = '30') => {
+    const is = [row('x', '26', '41'), row('y', size, '60', finish === undefined ? {} : { finish: mm(finish) })];
+    const made = plan(job({ wants: [row('a', '20 h7', '40'), row('b', '30', '60')], is, beyond: '1' }), demoShop());
+    expect(made.findings.filter((f) => f.severity === 'stop')).toEqual([]);
+    const [held] = made.routes[0]?.setups ?? [];
+    return { pads: JSON.stringify(held).includes('soft-pads') || held?.holding === 'soft-jaws' || held?.holding === 'collets', held };
+  };
+
+  it.each([
+    ['finished', 'finished'],
+    ['Ground', 'finished'],
+    ['Ra 1.6', 'finished'],
+    ['0,8', 'finished'],
+    ['sawn', 'rough'],
+    ['cast', 'rough'],
+    ['Ra 12.5', 'rough'],
+    ['', undefined],
+    ['pink', undefined],
+  ])('%s is %s', (text, surface) => {
+    expect(surfaceOf(mm(text))).toBe(surface);
+  });
+
+  it('what is said of a row stands before what its size would say', () => {
+    expect(pads('finished').pads).toBe(true);
+    expect(pads(undefined).pads).toBe(true);
+    expect(pads('sawn').pads).toBe(false);
   });
 });
 

@@ -21,6 +21,7 @@ import {
   roughTurn,
   shapeEdges,
   shapeRow,
+  slitBeforeFinishing,
   steadyUp,
   undercut,
   withdraw,
@@ -83,6 +84,7 @@ export function turnRows({ facts }: Making, { end }: At, rows: readonly Feature[
   const finest = fine.find((f) => widthOf(f) <= 0.03);
   return [
     ...turnedRows.map((row) => roughTurn(row, face)),
+    ...(turnedRows.length > 0 ? [slitBeforeFinishing(end)] : []),
     ...(finest ? [coolDown(finest)] : []),
     ...turnedRows.filter((row) => !isShaped(row)).map((row) => finishTurn(row, dieFor(facts, row) ? 0.1 * pitchOf(row) : knurlUnder(facts, row))),
   ];

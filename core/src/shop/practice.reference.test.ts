@@ -40,6 +40,7 @@ const ranges: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['handleLeast', 5, 10],
   ['handleShare', 0.66, 1],
   ['minutesBackAgain', 1, 5],
+  ['minutesSpread', 1, 6],
   ['reamSmallLeast', 0.1, 0.1],
   ['reamSmallMost', 0.2, 0.2],
   ['reamLeast', 0.2, 0.2],
@@ -147,6 +148,8 @@ const fences: readonly (readonly [name: Name, least: number, most: number])[] = 
   ['preferredBroken', 2.4, 3.8],
   ['lightCut', 0.4, 0.62],
   ['finishedWithin', 0.016, 0.025],
+  // turned to a finish, from memory of handbook tables of roughness by process
+  ['finishedTo', 1.6, 3.2],
   ['startedClear', 1.6, 2.5],
   ['leastBeyond', 36, 56],
   ['outOfRoundUnseen', 0.004, 0.0063],

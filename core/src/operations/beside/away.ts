@@ -1,6 +1,6 @@
 import { detailWords, type Feature, longOf, type PartDetail } from '../../drawing';
 import { say } from '../../quantity';
-import { writeStep } from '../../ref';
+import { type End, writeStep } from '../../ref';
 import { practice } from '../../shop';
 import { byHand, type Facts, reason } from '../facts';
 import { addStep, type Draft, type Operation, operation, stepId } from '../outcome';
@@ -42,8 +42,23 @@ export const awayBefore = (detail: PartDetail): Operation => operation((draft) =
 
 const across = new Set<PartDetail['kind']>(['crossHole', 'flat', 'hexagon', 'keyway']);
 
-/** When it goes to the mill or the drill: before it is held by it, while its bar holds it, or when the turning is done. */
-type When = 'before' | 'on-bar' | 'after';
+/** When it goes to the mill or the drill: before it is held by it, between roughing and finishing, while its bar holds it, or when the turning is done. */
+type When = 'before' | 'spread' | 'closed' | 'on-bar' | 'after';
+
+/** Whether a slit is cut before the sizes about it are finished, which are then turned in the state that it works in. */
+function springs({ chosen }: Pick<Facts, 'chosen'>, { id, kind }: PartDetail): 'spread' | 'closed' | undefined {
+  const asked = kind === 'slot' ? chosen.method.get(id)?.method : undefined;
+  return asked === 'spread' || asked === 'closed' ? asked : undefined;
+}
+
+/** Slit when it is roughed and bored, spread by its screw or closed on a pin, and finished like that: what springs after its size is made has another size. @source spread-then-turn, common practice */
+export const slitBeforeFinishing = (end: End): Operation =>
+  operation((draft) => {
+    for (const detail of draft.facts.part.details) {
+      const how = springs(draft.facts, detail);
+      if (how !== undefined && detail.on === end) mill(draft, detail, how);
+    }
+  });
 
 /** As a person asked; else on the bar where no plain cylinder beside it is long enough to be held by once the piece is off. */
 function wantsBar({ part, chosen }: Pick<Facts, 'part' | 'chosen'>, detail: PartDetail): boolean {
@@ -109,6 +124,7 @@ function asAsked(all: readonly Beside[], asked: Facts['chosen']['order']): reado
 function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
   const { facts } = draft;
   const onBar = when === 'on-bar';
+  const sprung = when === 'spread' || when === 'closed';
   const asked = facts.chosen.method.get(detail.id);
   const hole = holeBeside(facts, detail);
   for (const what of hole.lacks) draft.gets.push({ what, how: 'buy', holdsUp: [stepId(draft.at, 'away', detail.id)] });
@@ -116,26 +132,39 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
   addStep(draft, {
     verb: 'away',
     about: detail.id,
-    ...((across.has(detail.kind) || when === 'before') && { method: when }),
-    says: say`${detailWords[detail.kind]}: ${detail.says}`,
+    ...((across.has(detail.kind) || detail.kind === 'slot' || when === 'before') && { method: when }),
+    says:
+      when === 'spread'
+        ? say`${detailWords[detail.kind]}: ${detail.says}, then spread as it will work`
+        : when === 'closed'
+          ? say`${detailWords[detail.kind]}: ${detail.says}, then closed on a pin of its bore`
+          : say`${detailWords[detail.kind]}: ${detail.says}`,
     because: [
       when === 'before'
         ? reason('bolt-from-behind', say`before it comes on the plate: it is bolted by them`, detail.id)
-        : onBar
+        : sprung
           ? reason(
-              'on-the-bar',
-              asked
-                ? say`while it is on the bar, as asked: it goes away in its collet or chuck and comes back, dialled again before anything fine`
-                : say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
+              'spread-then-turn',
+              when === 'spread'
+                ? say`roughed and bored, slit, spread by its screw or a wedge to what it works at, and finished so: slit afterwards it springs and loses its size`
+                : say`roughed and bored, slit, closed with its screw on a pin as large as its bore, and finished so: slit afterwards it springs and loses its size`,
               detail.id,
             )
-          : asked?.method === 'on-bar'
+          : onBar
             ? reason(
                 'on-the-bar',
-                say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`,
+                asked
+                  ? say`while it is on the bar, as asked: it goes away in its collet or chuck and comes back, dialled again before anything fine`
+                  : say`while it is on the bar: once it is off, nothing sound is left to hold it by; it goes away in its collet or chuck and comes back, dialled again before anything fine`,
                 detail.id,
               )
-            : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
+            : asked?.method === 'on-bar'
+              ? reason(
+                  'on-the-bar',
+                  say`asked for on the bar: carried like this there is no bar to hold it by, so it goes when it is turned`,
+                  detail.id,
+                )
+              : reason('harden-last', say`on the mill or the drill, before any hardening`, detail.id),
       ...(onBar && detail.kind === 'crossHole' && overBore(facts, detail)
         ? [reason('on-the-bar', say`it burrs the bore that it breaks into: the bore is cleared or reamed after it`, detail.id)]
         : []),
@@ -147,8 +176,25 @@ function mill(draft: Draft, detail: PartDetail, when: When = 'after'): void {
           ]
         : []),
       ...hole.because,
+      ...(sprung
+        ? [
+            reason(
+              'spread-then-turn',
+              say`light cuts over the slit, the burr taken off inside; it is measured away from the slit, still set as it works`,
+              detail.id,
+            ),
+          ]
+        : []),
     ],
-    figures: { minutes: byHand(minutesOf(detail) + hole.more * Math.max(1, detail.count ?? 1) + (onBar ? practice.minutesBackAgain : 0)) },
+    ...(sprung && { cautions: ['The slit catches rags, files and fingers: spindle stopped to measure, nothing held to it while it turns.'] }),
+    figures: {
+      minutes: byHand(
+        minutesOf(detail) +
+          hole.more * Math.max(1, detail.count ?? 1) +
+          (onBar || sprung ? practice.minutesBackAgain : 0) +
+          (sprung ? practice.minutesSpread : 0),
+      ),
+    },
   });
 }
 

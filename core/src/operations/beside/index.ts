@@ -1,3 +1,3 @@
 export { closesIn } from './closesIn';
-export { awayBefore, awayOnBar, awaySteps, boltedBy } from './away';
+export { awayBefore, awayOnBar, awaySteps, boltedBy, slitBeforeFinishing } from './away';
 export { fittedOne, mateName } from './fitted';

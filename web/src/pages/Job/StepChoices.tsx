@@ -31,7 +31,7 @@ export function StepChoices({ view, step }: { readonly view: JobView; readonly s
           : step.verb === 'taper'
             ? tapers
             : step.verb === 'away' && step.method !== undefined
-              ? away.filter((m) => m.method !== 'on-bar' || step.method !== 'before').filter((m) => m.method !== 'before' || step.method === 'before')
+              ? away.filter((m) => awayOf(step, view.part).includes(m.method))
               : [];
   const row = step.does[0] ?? '';
   // why this way and not the other: the reasons of both sides
@@ -133,8 +133,16 @@ const tapers = [
   { verb: 'taper', method: 'set-over', words: 'tailstock set over' },
   { verb: 'taper', method: 'form', words: 'form tool' },
 ] as const;
+/** When a thing that is milled or drilled may go: holes it is bolted by, a slit, the rest. */
+function awayOf({ method, does }: Step, part: JobView['part']): readonly string[] {
+  if (method === 'before') return ['before', 'after'];
+  return part.details.some((d) => d.kind === 'slot' && d.id === does[0]) ? ['after', 'spread', 'closed'] : ['on-bar', 'after'];
+}
+
 const away = [
   { verb: 'away', method: 'before', words: 'before it is bolted by them' },
   { verb: 'away', method: 'on-bar', words: 'to the mill now, on its bar' },
   { verb: 'away', method: 'after', words: 'when it is turned' },
+  { verb: 'away', method: 'spread', words: 'slit, spread, then turned to size' },
+  { verb: 'away', method: 'closed', words: 'split, closed on a pin, then turned to size' },
 ] as const;

@@ -1,6 +1,7 @@
 import type { Section } from '@obra/core/document';
 import { completions, type ListName, parseBottom, parseEdge, parseFinish } from '@obra/core/drawing';
 import type { Severity } from '@obra/core/finding';
+import { surfaceOf, surfaceWords } from '@obra/core/holding';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { type ClipboardEvent, memo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -84,6 +85,7 @@ export const Row = memo(function Row({ row, list, where, number, last, columns, 
     length: shown.longBad || shown.long === `${row.length.text} ${row.length.units}` ? '' : shown.long,
   };
   const outside = list === 'outside';
+  const now = where !== '';
   const inHole = `${outside ? '' : list === 'boreRight' ? ', hole A' : ', hole B'}${where}`;
   const cell = (column: Column, label: string, text: string, problem?: boolean, listed?: string, assumed?: string) => (
     <Form.Control
@@ -157,7 +159,23 @@ export const Row = memo(function Row({ row, list, where, number, last, columns, 
       {columns.includes('edges') && <td>{edge('far', outside ? 'edge to B' : last ? 'bottom' : 'inner edge', shown.far)}</td>}
       {threads && <td>{thread && cell('usable', 'full thread', row.usable?.text ?? '', false, undefined, shown.usable)}</td>}
       {columns.includes('finish') && (
-        <td>{cell('finish', 'finish', row.finish?.text ?? '', row.finish ? !parseFinish(row.finish.text, row.finish.units).ok : false)}</td>
+        <td>
+          {cell(
+            'finish',
+            now ? 'surface' : 'finish',
+            row.finish?.text ?? '',
+            row.finish ? !parseFinish(row.finish.text, row.finish.units).ok && !(now && surfaceOf(row.finish) !== undefined) : false,
+            now ? `surface-${row.id}` : undefined,
+            now ? 'by its size' : undefined,
+          )}
+          {now && (
+            <datalist id={`surface-${row.id}`}>
+              {surfaceWords.map((word) => (
+                <option key={word} value={word} />
+              ))}
+            </datalist>
+          )}
+        </td>
       )}
       {columns.includes('note') && <td>{cell('note', 'note', row.note ?? '')}</td>}
       <td className="acts">

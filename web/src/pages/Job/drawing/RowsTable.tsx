@@ -46,7 +46,7 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
     ...(started && startsAs ? [...startsAs.outside, ...startsAs.boreRight, ...startsAs.boreLeft] : []),
   ]);
   // the same columns are the same array: a row that did not change is not drawn again
-  const stands = spare.filter((s) => used.includes(s) || asked.includes(s)).join(' ');
+  const stands = spare.filter((s) => used.includes(s) || asked.includes(s) || (started && s === 'finish')).join(' ');
   const columns = useMemo(() => spare.filter((s) => stands.split(' ').includes(s)), [stands]);
   const place = (moving: Section, before: string | undefined): readonly Edit[] => [
     { op: 'remove', at: path(moving.id) },
@@ -249,7 +249,7 @@ const Lines = memoSteady(function Lines({
             {columns.includes('edges') && <th>{outside ? 'edge to A' : 'mouth'}</th>}
             {columns.includes('edges') && <th>{outside ? 'edge to B' : 'bottom'}</th>}
             {threads && <th>full thread</th>}
-            {columns.includes('finish') && <th>finish</th>}
+            {columns.includes('finish') && <th>{started ? 'surface' : 'finish'}</th>}
             {columns.includes('note') && <th>note</th>}
             <th>{outside && !started ? <Columns shown={columns} used={used} /> : <span className="visually-hidden">actions</span>}</th>
           </tr>
