@@ -61,3 +61,28 @@ it('the first wrong place is marked and chosen by a press; a question mark tells
   await press(page, 'B: tap M8 x 14');
   await sees(page, 'thread M8');
 });
+
+it('a whole line typed into the cell of a row becomes its rows, holes, metal and pieces', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/jobs', 'new job');
+  await press(page, 'new job');
+  await page.waitForSelector('main.sheet');
+  await press(page, 'add a row');
+  await page.waitForSelector('[data-cell$=".size"]');
+  await page.focus('[data-cell$=".size"]');
+  await page.keyboard.type('12 x 18; 25 h7 x 38 c0.5; bore 8 x 20; brass; 4 off');
+  await page.keyboard.press('Enter');
+  const sizes = () => page.$$eval('[data-cell$=".size"]', (all) => all.map((e) => (e as HTMLInputElement).value));
+  await page.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 4);
+  expect(await sizes()).toEqual(['12', '25 h7', '', '8']);
+  expect(await page.$eval('#material', (e) => (e as HTMLSelectElement).value)).toBe('brass');
+  await sees(page, '4 pieces');
+  expect(await violations(page)).toEqual([]);
+  // what is not understood whole stays as it was typed
+  await page.click('[aria-label="delete row 3"]');
+  await press(page, 'add a row');
+  await page.waitForFunction(() => document.activeElement?.getAttribute('data-cell')?.endsWith('.size') === true);
+  await page.keyboard.type('10 x 5; nonsense');
+  await page.keyboard.press('Tab');
+  expect(await sizes()).toContain('10 x 5; nonsense');
+});

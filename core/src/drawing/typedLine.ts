@@ -20,6 +20,8 @@ export interface TypedLine {
   /** of what was understood; whole where nothing is wrong */
   readonly drawing: Drawing;
   readonly pieces?: number;
+  /** of what, where it was said */
+  readonly material?: string;
 }
 
 interface Made {
@@ -69,6 +71,7 @@ export function typedLine(text: string, units: Units): TypedLine {
       ...(draft.material !== undefined && { material: draft.material }),
     },
     ...(draft.pieces !== undefined && { pieces: draft.pieces }),
+    ...(draft.material !== undefined && { material: draft.material }),
   };
 }
 

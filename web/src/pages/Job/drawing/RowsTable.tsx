@@ -11,6 +11,7 @@ import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { cellEdit, cellOf, focusSoon } from './cells';
 import { ask, spare, type Spare, spareOf, useAsked, usedBy } from './spareColumns';
+import { wholeLine } from './wholeLine';
 import { Columns } from './Columns';
 import { Row, type RowActs } from './Row';
 import { rowSaid } from './rowSaid';
@@ -67,6 +68,15 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
     },
     split: (id) => {
       const row = find(id);
+      const whole =
+        row &&
+        outside &&
+        row.length.text.trim() === '' &&
+        wholeLine(row.size.text, units, { row, next: rows[rows.indexOf(row) + 1]?.id, of: started ? 'startsAs' : 'drawing', idOf: newId });
+      if (whole) {
+        open.edit(whole);
+        return true;
+      }
       const m = row && /^(.*\S)\s+[xX×]\s+(\S.*)$/.exec(row.size.text);
       if (!m || row.length.text.trim() !== '' || parseSize(m[1] ?? '', row.size.units, outside ? 'outside' : 'inside').kind === 'unknown')
         return false;
