@@ -37,6 +37,7 @@ it('the first wrong place is marked and chosen by a press; a question mark tells
   await goTo(page, demoUrl(), '/', 'Samples');
   await page.type('#line', '25 x 40; bore 8; 4 off');
   await sees(page, 'how deep');
+  await page.waitForSelector('.line-words li.bad');
   const wrong = (await words()).filter((w) => w.bad);
   expect(wrong).toHaveLength(1);
   expect(wrong[0]?.text).toContain('bore 8');
@@ -85,4 +86,5 @@ it('a whole line typed into the cell of a row becomes its rows, holes, metal and
   await page.keyboard.type('10 x 5; nonsense');
   await page.keyboard.press('Tab');
   expect(await sizes()).toContain('10 x 5; nonsense');
+  await sees(page, '“nonsense” has no length yet');
 });

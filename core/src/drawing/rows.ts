@@ -5,6 +5,7 @@ import { type DrawnThread, readExternalThread, readInternalThread } from '../sta
 import { type ListName, pathOf } from './faces';
 import { parseBottom, parseEdge } from './parseEdge';
 import { parseFinish, parseSize, withGeneralRule } from './parseSize';
+import { typedLine } from './typedLine';
 import { taperEnd } from './parseTaper';
 import type { Edge, Feature, Limits, ReadCell, Size } from './types';
 
@@ -84,7 +85,9 @@ function sizeOfRow(row: Section, list: ListName, findings: Finding[]): Exclude<S
       mends: nearest.map((text) => retype(`${pathOf(list, row.id)}/size/text`, text)),
     });
   if (size.kind === 'unknown') {
-    refuse(size.says, size.nearest);
+    // several rows on one line: what is wrong in it
+    const inLine = row.size.text.includes(';') ? typedLine(row.size.text, row.size.units).words.find((w) => w.wrong)?.says : undefined;
+    refuse(inLine ?? size.says, inLine ? [] : size.nearest);
     return undefined;
   }
   if (list !== 'outside' && (size.kind === 'polygon' || size.kind === 'bar')) {

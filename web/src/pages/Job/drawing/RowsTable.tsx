@@ -77,7 +77,7 @@ export function RowsTable({ view, list, started = false, onAdd }: Props) {
         open.edit(whole);
         return true;
       }
-      const m = row && /^(.*\S)\s+[xX×]\s+(\S.*)$/.exec(row.size.text);
+      const m = row && !row.size.text.includes(';') && /^(.*\S)\s+[xX×]\s+(\S.*)$/.exec(row.size.text);
       if (!m || row.length.text.trim() !== '' || parseSize(m[1] ?? '', row.size.units, outside ? 'outside' : 'inside').kind === 'unknown')
         return false;
       open.edit([cellEdit(path(id), row, 'size', m[1] ?? '', units), cellEdit(path(id), row, 'length', m[2] ?? '', units)], 'job', `${id}.size`);
