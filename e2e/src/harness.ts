@@ -250,10 +250,11 @@ export async function goTo(page: Page, url: string, path: string, words: string)
 /** Waits until a card of the Bench takes a press: one that comes sooner after it was drawn is taken for a bounce. */
 export const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 300));
 
-/** Presses the one big key of the Bench. */
+/** Presses the one big key of the Bench; a plain size that waits for its reading is done by the dial. */
 export async function pressNext(page: Page): Promise<void> {
   await settle();
-  await page.click('[data-testid="next"]');
+  const byDial = await page.$('[data-testid="by-dial"]');
+  await (byDial ? byDial.click() : page.click('[data-testid="next"]'));
 }
 
 /** Where the Bench stands. */

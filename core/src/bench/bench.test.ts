@@ -61,11 +61,11 @@ describe('where the Bench stands', () => {
     expect(benchState(job, made, before.slice(1)).advice).toBeUndefined();
   });
 
-  it('sizes only what carries a tolerance of its own', () => {
+  it('sizes what carries a tolerance of its own, and the plain sizes too', () => {
     const sized = route.setups.flatMap((s) =>
       s.steps.filter((step) => sizedAt(step, made, shop, shop.machines[0], undefined)).map((step) => step.id),
     );
-    expect(sized).toEqual(['finish-turn@s2', 'finish-turn@s1']);
+    expect(sized).toEqual(['finish-turn@s2', 'finish-turn@s1', 'face@left']);
   });
 });
 

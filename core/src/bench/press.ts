@@ -2,6 +2,7 @@ import type { Entry } from '../document';
 import type { Limits } from '../drawing';
 import type { Step } from '../operations';
 import type { Plan } from '../planner';
+import { practice } from '../shop';
 import { bareDegrees, type Parsed, say, type Sentence, type Units, writeExact } from '../quantity';
 import { type Advice, readReading, readWarmth } from '../sizing';
 import type { ReadingOf } from './atSize';
@@ -28,6 +29,8 @@ export interface Card {
   readonly along: number | undefined;
   /** the gauge in hand */
   readonly gauge: string | undefined;
+  /** its mate was tried last, and feels as it is wanted */
+  readonly fits?: boolean;
 }
 
 /** What was typed: a reading in the units of the gauge, and the temperature in those of the job. */
@@ -51,6 +54,10 @@ const NOTHING: Limits = { nominal: 0, max: 0, min: 0, from: 'typed' };
 /** The reading lies within the limits, though the doubt of its gauge leaves them open. */
 export const inByGauge = ({ next, stands }: Advice): boolean => next === 'changeGauge' && stands === 'in';
 
+/** A plain size that was read and then cut: it is in by the dial, and another reading is for who wants one. @source plain-sizes-too, common practice */
+export const inByDial = (sized: Sized | undefined, { next, cold, chanceIn }: Advice): boolean =>
+  sized?.plain === true && next === 'measure' && cold !== undefined && chanceIn >= practice.atOnce;
+
 /** Nothing goes on before a reading: asked for, asked about, or not told by this gauge while metal is left. */
 export const wantsReading = (advice: Advice): boolean =>
   advice.next === 'measure' || advice.next === 'ask' || advice.next === 'wait' || (advice.next === 'changeGauge' && !inByGauge(advice));
@@ -63,7 +70,8 @@ export function press(card: Card, typed: Typed | undefined): Written {
   const { piece, step, plan, sized, advice, gauge } = card;
   const line = { piece, step: step.id };
   if (card.reading && typed) return reads(card, card.reading, typed);
-  if (sized && advice && wantsReading(advice))
+  if (card.fits === true) return { entries: [doneAs(step, plan, piece)] };
+  if (sized && advice && wantsReading(advice) && !inByDial(sized, advice))
     return {
       refused: advice.next === 'changeGauge' ? say`Measure with a finer gauge and type its reading, or skip the step.` : say`Type the reading first.`,
     };
@@ -80,8 +88,7 @@ export function press(card: Card, typed: Typed | undefined): Written {
         },
       ],
     };
-  const made = plan && madeBy(step, plan);
-  const done: Bare = { ...line, kind: 'done', ...(made && { made }) };
+  const done = doneAs(step, plan, piece);
   // who looks at the record later sees that it was a decision
   const accepted: readonly Bare[] =
     sized && advice && inByGauge(advice)
@@ -96,6 +103,12 @@ export function press(card: Card, typed: Typed | undefined): Written {
         ]
       : [];
   return { entries: [...accepted, done] };
+}
+
+/** A step is done, with what it made. */
+export function doneAs(step: Step, plan: Plan | undefined, piece: number): Bare {
+  const made = plan && madeBy(step, plan);
+  return { piece, step: step.id, kind: 'done', ...(made && { made }) };
 }
 
 function reads(card: Card, { of, gauge }: NonNullable<Card['reading']>, { text, gaugeUnits, celsius, units }: Typed): Written {

@@ -12,11 +12,13 @@ export interface Release {
   readonly verdict?: Verdict;
   /** what a gauge or mate said, where a size is tried and not measured */
   readonly feel?: string;
+  /** no limits of its own: measured where somebody wants to */
+  readonly plain?: true;
 }
 
 const finishes: readonly Verb[] = ['finish-turn', 'polish', 'bore', 'ream', 'drill', 'tap', 'thread', 'die', 'taper', 'groove', 'neck'];
 
-/** The sizes with limits of their own that were finished in a setup, with what is known of them; by-eye sizes are left alone. @source release-check, common practice */
+/** The sizes that were finished in a setup, with what is known of them; by-eye sizes are left alone. @source release-check, common practice */
 export function releaseOf(setup: Setup, part: Part, shop: Shop, log: readonly Entry[], piece: number): readonly Release[] {
   const live = liveEntries(log).filter((e) => e.piece === piece);
   const verdicts = inspect(part, shop, live);
@@ -25,7 +27,7 @@ export function releaseOf(setup: Setup, part: Part, shop: Shop, log: readonly En
   const outside = part.features.filter((f) => f.side === 'outside');
   const inmost = (setup.end === 'left' ? outside[0] : outside.at(-1))?.id;
   return part.characteristics
-    .filter((c) => c.care !== 'byEye' && c.limits?.from !== 'general')
+    .filter((c) => c.care !== 'byEye' && c.is !== 'finish' && c.is !== 'angle')
     .filter((c) => {
       if (c.id === 'overall') return whole;
       if (!rows.has(c.of)) return false;
@@ -35,6 +37,11 @@ export function releaseOf(setup: Setup, part: Part, shop: Shop, log: readonly En
     .map((size): Release => {
       const verdict = verdicts.find((v) => v.of === size.id);
       const feel = live.findLast((e) => e.kind === 'trial' && e.mate === size.id.replace('.', '-'));
-      return { size, ...(verdict && { verdict }), ...(feel?.kind === 'trial' && { feel: feel.feel }) };
+      return {
+        size,
+        ...(size.limits?.from === 'general' && { plain: true }),
+        ...(verdict && { verdict }),
+        ...(feel?.kind === 'trial' && { feel: feel.feel }),
+      };
     });
 }

@@ -1,8 +1,8 @@
-import { alike, exceeds, PLACE } from '../quantity';
+import { alike, exceeds, figure, type Figure, PLACE, tidy } from '../quantity';
 import type { Entry, Gauge, Machine, Shop } from '../document';
-import { faceOf, innerOf, type Limits, mouthOf, type Part } from '../drawing';
+import { faceOf, type Feature, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Step } from '../operations';
-import { rowOf } from '../ref';
+import { type End, rowOf } from '../ref';
 import type { Setup } from '../settings';
 import { insideGaugeFor } from '../shop';
 import { lengthDial } from '../sizing';
@@ -17,9 +17,40 @@ export interface Shoulder {
 
 /** The length of a row that a finishing step leaves with limits of its own: up to a larger row, or to the bottom of its bore. */
 export function shoulderOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | undefined, machine: Machine | undefined): Shoulder | undefined {
+  const found = left(step, part, setup);
+  if (!found || found.limits.from === 'general') return undefined;
+  const { limits, of } = found;
+  return { kind: 'depth', limits, of, axis: lengthDial(machine, limits.max - limits.min) };
+}
+
+/** A shoulder, or the bottom of a bore, that the general rule alone limits: it is brought in by the dial along the bed, from the face of its end. */
+export interface ByDial {
+  readonly of: string;
+  readonly end: End;
+  /** from that face */
+  readonly along: Figure;
+  readonly limits: Limits;
+}
+
+/** The plain length that a finishing step leaves; undefined where it leaves none, or one with limits of its own. @source plain-sizes-too, common practice */
+export function shoulderByDial(step: Step, part: Part, setup: Pick<Setup, 'end'> | undefined): ByDial | undefined {
+  const found = left(step, part, setup);
+  if (found?.limits.from !== 'general') return undefined;
+  const { row, limits, of, end } = found;
+  return { of, end, limits, along: figure('length', 'distance', { value: tidy(Math.abs(innerOf(row, end) - faceOf(part, end))) }, { step: 0.01 }) };
+}
+
+interface Left {
+  readonly row: Feature;
+  readonly of: string;
+  readonly end: End;
+  readonly limits: Limits;
+}
+
+function left(step: Step, part: Part, setup: Pick<Setup, 'end'> | undefined): Left | undefined {
   const row = part.features.find((f) => f.id === rowOf(step.id));
   const length = part.characteristics.find((c) => c.id === `${row?.id ?? ''}.length`);
-  if (!row || !setup?.end || !length?.limits || length.limits.from === 'general' || length.relation !== undefined) return undefined;
+  if (!row || !setup?.end || !length?.limits || length.relation !== undefined) return undefined;
   const { end } = setup;
   if (step.verb === 'bore') {
     if (row.side === 'outside' || row.through === true || row.met === true) return undefined;
@@ -30,8 +61,7 @@ export function shoulderOf(step: Step, part: Part, setup: Pick<Setup, 'end'> | u
       behind !== undefined && exceeds(Math.max(behind.nearDiameter.nominal, behind.farDiameter.nominal), row.nearDiameter.nominal, PLACE);
     if (!larger || alike(innerOf(row, end), faceOf(part, end))) return undefined;
   }
-  const { limits } = length;
-  return { kind: 'depth', limits, of: length.id, axis: lengthDial(machine, limits.max - limits.min) };
+  return { row, of: length.id, end, limits: length.limits };
 }
 
 /** What belongs to one of the two sizes of a step: its readings, and the cuts by its dial. */

@@ -1,12 +1,12 @@
 import type { Entry, Gauge, Lesson, Machine, Shop } from '../document';
-import { faceOf, type Limits, type Part } from '../drawing';
+import { faceOf, type Limits, type Part, stackOf } from '../drawing';
 import type { Reason } from '../finding';
 import type { Step } from '../operations';
 import type { Plan } from '../planner';
 import { say, tidy } from '../quantity';
 import { rowOf, thingOf } from '../ref';
 import type { Setup } from '../settings';
-import { mmOf, overWiresOf, practice, wayOf } from '../shop';
+import { boreGaugeFor, gaugeFor, mmOf, overWiresOf, practice, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
@@ -26,7 +26,11 @@ export interface Sized {
   readonly wire?: number;
   /** a taper: its readings are how far the gauge stands off its line */
   readonly standsOff?: StandsOff;
+  /** no limits of its own: the general rule of the drawing is its band, and a cut by the dial after one reading is enough */
+  readonly plain?: true;
 }
+
+const plainBy = (limits: Limits): Pick<Sized, 'plain'> => (limits.from === 'general' ? { plain: true } : {});
 
 /** Kinds of gauge that measure each kind of size, and give a number. */
 export const gaugesFor: Readonly<Record<SizedKind, readonly Gauge['kind'][]>> = {
@@ -50,25 +54,46 @@ export function sizedAt(step: Step, plan: Plan, shop: Shop, machine: Machine | u
     const kind = step.verb === 'bore' ? 'bore' : 'outside';
     return taper && { kind, limits: taper.limits, of: `${rowOf(step.id)}.taper`, axis: 'cross', standsOff: taper };
   }
+  if (step.verb === 'groove') return grooveAt(step, plan, shop, gauge);
+  if (step.verb === 'face') {
+    const drawn = step.gauge === undefined ? undefined : size('overall')?.limits;
+    const limits = drawn ?? (step.figures['to'] && wholeOf(plan.part));
+    const found = drawn ?? (limits && gaugeFor(shop, limits.nominal, limits.max - limits.min));
+    return limits && found
+      ? { kind: 'length', limits, of: 'overall', axis: lengthDial(machine, limits.max - limits.min), ...plainBy(limits) }
+      : undefined;
+  }
   if (step.gauge === undefined) return undefined;
   if (step.verb === 'finish-turn') {
     const limits = step.limits ?? size(of)?.limits;
-    if (limits?.from === 'general') return undefined;
     const to = step.figures['to'];
     // a die wants its blank under the nominal: the step's own size stands
     const own: Limits | undefined =
       limits && to?.formula === 'toSize' ? { nominal: to.value, max: to.value + 0.02, min: to.value - 0.05, from: 'typed' } : limits;
-    return own && { kind: 'outside', limits: own, of, axis: 'cross' };
+    return own && { kind: 'outside', limits: own, of, axis: 'cross', ...plainBy(own) };
   }
   if (step.verb === 'bore') {
     const limits = step.limits ?? size(of)?.limits;
-    return limits && { kind: 'bore', limits, of, axis: 'cross' };
-  }
-  if (step.verb === 'face') {
-    const limits = size('overall')?.limits;
-    return limits && { kind: 'length', limits, of: 'overall', axis: lengthDial(machine, limits.max - limits.min) };
+    return limits && { kind: 'bore', limits, of, axis: 'cross', ...plainBy(limits) };
   }
   return undefined;
+}
+
+/** The bottom of a groove, by the dial of the cross slide: over the blades of a caliper outside, in a bore the other way. @source plain-sizes-too, common practice */
+function grooveAt(step: Step, plan: Plan, shop: Shop, gauge: string | undefined): Sized | undefined {
+  const detail = plan.part.details.find((d) => d.id === rowOf(step.id));
+  const row = plan.part.features.find((f) => f.id === detail?.on);
+  const bottom = plan.part.characteristics.find((c) => c.id === `${detail?.id ?? ''}.diameter`);
+  if (detail?.kind !== 'groove' || !row || !bottom?.limits || bottom.care === 'byEye') return undefined;
+  const kind = row.side === 'outside' ? 'outside' : 'bore';
+  const sized: Sized = { kind, limits: bottom.limits, of: bottom.id, axis: 'cross', ...plainBy(bottom.limits) };
+  return handGauge(step, sized, shop, gauge) ? sized : undefined;
+}
+
+/** The whole length where only its parts are drawn: their sum, and what the general rule leaves them together. */
+function wholeOf(part: Part): Limits | undefined {
+  const stack = stackOf(part, 'right', 'left');
+  return stack && { nominal: stack.nominal.value, max: stack.max.value, min: stack.min.value, from: 'general' };
 }
 
 /** The size of a step that is brought in now: its diameter first, then how far its shoulder lies where the drawing limits that. */
@@ -155,6 +180,10 @@ const betweenEnds = ({ end, gripped, support, carried }: Setup, part: Part): num
 export function handGauge(step: Step, sized: Sized, shop: Shop, asked: string | undefined): Gauge | undefined {
   if (sized.kind === 'depth') return depthGauge(shop, asked);
   const found = shop.gauges.find((g) => g.id === (asked ?? step.gauge));
+  if (!found && (step.verb === 'groove' || step.verb === 'face')) {
+    const { nominal, max, min } = sized.limits;
+    return (sized.kind === 'bore' ? boreGaugeFor : gaugeFor)(shop, nominal, max - min);
+  }
   if (!sized.standsOff) return found;
   return found?.kind === 'caliper' || found?.kind === 'depth' ? found : (shop.gauges.find((g) => g.kind === 'caliper') ?? found);
 }

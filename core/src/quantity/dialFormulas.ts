@@ -1,4 +1,5 @@
 import { define } from './define';
+import { tidy } from './rounding';
 import { swingKept, swingLeft, swingWithin } from './swing';
 
 const readings = { r1: ['length', 'at jaw 1'], r2: ['length', 'at jaw 2'], r3: ['length', 'at jaw 3'], r4: ['length', 'at jaw 4'] } as const;
@@ -14,6 +15,34 @@ export const dialFormulas = {
     ({ r1, r2, r3, r4 }) => Math.hypot(r1 - r3, r2 - r4) / 2,
   ),
   swing: define('2 x eccentricity', practice, { e: ['length', 'off centre'] }, ({ e }) => 2 * e),
+  halfByFeel: define(
+    'share x what is left of the diameter / what one unit of the dial takes off it, to a setting that the dial can show, and no less than one',
+    'creep-to-fit, common practice: half of what the micrometer says is left, then tried again',
+    {
+      share: ['ratio', 'share of what is left'],
+      left: ['length', 'left to the size aimed at, on diameter'],
+      takes: ['ratio', 'diameter taken by one unit of dial'],
+      settable: ['length', 'smallest settable move'],
+    },
+    ({ share, left, takes, settable }) => tidy(Math.max(1, Math.floor((share * left) / takes / settable + 1e-6)) * settable),
+  ),
+  dialAtPass: define(
+    'depth of a pass on radius x passes; twice that on a dial that reads diameter, from where the tool touches',
+    'pass-by-pass, common practice',
+    { depth: ['length', 'depth of a pass on radius'], passes: ['count', 'passes'], reads: ['count', '2 on a dial that reads diameter, else 1'] },
+    ({ depth, passes, reads }) => depth * passes * reads,
+  ),
+  afterPass: define(
+    'diameter after the last pass + 2 x depth x passes still to come; in a bore less',
+    'geometry',
+    {
+      to: ['diameter', 'after the last pass'],
+      depth: ['length', 'depth of a pass on radius'],
+      left: ['count', 'passes still to come'],
+      towards: ['count', '1 outside, -1 in a bore'],
+    },
+    ({ to, depth, left, towards }) => to + towards * 2 * depth * left,
+  ),
   highToLow: define('highest - lowest reading', practice, { high: ['length', 'highest'], low: ['length', 'lowest'] }, ({ high, low }) => high - low),
   moveOpposite: define(
     'half of the difference of opposite readings',

@@ -15,6 +15,8 @@ interface Props {
   readonly axis?: keyof Machine['dials'];
   readonly last: { readonly text: string; readonly celsius: number } | undefined;
   readonly huge: 'huge' | 'big';
+  /** the rule that its limits come from, where the drawing gives none of its own */
+  readonly band?: string;
   /** under the big number */
   readonly children?: ReactNode;
 }
@@ -40,7 +42,7 @@ function wayIn(kind: Advice['kind'], axis: keyof Machine['dials']): string {
 }
 
 /** Dial this; expect that, plus or minus. */
-export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge, children }: Props) {
+export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', last, huge, band, children }: Props) {
   const dialUnits = machine?.dials[axis]?.division.units ?? units;
   const grows = advice.kind === 'bore' || advice.kind === 'depth';
   const { stands } = advice;
@@ -60,6 +62,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
               ? wayIn(advice.kind, axis)
               : heading[advice.next]}
         ; aim <FigureNumber figure={advice.aim} units={units} />
+        {band !== undefined &&
+          `, ${write({ is: 'length', value: wanted.min }, units).text} to ${write({ is: 'length', value: wanted.max }, units).text} by ${band}`}
       </div>
       {advice.dial ? (
         <div className="row-big">

@@ -1,10 +1,28 @@
-import { type BenchState, type Card, endRead, type Ends, endToRead, press, readAt, readingAt, stillToBeDone, WORN } from '@obra/core/bench';
+import {
+  type BenchState,
+  type Card,
+  doneAs,
+  endRead,
+  type Ends,
+  endToRead,
+  feltAt,
+  inByDial,
+  press,
+  readAt,
+  readingAt,
+  shoulderByDial,
+  stillToBeDone,
+  wantsReading,
+  WORN,
+} from '@obra/core/bench';
+import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useKeys } from '../../shell/keys';
-import { AdviceCard, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
+import { AdviceCard, FigureNumber, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
+import { AfterBreak } from './AfterBreak';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
@@ -16,6 +34,7 @@ import { MeasuredAt } from './MeasuredAt';
 import { MeasuredWith } from './MeasuredWith';
 import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
 import { Pad } from './Pad';
+import { Passes } from './Passes';
 import { Release } from './Release';
 import { Settings } from './Settings';
 import { REFUSED, useCard } from './useCard';
@@ -48,6 +67,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
   const limits = sized?.limits;
   const towards = useMemo(() => readings.filter((r) => !ends || endRead(r, ends) === 'free'), [readings, ends]);
   const setup = plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === step.id));
+  const answer = useMemo(() => plan && feltAt(step, at, plan, job), [step, at, plan, job]);
+  const shoulder = plan && shoulderByDial(step, plan.part, setup);
   const [refused, setRefused] = useState<string>();
   const reading = useMemo(() => readingAt(at, view.plan?.part ?? view.part, picked), [at, view.plan, view.part, picked]);
   const [pressed, setPressed] = useState<{ readonly at: keyof Ends; readonly entries: number }>();
@@ -78,6 +99,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     picked: picked !== undefined,
     along: ends && !picked ? ends[where] : undefined,
     gauge: inHand,
+    fits: answer?.fits === true,
   };
   const next = () =>
     void store(async () => {
@@ -132,6 +154,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             machine={machine}
             axis={sized.axis}
             huge="huge"
+            {...(sized.plain && { band: job.drawing.untoleranced.text })}
             last={cutBy && { text: inUnits(cutBy.value.text, cutBy.value.units, units), celsius: cutBy.celsius ?? 20 }}>
             {!sized.standsOff && advice.next !== 'ask' && (
               <RunToSize wanted={limits} advice={advice} read={towards} material={view.part.material} units={units} />
@@ -144,6 +167,9 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         ) : (
           <Settings step={step} units={units} />
         )}
+        {sized && advice && advice.stands !== 'in' && (
+          <AfterBreak live={live} material={view.part.material} across={sized.limits.nominal} units={units} />
+        )}
         {sized && limits && sized.kind === 'thread' && (
           <div className="line">
             {sized.wire === undefined
@@ -153,12 +179,26 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
           </div>
         )}
+        {shoulder && (
+          <div className="line" data-testid="shoulder">
+            <span className="quiet">shoulder from face {letterOf(shoulder.end)}, carriage dial </span>
+            <span className="large size-30">
+              <FigureNumber figure={shoulder.along} units={units} />
+            </span>
+            <span className="quiet">
+              {' '}
+              {write({ is: 'length', value: shoulder.limits.min }, units).text} to{' '}
+              {writeWithUnit({ is: 'length', value: shoulder.limits.max }, units)} long by {job.drawing.untoleranced.text}
+            </span>
+          </div>
+        )}
         <StillToBeDone ways={plan && sized && advice ? stillToBeDone(sized, advice, { step, plan, job }) : []} units={units} />
         {bothEnds && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
           <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
-        <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} onTold={store} />
+        <Passes view={view} step={step} piece={piece} live={live} onTold={store} />
+        <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} answer={answer} onTold={store} />
         <DialIn key={`dial ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
@@ -199,6 +239,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
             skip this step
           </Button>
+          {sized?.plain && advice && wantsReading(advice) && advice.next === 'measure' && !inByDial(sized, advice) && (
+            <Button variant="outline-light" data-testid="by-dial" onClick={() => void store(() => add(doneAs(step, plan, piece)))}>
+              done by the dial
+            </Button>
+          )}
           {advice?.next === 'indexTip' && (
             <Button
               variant="outline-light"
@@ -232,7 +277,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         units={entry.units}
         onUnits={entry.onUnits}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
-        label={picked && typed ? 'Next: keep the reading' : nextLabel(limits !== undefined, typed, advice)}
+        label={picked && typed ? 'Next: keep the reading' : answer?.fits && !typed ? 'Next: done, it fits' : nextLabel(sized, typed, advice)}
         onNext={next}
       />
     </main>

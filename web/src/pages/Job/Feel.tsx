@@ -1,16 +1,14 @@
-import { furtherByFeel } from '@obra/core/bench';
+import { type FitAnswer, fitFeels, furtherByFeel } from '@obra/core/bench';
 import type { Entry, Gauge } from '@obra/core/document';
 import type { Step } from '@obra/core/operations';
-import { write, writeExact } from '@obra/core/quantity';
+import { write, writeExact, writeSentence } from '@obra/core/quantity';
 import { rowOf, thingOf } from '@obra/core/ref';
 import { machineOf } from '@obra/core/shop';
 import { dialSaid } from '@obra/core/sizing';
 import { Button } from 'react-bootstrap';
-import { FigureNumber } from '../../slate';
+import { FigureNumber, sentence } from '../../slate';
 import type { JobView } from './view';
 
-/** How a fit feels as the mate is tried, from loose to not at all. */
-const FITS = ['falls in', 'slides', 'wants a push', 'wants a press', 'does not enter'] as const;
 /** The same words as on the inspection sheet. */
 const THREADS = ['gauge goes', 'starts, tight', 'does not go'] as const;
 
@@ -20,11 +18,13 @@ interface Props {
   readonly piece: number;
   readonly live: readonly Entry[];
   readonly gauge: Gauge | undefined;
+  /** what follows from the last trial with its mate */
+  readonly answer: FitAnswer | undefined;
   readonly onTold: (work: () => Promise<void>) => Promise<void>;
 }
 
 /** A fit by trial: what the mate or the thread's gauge feels like, and what was cut between; each press is a record. */
-export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
+export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) {
   const row = rowOf(step.id);
   const mate = view.job.drawing.mates.find((m) => thingOf(m.of) === row && /^trial/i.test(m.want.text.trim()));
   // an inside thread is tried with its plug, or with what screws into it
@@ -39,6 +39,7 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
   const machine = machineOf(kit, view.job.machine);
   const last = told.at(-1);
   const further = thread && view.plan && last?.kind === 'trial' ? furtherByFeel(step, view.plan, kit, machine, last.feel) : undefined;
+  const crossUnits = machine?.dials.cross?.division.units ?? view.units;
   const dialUnits = (further && machine?.dials[further.axis]?.division.units) ?? view.units;
   return (
     <div className="line" role="group" aria-label={`Tried with ${name ?? ''}`}>
@@ -48,7 +49,7 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
         {thread ? '; wipe it, the spindle stopped' : ''}
       </div>
       <div className="d-flex gap-2 flex-wrap mt-1">
-        {(thread ? THREADS : FITS).map((feel) => (
+        {(thread ? THREADS : fitFeels).map((feel) => (
           <Button
             className="tall-48"
             key={feel}
@@ -58,6 +59,38 @@ export function Feel({ view, step, piece, live, gauge, onTold }: Props) {
           </Button>
         ))}
       </div>
+      {answer && !thread && (
+        <div className={`mt-2 ${answer.fits ? 'in' : ''}`} data-testid="felt" aria-live="polite">
+          {answer.fits ? '✓ ' : ''}
+          {sentence(writeSentence(answer.says, view.units))}
+          {answer.dial && (
+            <div className="d-flex gap-2 align-items-center flex-wrap mt-1">
+              <span className="large size-30">
+                <FigureNumber figure={answer.dial} units={crossUnits} />
+              </span>
+              <span>
+                {write(answer.dial, crossUnits).unit}, {dialSaid(answer.dial, machine, 'cross')}
+              </span>
+              <Button
+                className="tall-48"
+                variant="outline-light"
+                onClick={() =>
+                  void onTold(() =>
+                    view.add({
+                      kind: 'cut',
+                      axis: 'cross',
+                      dial: { text: writeExact(answer.dial?.value ?? 0, 'mm'), units: 'mm' },
+                      piece,
+                      step: step.id,
+                    }),
+                  )
+                }>
+                cut taken
+              </Button>
+            </div>
+          )}
+        </div>
+      )}
       {further && (
         <div className="d-flex gap-2 align-items-center flex-wrap mt-2">
           <span>

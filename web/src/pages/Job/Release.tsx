@@ -23,17 +23,17 @@ export function Release({ view, setup, piece, picked, onPick }: Props) {
   const part = view.plan?.part ?? view.part;
   const sizes = releaseOf(setup, part, view.job.issue?.kit ?? view.shop, view.log, piece);
   if (sizes.length === 0) return null;
-  const missing = sizes.filter((s) => !s.verdict && s.feel === undefined).length;
+  const missing = sizes.filter((s) => !s.verdict && s.feel === undefined && !s.plain).length;
   return (
     <div className="line" role="group" aria-label="Finished in this holding">
       <div className={missing > 0 ? 'out' : 'quiet'}>
         {missing > 0
-          ? `△ ${String(missing)} of ${String(sizes.length)} not measured yet: press one to type its reading`
-          : 'All that was finished here is measured'}
+          ? `△ ${String(missing)} of ${String(sizes.filter((s) => !s.plain).length)} not measured yet: press one to type its reading`
+          : 'All that carries limits of its own is measured; the others where somebody wants to know them'}
       </div>
       <table className="size-18" aria-label="Sizes finished here">
         <tbody>
-          {sizes.map(({ size, verdict, feel }) => (
+          {sizes.map(({ size, verdict, feel, plain }) => (
             <tr key={size.id}>
               <td className="pe-3">
                 {size.limits ? (
@@ -53,8 +53,8 @@ export function Release({ view, setup, piece, picked, onPick }: Props) {
                   `${writeWithUnit({ is: 'length', value: size.limits.min, step: 0.001 }, units)} – ${writeWithUnit({ is: 'length', value: size.limits.max, step: 0.001 }, units)}`}
               </td>
               <td className="pe-3">{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-              <td className={verdict?.says === 'in' || feel === 'gauge goes' ? 'in' : 'out'}>
-                {verdict ? words[verdict.says] : (feel ?? 'not measured')}
+              <td className={verdict?.says === 'in' || feel === 'gauge goes' ? 'in' : plain && !verdict ? 'quiet' : 'out'}>
+                {verdict ? words[verdict.says] : (feel ?? (plain ? 'by the dial' : 'not measured'))}
               </td>
             </tr>
           ))}

@@ -1,4 +1,4 @@
-import { type Sized, wantsReading } from '@obra/core/bench';
+import { inByDial, type Sized, wantsReading } from '@obra/core/bench';
 import type { Step } from '@obra/core/operations';
 import { parseLength, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import type { Advice } from '@obra/core/sizing';
@@ -15,11 +15,12 @@ export function whatOf(sized: Sized | undefined): string {
 }
 
 /** What the one big key does now, in words. */
-export function nextLabel(sizing: boolean, typed: boolean, advice: Advice | undefined): string {
-  if (!sizing || !advice) return 'Next';
+export function nextLabel(sized: Sized | undefined, typed: boolean, advice: Advice | undefined): string {
+  if (!sized || !advice) return 'Next';
   if (typed) return 'Next: keep the reading';
   if (advice.next === 'indexTip') return 'Next: edge indexed';
   if (advice.dial) return 'Next: cut taken';
+  if (inByDial(sized, advice)) return 'Next: done, by the dial';
   if (wantsReading(advice)) return 'Next: type the reading';
   return advice.next === 'changeGauge' ? 'Next: accept it' : 'Next: done';
 }

@@ -1,8 +1,8 @@
-import { type AtSize, digitsAhead } from '@obra/core/bench';
+import { type AtSize, awayFor, digitsAhead } from '@obra/core/bench';
 import type { Characteristic } from '@obra/core/drawing';
 import type { Units } from '@obra/core/quantity';
 import { wholeReading } from '@obra/core/sizing';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { kept } from '../../data/local';
 
 const GAUGE_UNITS = 'obra-gauge-units';
@@ -14,7 +14,9 @@ function keptUnits(otherwise: Units): Units {
 
 /** What stands in the entry of the Bench; begun anew with each entry of the log and each size that is picked. */
 export function useEntry(at: AtSize, entries: number, jobUnits: Units) {
-  const warmth = at.readings.at(-1)?.celsius;
+  // a piece that was away for an hour is taken as cold until somebody says what it is
+  const left = useMemo(() => awayFor(at.live, 'mild-steel', 25, Date.now()), [at.live]);
+  const warmth = left ? undefined : at.readings.at(-1)?.celsius;
   const [units, setUnits] = useState<Units>(() => keptUnits(jobUnits));
   const [celsius, setCelsius] = useState(warmth === undefined ? '' : `${String(warmth)}C`);
   const [field, setField] = useState<'size' | 'celsius'>('size');
