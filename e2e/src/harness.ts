@@ -312,5 +312,13 @@ export async function takeCut(page: Page): Promise<void> {
 /** Taps a reading in on the pad, key by key, over what stands there. */
 export async function tapNumber(page: Page, text: string): Promise<void> {
   while ((await page.$eval('#reading', (e) => (e as HTMLInputElement).value)) !== '') await tap(page, 'rub out');
-  for (const digit of text) await tap(page, digit);
+  await tapDigits(page, text);
+}
+
+/** Taps keys of the pad: a piece on the board has a number too. */
+export async function tapDigits(page: Page, text: string): Promise<void> {
+  for (const digit of text) {
+    const key = await page.waitForSelector(`.pad button[aria-label="${digit}"]`);
+    await key?.tap();
+  }
 }

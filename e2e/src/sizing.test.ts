@@ -7,7 +7,22 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { demoUrl, freshPage, goTo, root, saved, sees, serve, type Served, sharedBrowser, stepNumber, tap, tapNumber, settle } from './harness';
+import {
+  demoUrl,
+  freshPage,
+  goTo,
+  root,
+  saved,
+  sees,
+  serve,
+  type Served,
+  sharedBrowser,
+  stepNumber,
+  tap,
+  tapDigits,
+  tapNumber,
+  settle,
+} from './harness';
 import { crowded, violations } from './layout';
 import { mm, sizedJobs } from './sizedJobs';
 
@@ -178,7 +193,7 @@ describe('a fit by trial, without a server', () => {
 it('a bearing seat is sized hot on a springy bar: what the work gave back is reckoned with, both ends are measured', async () => {
   await toStep('sized-3', 'Finish-turn Ø15.982');
   await tap(page, '°C');
-  for (const digit of '42') await tap(page, digit);
+  await tapDigits(page, '42');
   await tap(page, '°C');
   await read('16.640', 'Dial in, cross slide');
   const promised = Number(/then expect, cold([\d.]+)/.exec(await said())?.[1]);

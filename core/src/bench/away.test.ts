@@ -26,9 +26,9 @@ it('an hour after 60 degrees a dull bar of 25 mm is at 28, a bright one at 35, w
 it.each([
   ['59 minutes are no break', [read(40)], 59, false],
   ['an hour is one', [read(40)], 60, true],
-  ['nothing read or cut yet is no size in hand', [{ ...line, id: 'n', kind: 'note', says: 'gone to lunch' } as Entry], 600, false],
+  ['nothing read or cut yet is no size in hand', [{ ...line, id: 'n', kind: 'note', says: 'gone to lunch' }], 600, false],
   ['a clock that was set back tells nothing', [read(40)], -600, false],
-  ['a cut counts like a reading', [{ ...line, id: 'c', kind: 'cut', axis: 'cross', dial: { text: '0.16', units: 'mm' } } as Entry], 90, true],
+  ['a cut counts like a reading', [{ ...line, id: 'c', kind: 'cut', axis: 'cross', dial: { text: '0.16', units: 'mm' } }], 90, true],
 ])('%s', (_, live, minutes, is) => {
   expect(awayFor(live, 'mild-steel', 25, later(minutes)) !== undefined).toBe(is);
 });

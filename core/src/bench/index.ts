@@ -1,8 +1,10 @@
 export { type AtSize, atSize, digitsAhead, endToRead, readingAt } from './atSize';
 export { type Away, awayFor } from './away';
-export { benchState, type BenchState } from './benchState';
+export { benchState, type BenchState, type InHand } from './benchState';
+export { boardOf, FIRST_CHECKED, firstToCheck, type OnBoard, plannedOrder } from './board';
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
+export { clocksOf, type Running, WAITS } from './clocks';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { collarsOf, setOverBy } from './collars';
 export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicator } from './dialIn';

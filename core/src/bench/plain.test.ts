@@ -74,7 +74,7 @@ describe('a sketch without one tolerance', () => {
     expect(as(at([]))).toHaveProperty('refused');
     const cut = as(first);
     if (!('entries' in cut)) throw new Error('refused');
-    const after = at([reading('a', '20.62'), ...cut.entries.map((e, i) => ({ ...e, ...line, id: `c${String(i)}` }) as Entry)]);
+    const after = at([reading('a', '20.62'), ...cut.entries.map((e, i) => ({ ...e, ...line, id: `c${String(i)}` }))]);
     expect(after.advice?.next).toBe('measure');
     expect(after.advice && inByDial(after.sized, after.advice)).toBe(true);
     expect(as(after)).toMatchObject({ entries: [{ kind: 'done' }] });

@@ -1,6 +1,7 @@
 import same from 'fast-deep-equal';
 import { type Backup, type Entry, SCHEMA, type Shop, type StoredJob, type StoredShop } from '../document';
 import { say, type Sentence } from '../quantity';
+import { asJobFile } from './jobFile';
 
 /** A job as it is stored, with its log. */
 export interface Kept {
@@ -8,6 +9,8 @@ export interface Kept {
   readonly log: readonly Entry[];
   /** entries that could not be read, as they are */
   readonly unread?: readonly unknown[];
+  /** photographs that its notes name, as data URLs */
+  readonly photos?: Readonly<Record<string, string>>;
 }
 
 /** Everything of a browser in one file: jobs with their logs, and the shop. Plain JSON, indented. */
@@ -17,7 +20,7 @@ export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredSh
     schema: SCHEMA,
     saved,
     shops: [{ obra: 'shop', ...shop }],
-    jobs: jobs.map(({ stored, log, unread = [] }) => ({ obra: 'job', ...stored, log: [...log], ...(unread.length > 0 && { unread: [...unread] }) })),
+    jobs: jobs.map(({ stored, log, ...carried }) => asJobFile(stored, log, carried)),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }
@@ -31,6 +34,8 @@ export interface Restore {
   readonly entries: readonly { readonly job: string; readonly entry: Entry }[];
   /** entries that could not be read, as they are */
   readonly unread: readonly { readonly job: string; readonly raws: readonly unknown[] }[];
+  /** photographs, by their ids */
+  readonly photos: Readonly<Record<string, string>>;
   /** shops that bring something the one here lacks */
   readonly shops: readonly Shop[];
   /** in words, a line for each thing that changes or stays */
@@ -90,6 +95,7 @@ export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, ne
   return {
     saved: backup.saved,
     unread,
+    photos: Object.assign({}, ...backup.jobs.map((file) => file.photos ?? {})) as Readonly<Record<string, string>>,
     jobs,
     entries,
     shops: merged.filter((m) => m.came > 0).map((m) => m.shop),

@@ -1,1 +1,2 @@
 export { proof } from './proof';
+export { type ToolIn, toolIn } from './toolIn';

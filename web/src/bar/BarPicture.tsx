@@ -6,13 +6,15 @@ import { boundsOf, finishedEdges, type Region, regionOf, silhouetteOf, turnedRou
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { memoSteady, useSteady } from '../shell/useSteady';
 import { EmptyBar, standardHeight } from '../small';
+import { ToolAt, WholeBar } from './AtBench';
 import type { OpenCell } from './CellInPicture';
 import { Dimensions, footOf } from './Dimensions';
 import { END_ROOM, endsShown } from './ends';
 import { DetailMarks, HiddenHoles } from './Extra';
 import { Chosen, Hits, Shoulders, Threads } from './Features';
 import { mapping, type Mapping, type Stretch } from './mapping';
-import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler } from './Overlays';
+import { BentLine, Characteristics, CheckMarks, HeldEnds, HoldLengths, MeasureHere, Ruler, ZeroFace } from './Overlays';
+import { nearby } from './nearby';
 import { walk } from './picked';
 import type { BarPictureProps, PictureProps } from './props';
 import { Arbor, Balloon, BreakLine, Centre, Driven, Finished, Jaws, Metal, Outline, Plate, Removed, Rest } from './shapes';
@@ -101,7 +103,10 @@ function Picture(props: PictureProps) {
   const seen = useMemo(() => silhouetteOf(part.contour), [part.contour]);
   const held = show !== 'drawing' && show !== 'inspection' && setup !== undefined;
   const collet = props.holding?.kind === 'collet' || props.holding?.kind === 'softCollet';
-  const map = useMemo(() => mapping(viewOf(props, held, turned)), [props, held, turned]);
+  const whole = useMemo(() => mapping(viewOf(props, held, turned)), [props, held, turned]);
+  const near =
+    show === 'bench' && held && step ? nearby(step, part, (z) => (turned ? turnedRound(z, part.length) : z), whole, { width, height }) : undefined;
+  const map = near ?? whole;
   const at = { map, view };
   const stock: Region = step ? step.after : (setup?.before ?? []);
   const done = useMemo(() => (step ? finishedEdges(step.after, part) : []), [step, part]);
@@ -140,6 +145,7 @@ function Picture(props: PictureProps) {
             room={Math.min(map.y(gripRadius) - 3, height - 21 - map.y(-gripRadius))}
             collet={collet}
           />
+          {props.tool && <ToolAt tool={props.tool} map={map} />}
           {step && <Threads part={part} map={map} view={view} brass={step.verb === 'thread' || step.verb === 'die' ? step.does[0] : undefined} />}
         </>
       ) : (
@@ -193,7 +199,20 @@ function Picture(props: PictureProps) {
       )}
       {show === 'inspection' && <Characteristics {...props} map={map} />}
       {held && step && <MeasureHere part={part} map={map} step={step} view={view} bench={show === 'bench'} />}
-      {held ? (
+      {near && step ? (
+        <>
+          <ZeroFace map={map} turned={turned} width={width} height={height} />
+          <WholeBar
+            whole={viewOf(props, held, turned)}
+            near={near}
+            width={width}
+            view={view}
+            stock={stock}
+            removes={step.removes}
+            finished={finished}
+          />
+        </>
+      ) : held ? (
         <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={centred(setup)} />
       ) : (
         <>

@@ -171,6 +171,31 @@ export function HeldEnds({
   );
 }
 
+/** The face that is zero, where only a part of the bar is seen: at its place, or at the edge that it lies beyond. */
+export function ZeroFace({
+  map,
+  turned,
+  width,
+  height,
+}: {
+  readonly map: Mapping;
+  readonly turned: boolean;
+  readonly width: number;
+  readonly height: number;
+}) {
+  const x = map.x(0);
+  const letter = turned ? 'B' : 'A';
+  const beyond = x > width - 130;
+  return (
+    <g>
+      {!beyond && <line x1={x} x2={x} y1={0} y2={height - 20} stroke="var(--blue)" strokeWidth={1} strokeDasharray="5 4" />}
+      <text x={beyond ? width - 14 : x + 8} y={18} textAnchor={beyond ? 'end' : 'start'} style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>
+        {`zero: face ${letter}${beyond ? ' →' : ''}`}
+      </text>
+    </g>
+  );
+}
+
 /** A gauge drawn over the surface to measure. */
 export function MeasureHere({
   part,

@@ -2,6 +2,7 @@ import type { Holding } from '@obra/core/document';
 import type { Part } from '@obra/core/drawing';
 import type { Finding } from '@obra/core/finding';
 import type { Step } from '@obra/core/operations';
+import type { ToolIn } from '@obra/core/proof';
 import type { Units } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import type { Region } from '@obra/core/stock';
@@ -17,6 +18,8 @@ export interface BarPictureProps {
   readonly setup?: Setup | undefined;
   readonly step?: Step | undefined;
   readonly holding?: Holding | undefined;
+  /** the tool of the step, where it is */
+  readonly tool?: ToolIn | undefined;
   readonly barRadius?: number;
   /** what the job starts as, behind the drawing */
   readonly stock?: Region;

@@ -1,13 +1,15 @@
 import { type Kept, type Restore, uniteShops, writeBackup } from '@obra/core/exchange';
-import { addEntries, keepUnread, loadLog, loadUnread } from './entries';
+import { addEntries, keepUnread } from './entries';
 import { now } from './ids';
 import { allJobs, createJob, loadJob } from './jobs';
 import { noteBackup } from './persist';
+import { takePhotos } from './photos';
 import { loadShop, saveShop } from './shopStore';
+import { wholeLog } from './wholeLog';
 
 /** Every job with its log, as it is stored. */
 export async function everything(): Promise<readonly Kept[]> {
-  return Promise.all((await allJobs()).map(async (stored) => ({ stored, log: await loadLog(stored.id), unread: await loadUnread(stored.id) })));
+  return Promise.all((await allJobs()).map(async (stored) => ({ stored, ...(await wholeLog(stored.id)) })));
 }
 
 /** The whole of this browser as the text of one file; when it was taken is noted. */
@@ -29,6 +31,7 @@ export async function restore(of: Restore): Promise<void> {
       of.entries.flatMap(({ job, entry }) => (job === id ? [entry] : [])),
       of.saved,
     );
+  await takePhotos(of.photos);
   for (const { job, raws } of of.unread) await keepUnread(job, raws);
   for (const { id, job } of of.jobs) if (!(await loadJob(id))) await createJob(job, [], id);
   if (of.shops.length > 0) await saveShop((now) => of.shops.reduce((so, other) => uniteShops(so, other).both, now));

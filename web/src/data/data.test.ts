@@ -193,7 +193,7 @@ describe('records that cannot be read', () => {
     await write(`log/${stored.id}/odd`, { kind: 'of a later one' });
     expect((await loadLog(stored.id)).map((e) => e.id)).toEqual(['e1']);
     expect(await loadUnread(stored.id)).toEqual([{ kind: 'of a later one' }]);
-    const file = parseJobText(writeJobFile(stored, await loadLog(stored.id), await loadUnread(stored.id)));
+    const file = parseJobText(writeJobFile(stored, await loadLog(stored.id), { unread: await loadUnread(stored.id) }));
     if (!file.ok) throw new Error('the file does not read back');
     await deleteJob(stored.id);
     await importJob(file.value);

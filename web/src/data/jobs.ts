@@ -6,6 +6,7 @@ import { type Added, addEntries, keepUnread, loadLog, loadUnread } from './entri
 import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { persistOnce } from './persist';
+import { takePhotos } from './photos';
 import { saveShop } from './shopStore';
 import { alone, holdsSomething, keysUnder, read, readUnder, remove, write } from './store';
 import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
@@ -137,6 +138,7 @@ const bare = (job: Job): Job => ({ ...job, name: job.name.replace(/(?: \((?:impo
  */
 export async function importJob(file: JobFile): Promise<Imported> {
   const here = await loadJob(file.id);
+  await takePhotos(file.photos);
   const unread = file.unread ?? [];
   if (!here) {
     const stored: StoredJob = { schema: SCHEMA, id: file.id, revision: 1, saved: now(), by: thisBrowser(), job: file.job };

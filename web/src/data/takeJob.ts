@@ -3,8 +3,8 @@ import { type Units, writeSentence } from '@obra/core/quantity';
 import { importJob, type Imported } from './jobs';
 import { Unwritable } from './unwritable';
 
-/** A job file is far smaller than this, bytes. */
-const TOO_LARGE = 20_000_000;
+/** A job file, its photographs with it, is far smaller than this, bytes. */
+const TOO_LARGE = 60_000_000;
 
 /** Why something was not stored, in a sentence. */
 export const notStored = (cause: unknown, units: Units): string =>

@@ -50,8 +50,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
   // how cold a warm reading is stands beside it already
   const reasons = advice.because.filter((r) => !(r.rule === 'hot-reads-big' && advice.dial && advice.cold && last));
   return (
-    <div data-testid="advice" data-next={advice.next} aria-live="polite">
-      <div className="quiet">
+    <div className="advice" data-testid="advice" data-next={advice.next} aria-live="polite">
+      <div className="quiet aims">
         {stands === 'past'
           ? grows
             ? 'Over size'
@@ -100,7 +100,10 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
             <span className="large mid">
               <FigureNumber figure={advice.expects} units={units} />
             </span>
-            <span className="quiet"> ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}</span>
+            <span className="quiet text-nowrap">
+              {' '}
+              ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}
+            </span>
             {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && (
               <span className="quiet">
                 , reads <FigureNumber figure={advice.reads} units={units} /> warm

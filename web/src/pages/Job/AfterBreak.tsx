@@ -11,6 +11,8 @@ interface Props {
   readonly units: Units;
 }
 
+const DAY = 24 * 60;
+
 /** The time, looked at again each minute. */
 export function useNow(): number {
   const [now, setNow] = useState(() => Date.now());
@@ -24,12 +26,12 @@ export function useNow(): number {
 /** A size that was left alone for an hour or more: what the piece is now, and what comes before the next cut. */
 export function AfterBreak({ live, material, across, units }: Props) {
   const now = useNow();
-  const away = awayFor(live, material, across, Math.max(now, Date.now()));
+  const away = awayFor(live, material, across, now);
   if (!away) return null;
   const degrees = (value: number) => writeWithUnit({ is: 'temperature', value: Math.round(value) }, units);
   return (
     <div className="line out" role="status" data-testid="after-break">
-      △ {writeMinutes(away.minutes)} since the last entry of this size.{' '}
+      △ {away.minutes >= DAY ? 'More than a day' : writeMinutes(away.minutes)} since the last entry of this size.{' '}
       {away.warm
         ? `A piece that was warm may still be at ${degrees(away.warm[1])} dull, ${degrees(away.warm[0])} bright: feel it.`
         : 'The piece is cold by now.'}{' '}

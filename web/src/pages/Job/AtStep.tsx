@@ -26,6 +26,7 @@ import { AfterBreak } from './AfterBreak';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
 import { Clock } from './Clock';
+import { NewClock } from './Clocks';
 import { Collars } from './Collars';
 import { DialIn } from './DialIn';
 import { Dialled } from './Dialled';
@@ -33,25 +34,32 @@ import { Feel } from './Feel';
 import { MeasuredAt } from './MeasuredAt';
 import { MeasuredWith } from './MeasuredWith';
 import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
+import { NoteHere, Notes } from './NoteHere';
 import { Pad } from './Pad';
 import { Passes } from './Passes';
 import { Release } from './Release';
-import { Settings } from './Settings';
+import { Scrap } from './Scrap';
+import { Settings, Why } from './Settings';
 import { REFUSED, useCard } from './useCard';
 import { useEntry } from './useEntry';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import type { JobView } from './view';
 
+export type Beside = 'note' | 'clock' | 'scrap';
+
 interface AtStepProps {
   readonly view: JobView;
   readonly step: Step;
   readonly piece: number;
   readonly state: BenchState;
+  /** what was asked for beside the step: a note, a clock, giving the piece up */
+  readonly beside: Beside | undefined;
+  readonly onBeside: (to: Beside | undefined) => void;
 }
 
 /** One step of one piece at the Bench: what to do, what was read, the one big key. */
-export function AtStep({ view, step, piece, state }: AtStepProps) {
+export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepProps) {
   const { log, add, units, job, open, plan } = view;
   const own = log.filter((e) => e.piece === piece && e.step === step.id);
   const before = own.findLast((e) => e.kind === 'reading');
@@ -126,13 +134,21 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
   const past = advice?.stands === 'past';
+  const close = () => onBeside(undefined);
   // what is not brought to size, nor cut at a speed, is said large in its place
   const showsAdvice = sized !== undefined && limits !== undefined && advice !== undefined && (last !== undefined || sized.kind !== 'thread');
   const bothEnds = sized && step.because.find((r) => r.rule === 'both-ends');
   const both = reading && typed ? readAt(lies, text, entry.units) : undefined;
+  const cautions = step.cautions.length > 0 && (
+    <div className={`quiet size-16 ${reading ? '' : 'line'}`}>
+      {step.cautions.map((c) => (
+        <div key={c}>△ {c}</div>
+      ))}
+    </div>
+  );
   return (
-    <main className="bench">
-      <div>
+    <>
+      <div className="card-now">
         <h1>
           {verbs[step.verb]}{' '}
           {(showsAdvice || step.figures['speed'] !== undefined) && (
@@ -145,6 +161,18 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           <div className="out" role="alert">
             {refused}
           </div>
+        )}
+        {beside === 'note' && <NoteHere view={view} step={step} piece={piece} onClose={close} onStore={store} />}
+        {beside === 'clock' && <NewClock view={view} step={step.id} piece={piece} onClose={close} onStore={store} />}
+        {beside === 'scrap' && (
+          <Scrap
+            view={view}
+            state={state}
+            piece={piece}
+            why={past ? (advice.kind === 'bore' || advice.kind === 'depth' ? 'over size' : 'under size') : ''}
+            onClose={close}
+            onStore={store}
+          />
         )}
         {sized && limits && advice && showsAdvice ? (
           <AdviceCard
@@ -163,6 +191,7 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         ) : sized && advice ? (
           <div data-testid="advice" data-next={advice.next}>
             <Settings step={step} units={units} />
+            <Why step={step} units={units} />
           </div>
         ) : (
           <Settings step={step} units={units} />
@@ -180,15 +209,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
           </div>
         )}
         {shoulder && (
-          <div className="line" data-testid="shoulder">
-            <span className="quiet">shoulder from face {letterOf(shoulder.end)}, carriage dial </span>
-            <span className="large size-30">
+          <div className="mt-1" data-testid="shoulder">
+            <span className="quiet">shoulder </span>
+            <span className="large size-24">
               <FigureNumber figure={shoulder.along} units={units} />
             </span>
             <span className="quiet">
               {' '}
-              {write({ is: 'length', value: shoulder.limits.min }, units).text} to{' '}
-              {writeWithUnit({ is: 'length', value: shoulder.limits.max }, units)} long by {job.drawing.untoleranced.text}
+              from face {letterOf(shoulder.end)} by the carriage dial, {write({ is: 'length', value: shoulder.limits.min }, units).text} to{' '}
+              {writeWithUnit({ is: 'length', value: shoulder.limits.max }, units)} long
             </span>
           </div>
         )}
@@ -202,15 +231,11 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         <DialIn key={`dial ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
-        <MeasuredWith at={at} step={step} units={units} onGauge={setChosenGauge} />
+        <div className="d-flex flex-wrap align-items-end column-gap-3">
+          <MeasuredWith at={at} step={step} units={units} onGauge={setChosenGauge} />
+          {reading && cautions}
+        </div>
         {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
-        {step.cautions.length > 0 && (
-          <div className="line quiet size-16">
-            {step.cautions.map((c) => (
-              <div key={c}>△ {c}</div>
-            ))}
-          </div>
-        )}
         {advice?.next === 'ask' && last && (
           <Asked
             meant={advice.meant?.value}
@@ -226,13 +251,8 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             }
           />
         )}
-        {sized && advice?.dial && advice.next !== 'ask' && (
-          <Dialled
-            units={machine?.dials[sized.axis]?.division.units ?? units}
-            onDialled={(dial) => void store(() => add({ kind: 'cut', axis: sized.axis, dial, piece, step: step.id }))}
-          />
-        )}
-        <div className="d-flex gap-2 mt-3 flex-wrap">
+        <Notes notes={live.flatMap((e) => (e.kind === 'note' ? [e] : []))} />
+        <div className="acts">
           <Back view={view} />
           <Button
             variant="outline-light"
@@ -252,13 +272,15 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
             </Button>
           )}
           {past && (
-            <Button
-              variant="outline-light"
-              onClick={() =>
-                void store(() => add({ kind: 'scrapped', why: advice.kind === 'bore' ? 'over size' : 'under size', piece, step: step.id }))
-              }>
+            <Button variant="outline-light" onClick={() => onBeside('scrap')}>
               scrap piece {piece}
             </Button>
+          )}
+          {sized && advice?.dial && advice.next !== 'ask' && (
+            <Dialled
+              units={machine?.dials[sized.axis]?.division.units ?? units}
+              onDialled={(dial) => void store(() => add({ kind: 'cut', axis: sized.axis, dial, piece, step: step.id }))}
+            />
           )}
           <Wrong key={step.id} view={view} step={step} piece={piece} />
         </div>
@@ -278,8 +300,10 @@ export function AtStep({ view, step, piece, state }: AtStepProps) {
         onUnits={entry.onUnits}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
         label={picked && typed ? 'Next: keep the reading' : answer?.fits && !typed ? 'Next: done, it fits' : nextLabel(sized, typed, advice)}
-        onNext={next}
-      />
-    </main>
+        onNext={next}>
+        {!sized && <Why step={step} units={units} />}
+        {!reading && cautions}
+      </Pad>
+    </>
   );
 }

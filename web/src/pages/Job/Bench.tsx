@@ -1,27 +1,65 @@
 import './bench.css';
 import { benchState } from '@obra/core/bench';
-import { useMemo } from 'react';
+import { toolIn } from '@obra/core/proof';
+import { machineOf } from '@obra/core/shop';
+import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { Head } from '../../shell/Head';
 import { ShopRefused } from '../../shell/ShopRefused';
 import { BarPicture } from '../../bar';
-import { AtStep } from './AtStep';
+import { AtStep, type Beside } from './AtStep';
 import { Back } from './Back';
+import { Board } from './Board';
+import { Brief, LookAhead } from './Brief';
+import { Clocks } from './Clocks';
+import { FirstPiece } from './FirstPiece';
 import { GiveOut } from './GiveOut';
 import { JobSays } from './JobSays';
 import { Outdated } from './Outdated';
 import { Stages } from './Stages';
+import { useInHand } from './useInHand';
 import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
+
+/** What head, stages and the pad want of the height of the window, px; a narrow card is higher than the pad. */
+const rest = (): number => (window.innerWidth <= 1100 ? 632 : 578);
+
+/** A third of the height where the pad leaves it. */
+const pictureHeight = (): number => Math.round(Math.max(96, Math.min(window.innerHeight / 3, window.innerHeight - rest())));
 
 /** One step at a time in large type: dial this, expect that, measure here, next. */
 export function Bench({ view }: { readonly view: JobView }) {
   const { job, plan, log, id, steps, units, swap, open } = view;
-  const state = useMemo(() => (plan && job.issue ? benchState(job, plan, log) : undefined), [job, plan, log]);
+  const [inHand, setInHand] = useInHand(id);
+  const state = useMemo(() => (plan && job.issue ? benchState(job, plan, log, inHand) : undefined), [job, plan, log, inHand]);
   const at = state?.at ?? null;
   const step = steps.find((s) => s.id === at?.step);
   const setup = plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === at?.step));
+  const [ahead, setAhead] = useState<string>();
+  const [beside, setBeside] = useState<Beside>();
+  const [was, setWas] = useState(at?.step);
+  if (was !== at?.step) {
+    // what was looked at is left behind with the step
+    setWas(at?.step);
+    setAhead(undefined);
+    setBeside(undefined);
+  }
+  const looked = steps.find((s) => s.id === ahead);
+  const shown = looked ?? step;
+  const held = plan?.routes[0]?.setups.find((s) => s.steps.some((o) => o.id === shown?.id)) ?? setup;
+  const tool = useMemo(() => {
+    const kit = job.issue?.kit ?? view.shop;
+    return plan && shown && held
+      ? toolIn(
+          shown,
+          held,
+          plan.part,
+          kit.tools.find((t) => t.id === shown.tool),
+          machineOf(kit, job.machine),
+        )
+      : undefined;
+  }, [job, view.shop, plan, shown, held]);
   useWakeLock();
   const number = step ? steps.indexOf(step) + 1 : steps.length;
   return (
@@ -53,11 +91,12 @@ export function Bench({ view }: { readonly view: JobView }) {
         part={plan?.part}
         units={units}
         show="bench"
-        setup={setup}
-        step={step}
-        holding={view.shop.holdings.find((h) => h.id === setup?.holding)}
+        setup={held}
+        step={shown}
+        tool={tool}
+        holding={view.shop.holdings.find((h) => h.id === held?.holding)}
         barRadius={barRadius(view)}
-        height={window.innerHeight < 720 ? 96 : 112}
+        height={pictureHeight()}
       />
       <Stages id={id} stage="bench" view={view} />
       {!job.issue || !plan ? (
@@ -82,7 +121,33 @@ export function Bench({ view }: { readonly view: JobView }) {
           </div>
         </main>
       ) : (
-        <AtStep key={`${at.piece}/${at.step}`} view={view} step={step} piece={at.piece} state={state} />
+        <main className="bench with-brief">
+          <div className="side">
+            <Board view={view} state={state} inHand={inHand} onInHand={setInHand} />
+            <Brief view={view} step={step} piece={at.piece} state={state} ahead={ahead} onAhead={setAhead} />
+            <Clocks view={view} state={state} />
+            <div className="tools">
+              {(
+                [
+                  ['note', 'note, photograph'],
+                  ['clock', 'clock'],
+                  ['scrap', 'scrap it'],
+                ] as const
+              ).map(([key, words]) => (
+                <Button key={key} variant="outline-light" aria-pressed={beside === key} onClick={() => setBeside(beside === key ? undefined : key)}>
+                  {words}
+                </Button>
+              ))}
+            </div>
+          </div>
+          {looked ? (
+            <LookAhead view={view} step={looked} onBack={() => setAhead(undefined)} />
+          ) : (
+            <FirstPiece view={view} state={state}>
+              <AtStep key={`${at.piece}/${at.step}`} view={view} step={step} piece={at.piece} state={state} beside={beside} onBeside={setBeside} />
+            </FirstPiece>
+          )}
+        </main>
       )}
     </div>
   );

@@ -1,3 +1,4 @@
+import { WAITS } from '@obra/core/bench';
 import type { Entry } from '@obra/core/document';
 import type { Step } from '@obra/core/operations';
 import { writeClock, writeMinutes } from '@obra/core/quantity';
@@ -18,7 +19,7 @@ const MINUTE = 60_000;
 /** What waits at a step (cooling, curing, tempering) by the clock: its end is in the record, so that a reload does not lose it. */
 export function Clock({ step, piece, live, add, onStore }: Props) {
   const waits = step.figures['waits']?.value ?? 0;
-  const timer = live.findLast((e) => e.kind === 'timer');
+  const timer = live.findLast((e) => e.kind === 'timer' && e.says === WAITS);
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     if (!timer) return undefined;
@@ -29,7 +30,7 @@ export function Clock({ step, piece, live, add, onStore }: Props) {
   const start = () =>
     onStore(async () => {
       setNow(Date.now());
-      await add({ kind: 'timer', says: 'waits', until: new Date(Date.now() + waits * MINUTE).toISOString(), piece, step: step.id });
+      await add({ kind: 'timer', says: WAITS, until: new Date(Date.now() + waits * MINUTE).toISOString(), piece, step: step.id });
     });
   if (timer?.kind !== 'timer')
     return (

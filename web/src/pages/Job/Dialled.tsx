@@ -16,11 +16,9 @@ export function Dialled({ units, onDialled }: Props) {
   const [says, setSays] = useState<string>();
   if (!open)
     return (
-      <div className="mt-2">
-        <Button variant="outline-light" onClick={() => setOpen(true)}>
-          I dialled something else
-        </Button>
-      </div>
+      <Button variant="outline-light" onClick={() => setOpen(true)}>
+        I dialled something else
+      </Button>
     );
   const keep = () => {
     const out = /^\s*[-−]/.test(text);

@@ -1,6 +1,6 @@
 import { bareDegrees, type Units, writeSentence } from '@obra/core/quantity';
 import { readWarmth } from '@obra/core/sizing';
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { bothScales } from '../../fields';
 
 interface Props {
@@ -20,6 +20,8 @@ interface Props {
   readonly said: string | undefined;
   readonly label: string;
   readonly onNext: () => void;
+  /** what stands in the place of the pad where nothing is read */
+  readonly children?: ReactNode;
 }
 
 const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '+', '1', '2', '3', '-', '.', '0'] as const;
@@ -42,6 +44,7 @@ export function Pad(p: Props) {
   const press = (key: string) => set(key === '⌫' ? value.slice(0, -1) : (value + key).slice(0, 14));
   return (
     <div className="pad" role="group" aria-label="Entry">
+      {!p.sizing && <div className="notes">{p.children}</div>}
       {p.sizing && (
         <>
           <div className="entry">

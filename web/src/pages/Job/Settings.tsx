@@ -2,8 +2,22 @@ import type { Step } from '@obra/core/operations';
 import { type Units, write, writeSentence } from '@obra/core/quantity';
 import { FigureNumber, sentenceCase } from '../../slate';
 
+interface Props {
+  readonly step: Step;
+  readonly units: Units;
+}
+
+/** Why a step is done as it is, the first reasons of it. */
+export const Why = ({ step, units }: Props) => (
+  <div className="line">
+    {step.because.slice(0, step.series ? 1 : 3).map((r) => (
+      <div key={r.rule}>{sentenceCase(writeSentence(r.says, units))}</div>
+    ))}
+  </div>
+);
+
 /** Steps that are not sized by measuring: the few numbers to set. */
-export function Settings({ step, units }: { readonly step: Step; readonly units: Units }) {
+export function Settings({ step, units }: Props) {
   const { speed, surface, feed, depth, passes, to, point } = step.figures;
   return (
     <>
@@ -68,11 +82,6 @@ export function Settings({ step, units }: { readonly step: Step; readonly units:
           <span className="fig">{step.series.figures.map((f) => write(f, units).text).join(' · ')}</span>
         </div>
       )}
-      <div className="line">
-        {step.because.slice(0, step.series ? 1 : 3).map((r) => (
-          <div key={r.rule}>{sentenceCase(writeSentence(r.says, units))}</div>
-        ))}
-      </div>
     </>
   );
 }

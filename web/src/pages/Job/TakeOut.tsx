@@ -1,6 +1,7 @@
 import { writeJobFile } from '@obra/core/exchange';
 import { Box, FileOutput, Image, PencilRuler, Table } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
+import { wholeLog } from '../../data/wholeLog';
 import { download, fileName } from '../../shell/download';
 import { pictureFile } from '../../bar';
 import type { JobView } from './view';
@@ -35,13 +36,14 @@ export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView;
     const picture = document.querySelector<SVGSVGElement>('[data-testid="bar"] svg');
     if (picture) download(fileName(look().job.name, 'svg'), pictureFile(picture), 'image/svg+xml');
   };
-  const file = () => {
-    const { job, open, log } = look();
-    download(fileName(job.name), writeJobFile(open.stored, log));
+  const file = async () => {
+    const { job, open, id } = look();
+    const { log, ...carried } = await wholeLog(id);
+    download(fileName(job.name), writeJobFile(open.stored, log, carried));
   };
   return (
     <>
-      <Dropdown.Item as="button" onClick={file}>
+      <Dropdown.Item as="button" onClick={() => void file().catch(failed('The file'))}>
         <FileOutput size={15} aria-hidden /> export as a file
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={() => void dxf().catch(failed('DXF'))}>

@@ -2,7 +2,7 @@ import { type AtSize, awayFor, digitsAhead } from '@obra/core/bench';
 import type { Characteristic } from '@obra/core/drawing';
 import type { Units } from '@obra/core/quantity';
 import { wholeReading } from '@obra/core/sizing';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { kept } from '../../data/local';
 
 const GAUGE_UNITS = 'obra-gauge-units';
@@ -15,8 +15,8 @@ function keptUnits(otherwise: Units): Units {
 /** What stands in the entry of the Bench; begun anew with each entry of the log and each size that is picked. */
 export function useEntry(at: AtSize, entries: number, jobUnits: Units) {
   // a piece that was away for an hour is taken as cold until somebody says what it is
-  const left = useMemo(() => awayFor(at.live, 'mild-steel', 25, Date.now()), [at.live]);
-  const warmth = left ? undefined : at.readings.at(-1)?.celsius;
+  const [opened] = useState(() => Date.now());
+  const warmth = awayFor(at.live, 'mild-steel', 25, opened) ? undefined : at.readings.at(-1)?.celsius;
   const [units, setUnits] = useState<Units>(() => keptUnits(jobUnits));
   const [celsius, setCelsius] = useState(warmth === undefined ? '' : `${String(warmth)}C`);
   const [field, setField] = useState<'size' | 'celsius'>('size');

@@ -13,11 +13,11 @@ import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { type Deleted, listDeleted } from '../../data/bin';
-import { loadLog, loadUnread } from '../../data/entries';
 import { createJob, deleteJob, listAside, listSummaries, loadJob, putBack, type Summary, summarise } from '../../data/jobs';
 import { forget } from '../../data/session';
 import { loadShop } from '../../data/shopStore';
 import { notStored, takeJob } from '../../data/takeJob';
+import { wholeLog } from '../../data/wholeLog';
 import { JobTable } from './JobTable';
 
 /** What is on: every job of this browser, how far it is and what comes next. */
@@ -161,5 +161,8 @@ const asideWords = (key: string): string =>
 
 async function exported(id: string): Promise<void> {
   const stored = await loadJob(id);
-  if (stored) download(fileName(stored.job.name), writeJobFile(stored, await loadLog(id), await loadUnread(id)));
+  if (stored) {
+    const { log, ...carried } = await wholeLog(id);
+    download(fileName(stored.job.name), writeJobFile(stored, log, carried));
+  }
 }

@@ -1,0 +1,44 @@
+import type { Part } from '@obra/core/drawing';
+import type { Step } from '@obra/core/operations';
+import { thingOf } from '@obra/core/ref';
+import { boundsOf } from '@obra/core/stock';
+import type { Mapping } from './mapping';
+
+/** Most and least px a millimetre of the place in hand, and how much larger than the whole bar it is worth showing apart. */
+const [MOST, LEAST, WORTH] = [14, 5, 1.35];
+/** Room for the rule at the foot, px. */
+const FOOT = 26;
+
+/** The place in hand, large enough to see a millimetre: where a step cuts, in view coordinates; undefined where the whole bar is as large already. */
+export function nearby(
+  step: Step,
+  part: Part,
+  view: (z: number) => number,
+  whole: Mapping,
+  { width, height }: { readonly width: number; readonly height: number },
+): Mapping | undefined {
+  const at = placeOf(step, part);
+  if (!at) return undefined;
+  const ends = [view(at.left), view(at.right)];
+  const [from, to] = [Math.min(...ends), Math.max(...ends)];
+  const long = Math.max(to - from, 3);
+  const tall = height - FOOT - 12;
+  const full = tall / (2.3 * Math.max(at.radius, 1));
+  const wide = Math.min(MOST, (0.5 * width) / long);
+  // both sides of the axis where they fit, else the operator's side alone
+  const both = full >= LEAST || full >= wide;
+  const scale = both ? Math.min(Math.max(wide, LEAST), full) : Math.min(Math.max(wide, LEAST), 10);
+  if (scale < WORTH * whole.scale) return undefined;
+  const axis = both ? 6 + tall / 2 : 0.46 * height - scale * at.radius;
+  // a long row is seen where the tool enters it
+  const middle = long * scale > 0.75 * width ? to - (0.3 * width) / scale : (from + to) / 2;
+  return { scale, axis, breaks: [], x: (u) => width * 0.54 + scale * (u - middle), y: (r) => axis - scale * r };
+}
+
+/** Where a step cuts; of one that removes nothing the row it is about. */
+function placeOf(step: Step, part: Part): { readonly left: number; readonly right: number; readonly radius: number } | undefined {
+  if (step.removes.length > 0) return boundsOf(step.removes);
+  const thing = thingOf(step.does[0] ?? '');
+  const row = part.features.find((f) => f.id === (part.details.find((d) => d.id === thing)?.on ?? thing));
+  return row && { left: row.far, right: row.near, radius: Math.max(row.nearDiameter.nominal, row.farDiameter.nominal) / 2 };
+}
