@@ -23,12 +23,15 @@ it('an hour after 60 degrees a dull bar of 25 mm is at 28, a bright one at 35, w
   expect(away?.warm?.[0]).toBeLessThan(37);
 });
 
+const noted: Entry = { ...line, id: 'n', kind: 'note', says: 'gone to lunch' };
+const cut: Entry = { ...line, id: 'c', kind: 'cut', axis: 'cross', dial: { text: '0.16', units: 'mm' } };
+
 it.each([
   ['59 minutes are no break', [read(40)], 59, false],
   ['an hour is one', [read(40)], 60, true],
-  ['nothing read or cut yet is no size in hand', [{ ...line, id: 'n', kind: 'note', says: 'gone to lunch' }], 600, false],
+  ['nothing read or cut yet is no size in hand', [noted], 600, false],
   ['a clock that was set back tells nothing', [read(40)], -600, false],
-  ['a cut counts like a reading', [{ ...line, id: 'c', kind: 'cut', axis: 'cross', dial: { text: '0.16', units: 'mm' } }], 90, true],
+  ['a cut counts like a reading', [cut], 90, true],
 ])('%s', (_, live, minutes, is) => {
   expect(awayFor(live, 'mild-steel', 25, later(minutes)) !== undefined).toBe(is);
 });

@@ -14,7 +14,10 @@ export function readReading(text: string, units: Units, wanted: Limits): Parsed<
   if (over?.[2] !== undefined) {
     const mm = wanted.nominal + (over[1] === '+' ? 1 : -1) * Number(over[2].replace(',', '.')) * COUNT[units];
     if (mm <= 0) return { ok: false, problems: [{ at: text, says: say`“${text.trim()}” would be less than nothing` }] };
-    return { ok: true, value: { mm, cell: { text: writeExact(mm, units), units } } };
+    const kept = writeExact(mm, units);
+    // what is kept is read again later: no size that is larger than any
+    const again = parseLength(kept, units);
+    return again.ok ? { ok: true, value: { mm, cell: { text: kept, units } } } : again;
   }
   const read = parseLength(text, units);
   return read.ok ? { ok: true, value: { mm: read.value, cell: { text: text.trim(), units } } } : read;
