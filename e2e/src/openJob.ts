@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { blankJob, type Job, SCHEMA } from '@obra/core/document';
+import { blankJob, type Entry, type Job, SCHEMA } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import type { Page } from 'puppeteer-core';
 import { demoUrl, goTo, sees } from './harness';
@@ -10,13 +10,20 @@ export const mm = (text: string) => ({ text, units: 'mm' as const });
 export const row = (id: string, size: string, length: string) => ({ id, size: mm(size), length: mm(length) });
 
 /** Opens a job from a file on the page of jobs. */
-export async function openJob(page: Page, id: string, own: Partial<Job>, drawing: Partial<Job['drawing']>): Promise<void> {
+export async function openJob(
+  page: Page,
+  id: string,
+  own: Partial<Job>,
+  drawing: Partial<Job['drawing']>,
+  log: (job: Job) => { readonly job: Job; readonly entries: readonly Entry[] } = (job) => ({ job, entries: [] }),
+): Promise<void> {
   const dir = mkdtempSync(join(tmpdir(), 'obra-job-'));
   try {
     const blank = blankJob(id, 'mm');
-    const job: Job = { ...blank, ...own, drawing: { ...blank.drawing, title: { edges: 'broken' }, ...drawing } };
+    const drawn: Job = { ...blank, ...own, drawing: { ...blank.drawing, title: { edges: 'broken' }, ...drawing } };
+    const { job, entries } = log(drawn);
     const file = join(dir, `${id}.json`);
-    writeFileSync(file, writeJobFile({ schema: SCHEMA, id, revision: 1, saved: '2026-11-29T08:00:00.000Z', by: 'test', job }, []));
+    writeFileSync(file, writeJobFile({ schema: SCHEMA, id, revision: 1, saved: '2026-11-29T08:00:00.000Z', by: 'test', job }, entries));
     await goTo(page, demoUrl(), '/jobs', 'Sheave axle');
     const input = await page.waitForSelector('input[type="file"]');
     await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);

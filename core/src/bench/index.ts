@@ -8,6 +8,7 @@ export { clocksOf, type Running, WAITS } from './clocks';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { collarsOf, setOverBy } from './collars';
 export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicator } from './dialIn';
+export { calibration, type Calibrated, type Pace, paceOf, promisesOf, type Took, tookIn } from './calibration';
 export { causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { WORN } from './edgeWear';
 export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, type Strings, stringsIn } from './lessons';

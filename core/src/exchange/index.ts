@@ -1,4 +1,5 @@
 export { type Kept, type Restore, layRestore, uniteShops, writeBackup } from './backup';
+export { type ReadingRow, readingRows, writeReadings, writeReadingsJson } from './readings';
 export { readBlock, writeBlock } from './block';
 export { writeDxf } from './dxf';
 export { writeJobFile, writeShopFile } from './jobFile';

@@ -8,7 +8,7 @@ const HEAD = ['list', 'row', 'size', 'size unit', 'length', 'length unit', 'edge
 export const listWords = { outside: 'outside', boreRight: 'hole in end A', boreLeft: 'hole in end B' } as const;
 
 /** A text that a spreadsheet would take for a formula gets an apostrophe before it. */
-const plain = (text: string): string => (/^[=@]|^[+-](?![\d.])/.test(text) ? `'${text}` : text);
+export const plain = (text: string): string => (/^[=@]|^[+-](?![\d.])/.test(text) ? `'${text}` : text);
 
 /** The rows of a drawing as CSV, as they were typed; commas, CRLF, quoted where needed. */
 export function writeRows(drawing: Drawing): string {

@@ -1,1 +1,2 @@
 export { inspect, readingOf, type Verdict } from './inspect';
+export { sampleOf, type Together, togetherOf } from './together';

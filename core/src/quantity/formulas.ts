@@ -6,6 +6,7 @@ import { fitFormulas } from './fitFormulas';
 import { define, type Formula } from './define';
 import type { Figure, Inputs, QuantityKind } from './figure';
 import { learnFormulas } from './learnFormulas';
+import { spreadFormulas } from './spreadFormulas';
 import { atOrBelow, floorTo, roundTo, tidy } from './rounding';
 
 const practice = 'common practice';
@@ -318,6 +319,7 @@ export const formulas = {
   ...dialFormulas,
   ...fitFormulas,
   ...learnFormulas,
+  ...spreadFormulas,
   toSize: define('the size wanted after this step', 'drawing', { size: ['diameter', 'size'] }, ({ size }) => size),
   sizeBeforeFinish: define(
     'finished size + allowance for finishing, both sides',

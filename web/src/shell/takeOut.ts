@@ -1,2 +1,2 @@
 // loaded when something is first taken out: DXF and CSV writers are not needed before
-export { writeDxf, writeRows, writeStl } from '@obra/core/exchange';
+export { readingRows, writeDxf, writeReadings, writeReadingsJson, writeRows, writeStl } from '@obra/core/exchange';

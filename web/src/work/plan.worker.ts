@@ -1,4 +1,4 @@
-import { type Progress, progressOf, type Shown, shownIn, type Strings, stringsIn } from '@obra/core/bench';
+import { type Progress, progressOf, promisesOf, recordOf, type Shown, shownIn, type Strings, stringsIn, type Took, tookIn } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
 import {
@@ -30,6 +30,14 @@ const pause = () =>
   });
 
 /** Plans in slices with a pause between, so that a newer question is heard; an outdated one is dropped. */
+interface Learned {
+  readonly sizes: readonly Shown[];
+  readonly strings: readonly Strings[];
+  /** how far readings lay off what was foretold of them, in deviations */
+  readonly off: readonly number[];
+  readonly took: readonly Took[];
+}
+
 const planner = {
   async plan(question: number, job: Job, shop: Shop, report: (plan: Plan, last: boolean) => void): Promise<void> {
     newest = Math.max(newest, question);
@@ -67,10 +75,11 @@ const planner = {
   progress(job: Job, shop: Shop, log: readonly Entry[]): Progress {
     return progressOf(job, plan(job, shop), log);
   },
-  /** What the record of a job shows of lathe and tools. */
-  shown(job: Job, shop: Shop, log: readonly Entry[]): { readonly sizes: readonly Shown[]; readonly strings: readonly Strings[] } {
+  /** What the record of a job shows of lathe and tools, of the advice, and of the minutes that were planned. */
+  shown(job: Job, shop: Shop, log: readonly Entry[]): Learned {
     const made = plan(job, shop);
-    return { sizes: shownIn(job, made, log), strings: stringsIn(made, log) };
+    const record = recordOf({ id: 'shown', job }, log, shop);
+    return { sizes: shownIn(job, made, log), strings: stringsIn(made, log), off: record ? promisesOf(record) : [], took: tookIn(made, log) };
   },
   /** What stands in the way of one of them. */
   proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {

@@ -10,7 +10,9 @@ import { useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
+import { download, fileName } from '../../shell/download';
 import { Big, FigureNumber, RunStrip } from '../../slate';
+import { AllPieces } from './AllPieces';
 import { Runouts } from './BarUse';
 import { EnterReading, GoesOn } from './EnterReading';
 import type { JobView } from './view';
@@ -74,6 +76,13 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <Button variant="outline-light" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> print this sheet
         </Button>
+        <div className="d-flex gap-2">
+          {(['csv', 'json'] as const).map((format) => (
+            <Button key={format} variant="outline-light" disabled={verdicts.length === 0} onClick={() => void takeReadings(view, verdicts, format)}>
+              readings as {format.toUpperCase()}
+            </Button>
+          ))}
+        </div>
       </aside>
       <main className="sheet" ref={sheet}>
         <div className="printonly">
@@ -108,6 +117,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
             find={{ label: 'Find in Inspection', hint: 'find' }}
           />
         )}
+        <AllPieces view={view} verdicts={brought} nameOf={(size) => nameOf(view, size)} />
         <AsDialled view={view} piece={piece} />
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
@@ -119,6 +129,14 @@ export function Inspection({ view }: { readonly view: JobView }) {
       </main>
     </div>
   );
+}
+
+/** The readings of all pieces as a file. */
+async function takeReadings({ part, job, shop, log, units }: JobView, verdicts: readonly Verdict[], format: 'csv' | 'json'): Promise<void> {
+  const { readingRows, writeReadings, writeReadingsJson } = await import('../../shell/takeOut');
+  const rows = readingRows(part, job.issue?.kit ?? shop, log, verdicts, units);
+  const text = format === 'csv' ? writeReadings(rows) : writeReadingsJson(job.name, units, rows);
+  download(fileName(`${job.name} readings`, format), text, format === 'csv' ? 'text/csv' : 'application/json');
 }
 
 /** How true this piece runs by what was dialled; before anything is, as its holdings are. */

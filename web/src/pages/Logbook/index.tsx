@@ -1,4 +1,4 @@
-import { chipLessons, lessonsOf } from '@obra/core/bench';
+import { calibration, type Calibrated, chipLessons, lessonsOf, type Pace, paceOf } from '@obra/core/bench';
 import type { Lesson, StoredShop } from '@obra/core/document';
 import { figure, writeMinutes } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
@@ -22,6 +22,7 @@ import { loadShop } from '../../data/shopStore';
 import { FigureNumber } from '../../slate';
 import { askShown } from '../../work/usePlan';
 import { BackUp } from './BackUp';
+import { Foretold, Taken } from './Foretold';
 import { Lessons } from './Lessons';
 import { Readings } from './Readings';
 
@@ -58,9 +59,9 @@ export function Logbook() {
   }, [stale, shop, mutate]);
   const lines = useMemo(() => made?.lines ?? [], [made]);
   const given = useMemo(() => lines.filter((l) => l.issued).map((l) => `${l.id}/${l.of}`), [lines]);
-  const { data: proposed = [], mutate: learned } = useSWR(
+  const { data: shown = NOTHING, mutate: learned } = useSWR(
     shop && given.length > 0 ? ['learned', shop.revision, ...given] : null,
-    () => (shop ? lessonsFrom(lines, shop) : []),
+    () => (shop ? learnedFrom(lines, shop) : NOTHING),
     { keepPreviousData: true },
   );
   const columns = useMemo(() => columnsOf(units), [units]);
@@ -107,11 +108,13 @@ export function Logbook() {
           <Lessons
             shop={shop.shop}
             units={units}
-            proposed={proposed}
+            proposed={shown.lessons}
             onKept={() => void again()}
             onRefused={() => tell('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
           />
         )}
+        <Foretold foretold={shown.foretold} />
+        <Taken pace={shown.pace} />
         <BackUp
           onSays={tell}
           onRestored={() => {
@@ -193,23 +196,35 @@ const measured = ({ within, out, untold }: MadeLine): string =>
         ...(untold > 0 ? [`? ${String(untold)} not told`] : []),
       ].join(', ');
 
+interface Learned {
+  readonly lessons: readonly Lesson[];
+  readonly foretold: readonly Calibrated[];
+  readonly pace: readonly Pace[];
+}
+
+const NOTHING: Learned = { lessons: [], foretold: [], pace: [] };
+
 /** What the records of jobs that were given out show of lathe and tools; worked out apart from the page. */
-async function lessonsFrom(lines: readonly MadeLine[], { shop }: StoredShop): Promise<readonly Lesson[]> {
+async function learnedFrom(lines: readonly MadeLine[], { shop }: StoredShop): Promise<Learned> {
   const shown: Awaited<ReturnType<typeof askShown>>[] = [];
   for (const { id, issued } of lines) {
     const stored = issued ? await loadJob(id) : undefined;
     if (stored) shown.push(await askShown(stored.job, shop, await loadLog(id)));
   }
-  return [
-    ...lessonsOf(
-      shown.flatMap((s) => s.sizes),
-      shop,
-      now(),
-    ),
-    ...chipLessons(
-      shown.flatMap((s) => s.strings),
-      shop,
-      now(),
-    ),
-  ];
+  return {
+    lessons: [
+      ...lessonsOf(
+        shown.flatMap((s) => s.sizes),
+        shop,
+        now(),
+      ),
+      ...chipLessons(
+        shown.flatMap((s) => s.strings),
+        shop,
+        now(),
+      ),
+    ],
+    foretold: calibration(shown.flatMap((s) => s.off)),
+    pace: paceOf(shown.flatMap((s) => s.took)),
+  };
 }
