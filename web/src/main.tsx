@@ -6,7 +6,9 @@ import { App } from './app/App';
 import { keepOffline } from './app/keepOffline';
 import { prepare } from './data/config';
 import { watchLeaving } from './data/leaving';
+import { startScheme } from './shell/scheme';
 
+startScheme();
 const root = document.getElementById('root');
 if (root) {
   const app = createRoot(root);

@@ -30,7 +30,7 @@ const cut: Entry = { ...line, id: 'c', at: at(1), kind: 'cut', axis: 'cross', di
 function pressed(random: () => number): string {
   const any = () => KEYS[Math.floor(random() * KEYS.length)] ?? '';
   if (random() < 0.3) return Array.from({ length: 1 + Math.floor(random() * 9) }, any).join('');
-  const size = [...(25.3 + (random() - 0.5) * 0.1).toFixed(random() < 0.5 ? 2 : 3)];
+  const size = Array.from((25.3 + (random() - 0.5) * 0.1).toFixed(random() < 0.5 ? 2 : 3));
   const slips = Math.floor(random() * 3);
   for (let i = 0; i < slips; i++) {
     const where = Math.floor(random() * size.length);

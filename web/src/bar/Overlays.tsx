@@ -49,7 +49,7 @@ export function Characteristics({ part, map, marks }: PictureProps & { readonly 
               stroke="var(--ink)"
               strokeWidth={1}
             />
-            <text x={x} y={y + 4.4} textAnchor="middle" style={{ fontSize: 11.5, fill: mark === undefined ? 'var(--ink)' : '#fff' }}>
+            <text x={x} y={y + 4.4} textAnchor="middle" style={{ fontSize: 11.5, fill: mark === undefined ? 'var(--ink)' : 'var(--card)' }}>
               {mark === undefined ? c.balloon : mark === 'in' ? '✓' : mark === 'over' ? '+' : mark === 'under' ? '−' : '?'}
             </text>
           </g>

@@ -1,5 +1,8 @@
 import { memo, type ReactNode } from 'react';
+import { Moon, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { swapScheme, useScheme } from './scheme';
+import { useKeys } from './keys';
 
 const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
   return (
@@ -19,12 +22,31 @@ const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
   );
 });
 
+/** Light or dark, by a press or a key. */
+function Look() {
+  const scheme = useScheme();
+  useKeys('everywhere', { d: { says: 'light or dark', act: swapScheme } });
+  return (
+    <button
+      type="button"
+      className="look"
+      aria-label={scheme === 'dark' ? 'light' : 'dark'}
+      title={`${scheme === 'dark' ? 'light' : 'dark'} (d)`}
+      onClick={swapScheme}>
+      {scheme === 'dark' ? <Sun size={17} aria-hidden /> : <Moon size={17} aria-hidden />}
+    </button>
+  );
+}
+
 /** The one head line: the name, the doors that lead somewhere, then what belongs to the page. */
 export function Head({ children, bench = false }: { readonly children?: ReactNode; readonly bench?: boolean }) {
   return (
     <header className="head noprint">
       <Doors bench={bench} />
-      <div className="right">{children}</div>
+      <div className="right">
+        {children}
+        <Look />
+      </div>
     </header>
   );
 }
