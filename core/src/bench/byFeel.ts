@@ -48,6 +48,9 @@ export interface FitAnswer {
   readonly fits?: true;
 }
 
+/** A cut that takes more than this of what is left is no half of it. @source judgement */
+const MOST_OF_IT = 0.7;
+
 /** A sliding fit is wanted where a trial says nothing else. */
 const wantedFeel = (want: string): FitFeel => fitFeels.findLast((feel) => want.toLowerCase().includes(feel)) ?? 'slides';
 
@@ -87,8 +90,10 @@ export function fitByFeel(
     };
   if (left === undefined) return { says: say`does not enter: measure it, type the reading, and half of what is left comes off` };
   const next = figure('length', 'halfByFeel', { share: 0.5, left: Math.max(0, left), takes, settable }, { step: settable < 0.009 ? 0.001 : 0.01 });
-  if (left <= 0 || next.value * takes > left)
-    return { says: say`by the gauge nothing is left to come off: look for a burr, a taper, heat, and at the mate` };
+  // the least that the dial can set is most of it, or more
+  if (left > 0 && next.value * takes > MOST_OF_IT * left)
+    return { says: say`what is left, ${length(left, 0.001)}, is about what this dial can set at the least: emery or a keen edge, a little and try` };
+  if (left <= 0) return { says: say`by the gauge nothing is left to come off: look for a burr, a taper, heat, and at the mate` };
   if ((next.value * takes) / 2 < least)
     return {
       says: say`half of what is left is ${length(left / 2, 0.001)}, less than the ${length(2 * least, 0.001)} that this edge cuts: emery or a keen edge, a little and try`,

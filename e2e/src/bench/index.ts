@@ -5,6 +5,7 @@ import { cutting } from './cutting';
 import { drawing } from './drawing';
 import { holding } from './holding';
 import { manyJobs } from './jobs';
+import { kinds } from './kinds';
 import { ladders } from './ladders';
 import { lengthsSet } from './lengths';
 import { outsideLathes } from './outside';
@@ -41,6 +42,7 @@ const rooms: Readonly<Record<string, () => void | Promise<void>>> = {
     sizing(2000);
     outsideLathes(1000);
     lengthsSet(500);
+    kinds(1000);
   },
 };
 
