@@ -75,3 +75,20 @@ it('the Logbook: what was foretold against what came, minutes planned against ta
   expect(taken).toContain('Finish-turn');
   await soundAt(page);
 });
+
+it('a sheet filled in by hand is typed back by the numbers of its blanks; what is not understood stays', async () => {
+  const { page } = on;
+  await openJob(page, 'paper-pin', { pieces: 2 }, { outside: [row('a', '20 h7', '40'), row('b', '28', '12')] });
+  await goTo(page, demoUrl(), '/jobs/paper-pin/inspection', 'typed back from paper');
+  await page.click('details summary');
+  await page.type('textarea[aria-label="readings from paper"]', '1 = 19,993\n2/1 = 19.985\nnineteen');
+  await sees(page, 'line 3: “nineteen” is no reading of a blank');
+  await soundAt(page);
+  await press(page, 'keep 2 readings');
+  await sees(page, '2 readings kept');
+  expect(await page.$eval('textarea[aria-label="readings from paper"]', (e) => (e as HTMLTextAreaElement).value)).toBe('nineteen');
+  await sees(page, 'Inspection');
+  await sees(page, '✓ in');
+  await page.reload();
+  await sees(page, '✓ in');
+});

@@ -15,6 +15,7 @@ export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, ty
 export { madeBy } from './made';
 export { stillToBeDone } from './pastLimit';
 export { type DialledPass, passesOf, passesTaken, passTaken } from './passes';
+export { type TypedBack, typedBack } from './typedBack';
 export { type Bare, type Card, doneAs, inByDial, press, readAt, wantsReading } from './press';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export { type JobRecord, recordOf } from './record';

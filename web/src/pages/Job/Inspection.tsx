@@ -15,6 +15,7 @@ import { Big, FigureNumber, RunStrip } from '../../slate';
 import { AllPieces } from './AllPieces';
 import { Runouts } from './BarUse';
 import { EnterReading, GoesOn } from './EnterReading';
+import { TypedBackCard } from './TypedBackCard';
 import type { JobView } from './view';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
@@ -117,6 +118,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
             find={{ label: 'Find in Inspection', hint: 'find' }}
           />
         )}
+        {part.characteristics.length > 0 && <TypedBackCard view={view} piece={piece} />}
         <AllPieces view={view} verdicts={brought} nameOf={(size) => nameOf(view, size)} />
         <AsDialled view={view} piece={piece} />
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
