@@ -5,6 +5,7 @@ export { boardOf, FIRST_CHECKED, firstToCheck, type OnBoard, plannedOrder } from
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
 export { clocksOf, type Running, WAITS } from './clocks';
+export { type Joined, joinedAt } from './joined';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { collarsOf, setOverBy } from './collars';
 export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicator } from './dialIn';
@@ -22,4 +23,5 @@ export { type JobRecord, recordOf } from './record';
 export { releaseOf } from './release';
 export { settled } from './settled';
 export { type ByDial, shoulderByDial } from './shoulder';
+export { type Zeros, type ZeroWay, zerosOf } from './zeros';
 export { adviceAt, bothEndsAt, gaugesFor, handGauge, type Sized, sizedAt, sizedNow } from './sized';

@@ -15,6 +15,12 @@ export const spreadFormulas = {
       return Math.sqrt(lists.values.reduce((sum, v) => sum + (v - m) ** 2, 0) / (lists.values.length - 1));
     },
   ),
+  interferenceMeasured: define(
+    'shaft - hole, both as measured, cold',
+    'arithmetic; both at one temperature, common practice',
+    { shaft: ['diameter', 'shaft'], hole: ['diameter', 'hole'] },
+    ({ shaft, hole }) => shaft - hole,
+  ),
   capability: define(
     'from the mean to the nearer limit / (3 x spread)',
     'process performance index Ppk, ISO 22514-2, from memory',

@@ -31,6 +31,7 @@ import { Collars } from './Collars';
 import { DialIn } from './DialIn';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
+import { JoinedCard } from './Joined';
 import { MeasuredAt } from './MeasuredAt';
 import { MeasuredWith } from './MeasuredWith';
 import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
@@ -44,6 +45,7 @@ import { REFUSED, useCard } from './useCard';
 import { useEntry } from './useEntry';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
+import { Zeros } from './Zeros';
 import type { JobView } from './view';
 
 export type Beside = 'note' | 'clock' | 'scrap';
@@ -226,9 +228,11 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
+        <Zeros view={view} step={step} setup={setup} />
         <Passes view={view} step={step} piece={piece} live={live} onTold={store} />
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} answer={answer} onTold={store} />
         <DialIn key={`dial ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
+        <JoinedCard key={`join ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         <div className="d-flex flex-wrap align-items-end column-gap-3">

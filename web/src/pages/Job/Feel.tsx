@@ -11,6 +11,15 @@ import type { JobView } from './view';
 
 /** The same words as on the inspection sheet. */
 const THREADS = ['gauge goes', 'starts, tight', 'does not go'] as const;
+/** A reamed hole by its plug, or by the pin that runs in it: goes, and the not-go end does not. */
+const PLUG = ['gauge goes', 'not-go goes too', 'does not go'] as const;
+
+/** What is done next for what a plug said. */
+const AFTER_PLUG: Readonly<Record<string, string>> = {
+  'gauge goes': 'In, by its plug.',
+  'not-go goes too': 'Over its limit: no metal goes back; a larger pin, or a bush.',
+  'does not go': 'Chips out, oil, and the reamer once more by hand; else a lap. A warm hole is small: let it cool first.',
+};
 
 interface Props {
   readonly view: JobView;
@@ -31,10 +40,17 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
   const inside = step.verb === 'thread' && view.part.features.some((f) => f.id === row && f.side !== 'outside');
   const thread =
     inside || ((step.verb === 'thread' || step.verb === 'die') && step.method !== 'begun' && (gauge?.kind === 'ring' || gauge?.kind === 'nut'));
-  if (!thread && (mate === undefined || (step.verb !== 'finish-turn' && step.verb !== 'bore'))) return null;
-  const of = thread ? `${row}-thread` : (mate?.id ?? '');
+  const reamed = step.verb === 'ream';
+  if (!thread && !reamed && (mate === undefined || (step.verb !== 'finish-turn' && step.verb !== 'bore'))) return null;
+  const of = thread ? `${row}-thread` : reamed ? `${row}-diameter` : (mate?.id ?? '');
   const told = live.filter((e) => (e.kind === 'trial' && e.mate === of) || e.kind === 'cut');
-  const name = thread ? (gauge?.name ?? 'its screw or a plug') : mate?.piece.trim() === '' ? 'the mate' : mate?.piece;
+  const name = reamed
+    ? 'its plug, or the pin that runs in it'
+    : thread
+      ? (gauge?.name ?? 'its screw or a plug')
+      : mate?.piece.trim() === ''
+        ? 'the mate'
+        : mate?.piece;
   const kit = view.job.issue?.kit ?? view.shop;
   const machine = machineOf(kit, view.job.machine);
   const last = told.at(-1);
@@ -46,10 +62,10 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
       <div className="quiet">
         Tried with {name}
         {!thread && mate?.want.text ? `, wanted: ${mate.want.text.replace(/^trial:?\s*/i, '')}` : ''}
-        {thread ? '; wipe it, the spindle stopped' : ''}
+        {thread || reamed ? '; wipe both, the spindle stopped' : ''}
       </div>
       <div className="d-flex gap-2 flex-wrap mt-1">
-        {(thread ? THREADS : fitFeels).map((feel) => (
+        {(thread ? THREADS : reamed ? PLUG : fitFeels).map((feel) => (
           <Button
             className="tall-48"
             key={feel}
@@ -59,6 +75,11 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
           </Button>
         ))}
       </div>
+      {reamed && last?.kind === 'trial' && (
+        <div className={`mt-2 ${last.feel === 'gauge goes' ? 'in' : 'out'}`} aria-live="polite">
+          {AFTER_PLUG[last.feel]}
+        </div>
+      )}
       {answer && !thread && (
         <div className={`mt-2 ${answer.fits ? 'in' : ''}`} data-testid="felt" aria-live="polite">
           {answer.fits ? '✓ ' : ''}

@@ -1,5 +1,5 @@
-import { type BenchState, madeBy } from '@obra/core/bench';
-import { writeSentence } from '@obra/core/quantity';
+import { type BenchState, boardOf, madeBy } from '@obra/core/bench';
+import { writeMinutes, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { sentence } from '../../slate';
 import { stepSaid, type JobView } from './view';
@@ -9,6 +9,12 @@ export function Outdated({ view, state }: { readonly view: JobView; readonly sta
   const { add, units, plan, steps, findings } = view;
   const changed = findings.find((f) => f.code === 'changed-since-issue');
   if (state.outdated.length === 0 && !changed) return null;
+  const all = steps.reduce((sum, s) => sum + (s.figures['minutes']?.value ?? 0), 0);
+  const costs = ({ piece, step, again }: BenchState['outdated'][number]) => {
+    if (again) return `${writeMinutes(steps.find((s) => s.id === step)?.figures['minutes']?.value ?? 0)} to do it again.`;
+    const spent = plan ? (boardOf({ job: view.job, plan, log: view.log, shop: view.shop }, state, 0).find((p) => p.piece === piece)?.spent ?? 0) : 0;
+    return `${writeMinutes(spent)} of work is in it; another takes ${writeMinutes(all)} by the plan.`;
+  };
   return (
     <section className="notice d-block" role="alert" aria-label="Changed after it was done">
       {changed && (
@@ -29,7 +35,7 @@ export function Outdated({ view, state }: { readonly view: JobView; readonly sta
             <strong>
               {o.again ? 'Open again' : 'Not possible with this piece'}: piece {o.piece}, {stepSaid(o.step, view)}.
             </strong>{' '}
-            {sentence(writeSentence(o.says, units))}
+            {sentence(writeSentence(o.says, units))} <span className="quiet">{costs(o)}</span>
           </span>
           {!o.again && (
             <>

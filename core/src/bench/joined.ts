@@ -1,0 +1,97 @@
+import { type Entry, type Job, liveEntries } from '../document';
+import type { Feature, Part } from '../drawing';
+import type { Step } from '../operations';
+import { atReference, figure, type Figure, parseLength, REFERENCE, tidy } from '../quantity';
+import { rowOf, thingOf } from '../ref';
+import { practice } from '../shop';
+import { materialOf, pressFit, warmestOf } from '../standards';
+
+/** Two members about to be joined, each as it was measured, and what follows from both. Lengths in mm, cold. */
+export interface Joined {
+  readonly mate: string;
+  /** the row of this part that goes on or in, and whether it is the hole */
+  readonly row: string;
+  readonly hub: boolean;
+  readonly how: 'press' | 'shrink' | 'adhesive';
+  /** as last measured: of this piece, and of its mate; undefined while they are not */
+  readonly own?: number;
+  readonly other?: number;
+  /** over one another on diameter; negative is room between them */
+  readonly interference?: Figure;
+  /** how hot the hub is made, and what it stands */
+  readonly heat?: Figure;
+  readonly cap?: number;
+  /** N, by both as they are */
+  readonly force?: number;
+  /** it does not hold, or the hub would be too hot: what stands in the way */
+  readonly trouble?: 'loose' | 'tooHot' | 'noRoom';
+}
+
+/** A retaining compound fills from and up to so much on diameter, mm. @source adhesive, common practice */
+const FILLS = [0.02, 0.15] as const;
+
+/** What a step that joins makes of its two members as measured at the Bench; undefined of other steps. @source both measured before they are joined, common practice; Lame, linear expansion */
+export function joinedAt(step: Step, part: Part, job: Job, log: readonly Entry[], piece: number): Joined | undefined {
+  if (step.verb !== 'join') return undefined;
+  const mate = job.drawing.mates.find((m) => m.id === rowOf(step.id));
+  const row = part.features.find((f) => f.id === thingOf(mate?.of ?? ''));
+  if (!mate || !row) return undefined;
+  const want = mate.want.text.toLowerCase();
+  const how = want.includes('shrink') ? 'shrink' : want.includes('press') ? 'press' : 'adhesive';
+  const hub = row.side !== 'outside';
+  const material = materialOf(part.material);
+  const cold = (of: string): number | undefined => {
+    const last = liveEntries(log).findLast((e) => e.kind === 'reading' && e.of === of && e.piece === piece);
+    const read = last?.kind === 'reading' ? parseLength(last.value.text, last.value.units) : undefined;
+    return last?.kind === 'reading' && read?.ok ? atReference(read.value, material.alpha, last.celsius ?? REFERENCE) : undefined;
+  };
+  const own = cold(`${row.id}.diameter`);
+  const other = cold(mate.id) ?? part.mates[mate.id]?.mate;
+  const base: Joined = { mate: mate.id, row: row.id, hub, how, ...(own !== undefined && { own }), ...(other !== undefined && { other }) };
+  if (own === undefined || other === undefined) return base;
+  const interference = figure('length', 'interferenceMeasured', { shaft: hub ? other : own, hole: hub ? own : other }, { step: 0.001 });
+  const tight = interference.value;
+  if (how === 'adhesive')
+    return {
+      ...base,
+      interference,
+      ...(-tight < FILLS[0] ? { trouble: 'noRoom' as const } : -tight > FILLS[1] ? { trouble: 'loose' as const } : {}),
+    };
+  if (tight <= 0) return { ...base, interference, trouble: 'loose' };
+  if (how === 'shrink') {
+    const { alpha } = hub ? material : materialOf('mild-steel');
+    const heat = figure(
+      'temperature',
+      'warmToJoin',
+      { room: REFERENCE, interference: tight, gap: practice.handsMargin, d: hub ? own : other, alpha },
+      { step: 5 },
+    );
+    const cap = warmestOf(
+      part.material,
+      job.drawing.treatment.some((t) => t.kind === 'harden'),
+    ).celsius;
+    return { ...base, interference, heat, cap, ...(heat.value > cap && { trouble: 'tooHot' as const }) };
+  }
+  return { ...base, interference, force: forceOf(part, row, tight, hub ? own : other, hub) };
+}
+
+/** The push of a press, by Lame; of a hub whose outside is not known, twice the joint. */
+function forceOf(part: Part, row: Feature, interference: number, size: number, hub: boolean): number {
+  const { modulus, poisson } = materialOf(part.material);
+  const over = part.features.filter(
+    (f) => f.side === 'outside' && Math.min(f.near, f.far) < Math.max(row.near, row.far) && Math.max(f.near, f.far) > Math.min(row.near, row.far),
+  );
+  const around = Math.min(...over.map((f) => f.nearDiameter.nominal));
+  const elastic = { modulus: modulus * 1000, poisson };
+  return tidy(
+    pressFit({
+      interference,
+      diameter: size,
+      outside: hub && Number.isFinite(around) && around > size ? around : 2 * size,
+      length: Math.abs(row.near - row.far),
+      friction: practice.pressFriction,
+      hub: elastic,
+      shaft: elastic,
+    }).force,
+  );
+}
