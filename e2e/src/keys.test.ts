@@ -57,6 +57,7 @@ const look = () =>
     document.activeElement?.getAttribute('data-cell') ?? document.activeElement?.tagName ?? '',
     document.querySelector('[data-testid="bar"] svg g[transform]')?.getAttribute('transform') ?? '',
     String(document.querySelectorAll('.marked').length),
+    document.documentElement.dataset['bsTheme'] ?? '',
   ].join('\n');
 
 /** Waits until the page looks other than it did. */
