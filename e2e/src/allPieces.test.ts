@@ -52,6 +52,8 @@ it('every size over all pieces with its run between the limits; the readings go 
   expect(line).toContain('✗ 1');
   await page.click('[aria-label^="run of size"]');
   await page.waitForSelector('[data-testid="run-chart"] svg', { timeout: 20_000 });
+  // rows that are scrolled lie under the head of their table
+  await page.evaluate(() => document.querySelector('main.sheet')?.scrollTo(0, 0));
   await soundAt(page);
   const files = await downloads(page);
   await press(page, 'readings as CSV');

@@ -1,4 +1,6 @@
 /* The Bench for every size and every piece: a sketch without one tolerance made whole by touch, ten washers with one dropped and one scrapped, a trial fit in five feels, a break of two hours. */
+import { issued, plan } from '@obra/core/planner';
+import { midShop } from '@obra/core/shop';
 import { goTo, demoUrl, pageForEach, press, pressNext, sees, settle, stepNumber, tap, tapNumber, stored } from './harness';
 import { crowded, soundAt, violations } from './layout';
 import { mm, openJob, row } from './openJob';
@@ -246,12 +248,19 @@ it('a blade and a drill are zeroed by their pictures, a reamed hole is told by i
     {},
     {
       outside: [row('a', '25 p6', '30'), row('b', '34', '20')],
-      boreRight: [row('r', '8 H7 reamed', 'through')],
+      boreRight: [row('r', '16 H7 reamed', 'through')],
       details: [{ id: 'd', on: 'b', kind: 'groove', at: mm('8'), length: mm('3'), size: mm('28') }],
       mates: [{ id: 'm', of: 'a', piece: 'the gear', want: mm('shrink') }],
     },
+    // given out by a shop that has the reamer
+    (job) => {
+      const shop = midShop();
+      const [route] = plan(job, shop).routes;
+      if (!route) throw new Error('no route');
+      return { job: issued(job, route, shop, '2026-11-28T08:00:00.000Z', 'test'), entries: [] };
+    },
   );
-  await giveOut('joined-hub');
+  await goTo(page, demoUrl(), '/jobs/joined-hub/bench', 'step 1 of');
   const seen = { zeros: 0, plug: false };
   for (let i = 0; i < 60 && !(await heading()).startsWith('Join'); i++) {
     const at = await stepNumber(page);

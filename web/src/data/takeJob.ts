@@ -4,7 +4,7 @@ import { importJob, type Imported } from './jobs';
 import { Unwritable } from './unwritable';
 
 /** A job file, its photographs with it, is far smaller than this, bytes. */
-const TOO_LARGE = 60_000_000;
+const TOO_LARGE = 40_000_000;
 
 /** Why something was not stored, in a sentence. */
 export const notStored = (cause: unknown, units: Units): string =>
