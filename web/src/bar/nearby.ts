@@ -6,6 +6,8 @@ import type { Mapping } from './mapping';
 
 /** Most and least px a millimetre of the place in hand, and how much larger than the whole bar it is worth showing apart. */
 const [MOST, LEAST, WORTH] = [14, 5, 1.35];
+/** A lower picture has no room for a part of the bar beside the whole of it, px. */
+const LOW = 130;
 /** Room for the rule at the foot, px. */
 const FOOT = 26;
 
@@ -18,7 +20,7 @@ export function nearby(
   { width, height }: { readonly width: number; readonly height: number },
 ): Mapping | undefined {
   const at = placeOf(step, part);
-  if (!at) return undefined;
+  if (!at || height < LOW) return undefined;
   const ends = [view(at.left), view(at.right)];
   const [from, to] = [Math.min(...ends), Math.max(...ends)];
   const long = Math.max(to - from, 3);

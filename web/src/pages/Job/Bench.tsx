@@ -23,7 +23,7 @@ import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
 
 /** What head, stages and the pad want of the height of the window, px; a narrow card is higher than the pad. */
-const rest = (): number => (window.innerWidth <= 1100 ? 632 : 578);
+const rest = (): number => (window.innerWidth <= 1100 ? 632 : 604);
 
 /** A third of the height where the pad leaves it. */
 const pictureHeight = (): number => Math.round(Math.max(96, Math.min(window.innerHeight / 3, window.innerHeight - rest())));
