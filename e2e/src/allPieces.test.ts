@@ -88,7 +88,7 @@ it('a sheet filled in by hand is typed back by the numbers of its blanks; what i
   await soundAt(page);
   await press(page, 'keep 2 readings');
   await sees(page, '2 readings kept');
-  expect(await page.$eval('textarea[aria-label="readings from paper"]', (e) => (e).value)).toBe('nineteen');
+  expect(await page.$eval('textarea[aria-label="readings from paper"]', (e) => e.value)).toBe('nineteen');
   await sees(page, 'Inspection');
   await sees(page, '✓ in');
   await page.reload();
