@@ -98,7 +98,7 @@ export function Bench({ view }: { readonly view: JobView }) {
         barRadius={barRadius(view)}
         height={pictureHeight()}
       />
-      <Stages id={id} stage="bench" view={view} />
+      <Stages id={id} stage="bench" view={view} inHand={at?.step} />
       {!job.issue || !plan ? (
         <main className="bench">
           <div>

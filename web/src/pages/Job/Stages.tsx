@@ -11,9 +11,17 @@ export type Stage = (typeof stages)[number];
 
 const words: Readonly<Record<Stage, string>> = { drawing: 'Drawing', holding: 'Holding', route: 'Route', bench: 'Bench', inspection: 'Inspection' };
 
+interface StagesProps {
+  readonly id: string;
+  readonly stage: Stage;
+  readonly view: JobView;
+  /** the step in hand at the Bench, where a person goes through the pieces otherwise than planned */
+  readonly inHand?: string | undefined;
+}
+
 /** The five stages as marks on a scale, each with what is still open. */
-export function Stages({ id, stage, view }: { readonly id: string; readonly stage: Stage; readonly view: JobView }) {
-  return <Marks id={id} stage={stage} open={openOf(view)} />;
+export function Stages({ id, stage, view, inHand }: StagesProps) {
+  return <Marks id={id} stage={stage} open={openOf(view, inHand)} />;
 }
 
 const Marks = memoSteady(function Marks({
@@ -36,14 +44,14 @@ const Marks = memoSteady(function Marks({
   );
 });
 
-function openOf({ part, plan, job, shop, log, steps, findings }: JobView): Readonly<Record<Stage, string>> {
+function openOf({ part, plan, job, shop, log, steps, findings }: JobView, inHand: string | undefined): Readonly<Record<Stage, string>> {
   const route = plan?.routes[0];
   const first = route?.setups[0];
   const toStop = part.findings.filter((f) => f.severity === 'stop').length;
   const state = plan && job.issue ? benchState(job, plan, log) : undefined;
   const verdicts = settled(inspect(part, job.issue?.kit ?? shop, log), job, plan, log);
   const sizes = part.characteristics.filter((c) => c.limits).length * job.pieces;
-  const at = steps.findIndex((s) => s.id === state?.at?.step);
+  const at = steps.findIndex((s) => s.id === (inHand ?? state?.at?.step));
   const checks = (at: 'drawing' | 'holding' | 'route') => {
     const n = findings.filter((f) => stagesOf(f).includes(at)).length;
     return n === 0 ? '' : n === 1 ? ', 1 check' : `, ${n} checks`;
