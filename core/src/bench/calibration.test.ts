@@ -49,6 +49,10 @@ it('what a reading lay off its promise is counted cold, in deviations', () => {
   ];
   const record = recordOf({ id: 'x', job }, log, shop);
   expect(record && promisesOf(record).map((z) => Math.round(z * 100) / 100)).toEqual([2]);
+  // a cell is read as it is everywhere: 0.64 in is 16.256 mm
+  const inches = log.map((e) => (e.kind === 'reading' ? { ...e, value: { text: '.64', units: 'in' as const } } : e));
+  const other = recordOf({ id: 'x', job }, inches, shop);
+  expect(other && promisesOf(other).map((z) => Math.round(z * 100) / 100)).toEqual([5.6]);
 });
 
 it('a step takes from what was written before it to its end; a pause is no work', () => {

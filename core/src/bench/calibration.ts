@@ -1,7 +1,7 @@
 import { type Entry, liveEntries } from '../document';
 import { verbs, type Verb } from '../operations';
 import type { Plan } from '../planner';
-import { atReference } from '../quantity';
+import { atReference, parseLength } from '../quantity';
 import { practice } from '../shop';
 import { materialOf } from '../standards';
 import type { JobRecord } from './record';
@@ -11,10 +11,9 @@ export function promisesOf({ readings, foretold, part }: JobRecord): readonly nu
   const { alpha } = materialOf(part.material);
   return readings.flatMap((r) => {
     const told = foretold.get(r.id);
-    const read = Number(r.value.text.replace(',', '.'));
-    if (!told || !(told.deviation > 0) || !Number.isFinite(read)) return [];
-    const mm = r.value.units === 'in' ? read * 25.4 : read;
-    return [(atReference(mm, alpha, r.celsius ?? 20) - told.expects) / told.deviation];
+    const read = parseLength(r.value.text, r.value.units);
+    if (!told || !(told.deviation > 0) || !read.ok) return [];
+    return [(atReference(read.value, alpha, r.celsius ?? 20) - told.expects) / told.deviation];
   });
 }
 

@@ -63,4 +63,6 @@ it('glued: room for the compound, neither none nor too much', () => {
   expect(joined('adhesive', both('24.95', '25.0'))?.trouble).toBeUndefined();
   expect(joined('adhesive', both('24.995', '25.0'))?.trouble).toBe('noRoom');
   expect(joined('adhesive', both('24.7', '25.0'))?.trouble).toBe('loose');
+  // 0.1 is the most that is said anywhere
+  expect(joined('adhesive', both('24.88', '25.0'))?.trouble).toBe('loose');
 });

@@ -1,10 +1,11 @@
 import { type Entry, type Job, liveEntries } from '../document';
-import type { Feature, Part } from '../drawing';
-import type { Step } from '../operations';
-import { atReference, figure, type Figure, parseLength, REFERENCE, tidy } from '../quantity';
+import type { Part } from '../drawing';
+import { pushOf, type Step } from '../operations';
+import { atReference, figure, type Figure, parseLength, REFERENCE } from '../quantity';
 import { rowOf, thingOf } from '../ref';
 import { practice } from '../shop';
-import { materialOf, pressFit, warmestOf } from '../standards';
+import { materialOf, warmestOf } from '../standards';
+import { FILLS } from './pastLimit';
 
 /** Two members about to be joined, each as it was measured, and what follows from both. Lengths in mm, cold. */
 export interface Joined {
@@ -26,9 +27,6 @@ export interface Joined {
   /** it does not hold, or the hub would be too hot: what stands in the way */
   readonly trouble?: 'loose' | 'tooHot' | 'noRoom';
 }
-
-/** A retaining compound fills from and up to so much on diameter, mm. @source adhesive, common practice */
-const FILLS = [0.02, 0.15] as const;
 
 /** What a step that joins makes of its two members as measured at the Bench; undefined of other steps. @source both measured before they are joined, common practice; Lame, linear expansion */
 export function joinedAt(step: Step, part: Part, job: Job, log: readonly Entry[], piece: number): Joined | undefined {
@@ -72,26 +70,5 @@ export function joinedAt(step: Step, part: Part, job: Job, log: readonly Entry[]
     ).celsius;
     return { ...base, interference, heat, cap, ...(heat.value > cap && { trouble: 'tooHot' as const }) };
   }
-  return { ...base, interference, force: forceOf(part, row, tight, hub ? own : other, hub) };
-}
-
-/** The push of a press, by Lame; of a hub whose outside is not known, twice the joint. */
-function forceOf(part: Part, row: Feature, interference: number, size: number, hub: boolean): number {
-  const { modulus, poisson } = materialOf(part.material);
-  const over = part.features.filter(
-    (f) => f.side === 'outside' && Math.min(f.near, f.far) < Math.max(row.near, row.far) && Math.max(f.near, f.far) > Math.min(row.near, row.far),
-  );
-  const around = Math.min(...over.map((f) => f.nearDiameter.nominal));
-  const elastic = { modulus: modulus * 1000, poisson };
-  return tidy(
-    pressFit({
-      interference,
-      diameter: size,
-      outside: hub && Number.isFinite(around) && around > size ? around : 2 * size,
-      length: Math.abs(row.near - row.far),
-      friction: practice.pressFriction,
-      hub: elastic,
-      shaft: elastic,
-    }).force,
-  );
+  return { ...base, interference, force: pushOf(part, row, { most: tight, size: hub ? own : other, hub }) };
 }

@@ -22,7 +22,7 @@ interface AtStep {
 }
 
 /** What a retaining compound fills, mm on diameter. @source adhesive, common practice */
-const FILLS: readonly [least: number, most: number] = [0.02, 0.1];
+export const FILLS: readonly [least: number, most: number] = [0.02, 0.1];
 
 /** How far a size is past its limit, mm on the size; nothing where it is not. */
 function pastBy({ kind, limits, standsOff }: Past, advice: Advice): number | undefined {

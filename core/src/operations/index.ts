@@ -1,4 +1,4 @@
-export { awayBefore, awayOnBar, awaySteps, boltedBy, fittedOne, slitBeforeFinishing } from './beside';
+export { awayBefore, awayOnBar, awaySteps, boltedBy, fittedOne, pushOf, slitBeforeFinishing } from './beside';
 export { coolDown } from './cool';
 export { chamferInner, chamferMouth, detailsOf, detailStep, knurlUnder, shapeEdges, shapeRow, undercut } from './edges';
 export { faceEnd } from './facing';

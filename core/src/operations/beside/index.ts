@@ -1,3 +1,4 @@
 export { closesIn } from './closesIn';
 export { awayBefore, awayOnBar, awaySteps, boltedBy, slitBeforeFinishing } from './away';
 export { fittedOne, mateName } from './fitted';
+export { pushOf } from './join';

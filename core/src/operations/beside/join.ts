@@ -1,4 +1,5 @@
 import { diameter, fahrenheit, figure, type Figure, length, REFERENCE, say, type Sentence, tidy } from '../../quantity';
+import type { Feature, Part } from '../../drawing';
 import { practice } from '../../shop';
 import { materialOf, pressFit, warmestOf } from '../../standards';
 import { type Facts, reason } from '../facts';
@@ -15,7 +16,7 @@ export const joinsTight = (want: string): boolean => /shrink|press|interference/
 type MateOf = Facts['job']['drawing']['mates'][number];
 
 /** The most that the two overlap, mm on diameter; undefined while the mate is not measured. */
-export function mostInterference({ part }: Facts, mate: MateOf): { readonly most: number; readonly size: number; readonly hub: boolean } | undefined {
+export function mostInterference({ part }: Facts, mate: MateOf): Tight | undefined {
   const got = part.mates[mate.id];
   const row = part.features.find((f) => f.id === mate.of);
   if (!got || !row || got.mate === undefined) return undefined;
@@ -107,31 +108,41 @@ function shrink(draft: Draft, mate: MateOf, into: string): void {
   });
 }
 
-/** The force of a press, by Lame; of a hub whose outside is not known, twice the joint. @source Lame, thick cylinders */
-function pressing(facts: Facts, mate: MateOf) {
-  const fit = mostInterference(facts, mate);
-  const row = facts.part.features.find((f) => f.id === mate.of);
-  if (!fit || !row || !(fit.most > 0)) return [];
-  const around = facts.part.features
+/** Two members over one another: by how much, at which size, and whether the row is the hole; mm on diameter. */
+interface Tight {
+  readonly most: number;
+  readonly size: number;
+  readonly hub: boolean;
+}
+
+/** The push of a press, N; of a hub whose outside is not known, twice the joint. Both taken as the part's own metal. @source Lame, thick cylinders */
+export function pushOf(part: Part, row: Feature, { most, size, hub }: Tight): number {
+  const around = part.features
     .filter(
       (f) => f.side === 'outside' && Math.min(f.near, f.far) < Math.max(row.near, row.far) && Math.max(f.near, f.far) > Math.min(row.near, row.far),
     )
     .reduce((least, f) => Math.min(least, f.nearDiameter.nominal), Infinity);
-  const outside = fit.hub && Number.isFinite(around) && around > fit.size ? around : 2 * fit.size;
-  const elastic = { modulus: facts.material.modulus * 1000, poisson: facts.material.poisson };
-  const { force } = pressFit({
-    interference: fit.most,
-    diameter: fit.size,
-    outside,
+  const { modulus, poisson } = materialOf(part.material);
+  const elastic = { modulus: modulus * 1000, poisson };
+  return pressFit({
+    interference: most,
+    diameter: size,
+    outside: hub && Number.isFinite(around) && around > size ? around : 2 * size,
     length: Math.abs(row.near - row.far),
     friction: practice.pressFriction,
     hub: elastic,
     shaft: elastic,
-  });
+  }).force;
+}
+
+function pressing(facts: Facts, mate: MateOf) {
+  const fit = mostInterference(facts, mate);
+  const row = facts.part.features.find((f) => f.id === mate.of);
+  if (!fit || !row || !(fit.most > 0)) return [];
   return [
     reason(
       'press',
-      say`${length(fit.most, 0.001)} at the most wants about ${{ is: 'force', value: force, step: 500 }} of push, both taken as ${facts.material.name}`,
+      say`${length(fit.most, 0.001)} at the most wants about ${{ is: 'force', value: pushOf(facts.part, row, fit), step: 500 }} of push, both taken as ${facts.material.name}`,
       mate.id,
     ),
   ];

@@ -1,4 +1,5 @@
 import './bench.css';
+import './benchSide.css';
 import { benchState } from '@obra/core/bench';
 import { toolIn } from '@obra/core/proof';
 import { machineOf } from '@obra/core/shop';

@@ -1,7 +1,7 @@
 import { type FitAnswer, fitFeels, furtherByFeel } from '@obra/core/bench';
 import type { Entry, Gauge } from '@obra/core/document';
 import type { Step } from '@obra/core/operations';
-import { write, writeExact, writeSentence } from '@obra/core/quantity';
+import { type Figure, write, writeExact, writeSentence } from '@obra/core/quantity';
 import { rowOf, thingOf } from '@obra/core/ref';
 import { machineOf } from '@obra/core/shop';
 import { dialSaid } from '@obra/core/sizing';
@@ -57,6 +57,8 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
   const further = thread && view.plan && last?.kind === 'trial' ? furtherByFeel(step, view.plan, kit, machine, last.feel) : undefined;
   const crossUnits = machine?.dials.cross?.division.units ?? view.units;
   const dialUnits = (further && machine?.dials[further.axis]?.division.units) ?? view.units;
+  const cut = (axis: 'cross' | 'compound', { value }: Figure) =>
+    void onTold(() => view.add({ kind: 'cut', axis, dial: { text: writeExact(value, 'mm'), units: 'mm' }, piece, step: step.id }));
   return (
     <div className="line" role="group" aria-label={`Tried with ${name ?? ''}`}>
       <div className="quiet">
@@ -92,20 +94,7 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
               <span>
                 {write(answer.dial, crossUnits).unit}, {dialSaid(answer.dial, machine, 'cross')}
               </span>
-              <Button
-                className="tall-48"
-                variant="outline-light"
-                onClick={() =>
-                  void onTold(() =>
-                    view.add({
-                      kind: 'cut',
-                      axis: 'cross',
-                      dial: { text: writeExact(answer.dial?.value ?? 0, 'mm'), units: 'mm' },
-                      piece,
-                      step: step.id,
-                    }),
-                  )
-                }>
+              <Button className="tall-48" variant="outline-light" onClick={() => answer.dial && cut('cross', answer.dial)}>
                 cut taken
               </Button>
             </div>
@@ -119,20 +108,7 @@ export function Feel({ view, step, piece, live, gauge, answer, onTold }: Props) 
             {further.axis === 'compound' ? 'along the compound' : inside ? 'towards you' : 'in'}, {dialSaid(further.dial, machine, further.axis)};
             then try again
           </span>
-          <Button
-            className="tall-48"
-            variant="outline-light"
-            onClick={() =>
-              void onTold(() =>
-                view.add({
-                  kind: 'cut',
-                  axis: further.axis,
-                  dial: { text: writeExact(further.dial.value, 'mm'), units: 'mm' },
-                  piece,
-                  step: step.id,
-                }),
-              )
-            }>
+          <Button className="tall-48" variant="outline-light" onClick={() => cut(further.axis, further.dial)}>
             pass taken
           </Button>
         </div>

@@ -1,8 +1,9 @@
 import { type Joined, joinedAt } from '@obra/core/bench';
 import type { Step } from '@obra/core/operations';
-import { fahrenheit, parseLength, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { parseLength, type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { bothScales } from '../../fields';
 import { FigureNumber } from '../../slate';
 import { TypedReading } from './TypedReading';
 import type { JobView } from './view';
@@ -13,6 +14,9 @@ interface Props {
   readonly piece: number;
   readonly onTold: (work: () => Promise<void>) => Promise<void>;
 }
+
+/** No oven, and no flame, is nearer than this, degrees C. */
+const HEAT_TO = 5;
 
 /** Before two members are joined: both as they were measured, and what follows: the push, or how hot, or whether a compound fills it. */
 export function JoinedCard({ view, step, piece, onTold }: Props) {
@@ -86,9 +90,9 @@ export function JoinedCard({ view, step, piece, onTold }: Props) {
             <>
               ; the hub to{' '}
               <span className="large size-30">
-                <FigureNumber figure={of.heat} units={units} withUnit />
-              </span>{' '}
-              ({Math.round(fahrenheit(of.heat.value) / 5) * 5} °F), it stands {writeWithUnit({ is: 'temperature', value: of.cap ?? 0 }, units)}
+                <FigureNumber figure={of.heat} units={units} text={bothScales(HEAT_TO * Math.round(of.heat.value / HEAT_TO))} />
+              </span>
+              ; it stands {bothScales(of.cap ?? 0)}
             </>
           )}
           {of.force !== undefined && <>; about {writeWithUnit({ is: 'force', value: of.force, step: 500 }, units)} of push</>}

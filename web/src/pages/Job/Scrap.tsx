@@ -1,5 +1,5 @@
 import { boardOf, type BenchState } from '@obra/core/bench';
-import { writeMinutes } from '@obra/core/quantity';
+import { writeMinutes, writeWithUnit } from '@obra/core/quantity';
 import { type SubmitEvent, useId, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
@@ -54,7 +54,7 @@ export function Scrap({ view, state, piece, why: known, onClose, onStore }: Prop
     <Form className="note-here" aria-label={`Scrap piece ${String(piece)}`} onSubmit={scrap} onKeyDown={(e) => e.key === 'Escape' && onClose()}>
       <div>
         Scrap piece {piece}: {writeMinutes(one?.spent ?? 0)} of work by the plan
-        {bar ? ` and ${String(Math.round(bar.value))} mm of bar` : ''} are lost with it.
+        {bar ? ` and ${writeWithUnit({ ...bar, step: 1 }, view.units)} of bar` : ''} are lost with it.
       </div>
       <div className="d-flex gap-2 mt-2 align-items-center flex-wrap">
         <Form.Control

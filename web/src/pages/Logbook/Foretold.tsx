@@ -1,5 +1,5 @@
 import type { Calibrated, Pace } from '@obra/core/bench';
-import { writeMinutes } from '@obra/core/quantity';
+import { write, writeMinutes } from '@obra/core/quantity';
 
 /** The picture: wide and high, and the room at its edges, px. */
 const [WIDE, HIGH, ROOM] = [520, 190, 44];
@@ -90,7 +90,7 @@ export function Taken({ pace }: { readonly pace: readonly Pace[] }) {
               <td className="fig">{p.count}</td>
               <td className="fig">{writeMinutes(p.planned)}</td>
               <td className="fig">{writeMinutes(p.took)}</td>
-              <td className="fig">{(p.took / p.planned).toFixed(2)}</td>
+              <td className="fig">{write({ is: 'ratio', value: p.took / p.planned, step: 0.01 }, 'mm').text}</td>
             </tr>
           ))}
         </tbody>
