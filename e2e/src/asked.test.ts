@@ -63,7 +63,7 @@ it('line 20: a first reading far from what roughing left is asked about, and wha
 });
 
 it('line 21: what was really dialled is what counts', async () => {
-  await press(page, 'I dialled something else');
+  await press(page, 'dialled otherwise');
   await fill(page, 'dialled in, as the dial shows it', '0,10');
   await press(page, 'cut taken with it');
   await until('measure');

@@ -146,7 +146,7 @@ it('a clock of its own, a note and a photograph; what is no picture is refused i
   await page.waitForSelector('[role="timer"][aria-label^="curing"]');
   await page.reload();
   await page.waitForSelector('[role="timer"][aria-label^="curing"]');
-  await press(page, 'note, photograph');
+  await press(page, 'note, photo');
   const upload = async (name: string, base64: string) => {
     await page.evaluate(
       (file, data) => {

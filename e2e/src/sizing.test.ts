@@ -41,7 +41,7 @@ beforeAll(async () => {
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
   for (const [i, job] of sizedJobs.entries()) {
     const path = join(dir, `${String(i)}.json`);
-    writeFileSync(path, writeJobFile({ schema: 6, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
+    writeFileSync(path, writeJobFile({ schema: 7, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
     await goTo(page, server.url, '/jobs', 'new job');
     const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
     await input?.uploadFile(path);
@@ -381,7 +381,7 @@ it('an edge that the log shows worn is indexed before the next seat', async () =
     kind: 'done',
   }));
   const path = join(dir, 'worn.json');
-  writeFileSync(path, writeJobFile({ schema: 6, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
+  writeFileSync(path, writeJobFile({ schema: 7, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
   const other = await freshPage(browser, `${demoUrl()}/jobs`, 1024, 768);
   ({ page } = other);
   const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');

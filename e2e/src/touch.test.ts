@@ -42,7 +42,7 @@ it('comes to the first sizing step by the one big key', async () => {
 });
 
 it('has keys a wet finger hits: 72 px high, the big one always in the same place', async () => {
-  const heights = await page.$$eval('.pad button', (all) => all.map((e) => Math.round(e.getBoundingClientRect().height)));
+  const heights = await page.$$eval('.pad > button', (all) => all.map((e) => Math.round(e.getBoundingClientRect().height)));
   expect(Math.min(...heights)).toBeGreaterThanOrEqual(72);
 });
 
@@ -80,7 +80,7 @@ it('corrects a warm piece to 20 C', async () => {
 it('measures in the unit of the gauge, whatever the job is in', async () => {
   await next();
   await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
-  await tap(page, 'unit of the gauge: mm');
+  await tap(page, 'reads mm, the unit of the gauge');
   await tap(page, '°C');
   await tapDigits(page, '20');
   await tap(page, '°C');

@@ -1,5 +1,7 @@
 import type { Entry } from '../document';
 import { cooledTo, coolingConstant, SHEDS } from '../mechanics';
+import { REFERENCE } from '../quantity';
+import { warmthOf } from '../shop';
 import { materialOf } from '../standards';
 
 /** Minutes after which what stands in the lathe is felt and measured anew. @source cold-after-a-break, common practice */
@@ -26,9 +28,10 @@ export function awayFor(live: readonly Entry[], material: string, across: number
   const minutes = (now - Date.parse(last.at)) / 60_000;
   if (!(minutes >= BREAK)) return undefined;
   const read = live.findLast((e) => e.kind === 'reading');
-  const was = read?.kind === 'reading' ? (read.celsius ?? 20) : 20;
+  const room = (read?.kind === 'reading' ? read.room : undefined) ?? REFERENCE;
+  const was = read?.kind === 'reading' ? warmthOf(read) : room;
   const { density, heat } = materialOf(material);
-  const after = (sheds: number) => cooledTo(was, 20, coolingConstant({ volume: across, area: 4, density, heat }, sheds), minutes * 60);
+  const after = (sheds: number) => cooledTo(was, room, coolingConstant({ volume: across, area: 4, density, heat }, sheds), minutes * 60);
   const warm: readonly [number, number] = [after(SHEDS.bright), after(SHEDS.dull)];
-  return { minutes, ...(warm[0] >= 22 && { warm }) };
+  return { minutes, ...(warm[0] >= room + 2 && { warm }) };
 }

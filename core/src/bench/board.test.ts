@@ -2,7 +2,7 @@
 import type { Entry, Job } from '../document';
 import { issued, plan } from '../planner';
 import { demoShop, jobOf } from '../planner/demo.fixture';
-import { boardOf, FIRST_CHECKED, firstToCheck, plannedOrder } from './board';
+import { boardOf, FIRST_CHECKED, minutesTaken, plannedOrder, RELEASED, toRelease } from './board';
 import { benchState, type InHand } from './benchState';
 
 const shop = demoShop();
@@ -56,9 +56,25 @@ it('a piece is taken up at will, and a step may go round all of them', () => {
 });
 
 it('the first piece is looked over once, before the second is begun', () => {
-  const first = (log: readonly Entry[]) => firstToCheck({ job, plan: made, log, shop }, benchState(job, made, log));
+  const first = (log: readonly Entry[]) => toRelease({ job, plan: made, log, shop }, benchState(job, made, log));
   expect(first([])).toBeUndefined();
-  expect(first(done(1))).toBe(1);
+  expect(first(done(1))).toEqual({ piece: 1, first: true });
   expect(first([...done(1), entry(1, null, { kind: 'note', says: FIRST_CHECKED })])).toBeUndefined();
-  expect(first([...done(1), entry(2, stepsOf(2)[0] ?? '', { kind: 'done' })])).toBeUndefined();
+});
+
+it('each later piece is released where it has sizes of its own, and no other is asked about', () => {
+  const log = [...done(1), entry(1, null, { kind: 'note', says: FIRST_CHECKED }), ...done(2)];
+  const ask = (of: typeof made, more: readonly Entry[]) => toRelease({ job, plan: of, log: [...log, ...more], shop }, benchState(job, of, log));
+  const own = made.part.characteristics.map((c) => (c.limits ? { ...c, limits: { ...c.limits, from: 'typed' as const } } : c));
+  const plain = made.part.characteristics.flatMap((c) => (c.limits ? [{ ...c, limits: { ...c.limits, from: 'general' as const } }] : []));
+  const as = (characteristics: typeof own) => ({ ...made, part: { ...made.part, characteristics } });
+  expect(ask(as(own), [])).toEqual({ piece: 2, first: false });
+  expect(ask(as(own), [entry(2, null, { kind: 'note', says: RELEASED })])).toBeUndefined();
+  expect(ask(as(plain), [])).toBeUndefined();
+});
+
+it('minutes in a piece are from entry to entry at its steps, and a pause is no work', () => {
+  const at = (piece: number, minute: number): Entry =>
+    ({ ...entry(piece, 'a', { kind: 'done' }), at: new Date(Date.parse('2026-11-28T08:00:00Z') + minute * 60_000).toISOString() });
+  expect(minutesTaken([at(1, 0), at(1, 4), at(2, 10), at(1, 13), at(1, 500)], 1)).toBeCloseTo(7, 9);
 });

@@ -1,7 +1,9 @@
 import { type Entry, type Job, liveEntries, type Shop } from '../document';
+import type { Characteristic } from '../drawing';
 import { inspect } from '../inspection';
 import type { Plan } from '../planner';
 import { tidy } from '../quantity';
+import { practice } from '../shop';
 import type { BenchState } from './benchState';
 
 /** A piece of the job as it lies on the board. */
@@ -73,21 +75,40 @@ export function plannedOrder(plan: Plan): 'piece' | 'step' {
   return first && second && first.piece !== second.piece ? 'step' : 'piece';
 }
 
-/** What is written down when the first piece was looked over and the rest may follow. */
+/** What is written down when the first piece was looked over and the rest may follow, and when another one was. */
 export const FIRST_CHECKED = 'first piece checked';
+export const RELEASED = 'piece released';
 
 /**
- * Whether the first piece is done and waits to be looked over before the next is begun: what is wrong with it would be wrong with all.
- * @source first-piece check, common practice
+ * The piece that was done last and waits to be looked over: the first of several before the next is begun, since what is wrong with it would be wrong with all; each later
+ * one where it has sizes with limits of their own. Once another is begun it is not asked about any more.
+ * @source first-piece check and release, common practice
  */
-export function firstToCheck(work: AtWork, state: BenchState): number | undefined {
-  const { job, log } = work;
-  if (job.pieces < 2 || !state.at) return undefined;
+export function toRelease(work: AtWork, state: BenchState): { readonly piece: number; readonly first: boolean } | undefined {
+  const { job, plan, log } = work;
   const live = liveEntries(log);
-  if (live.some((e) => e.kind === 'note' && e.says === FIRST_CHECKED)) return undefined;
+  const last = live.findLast((e) => e.step !== null && e.kind !== 'changed');
+  const released = new Set(live.flatMap((e) => (e.kind === 'note' && (e.says === FIRST_CHECKED || e.says === RELEASED) ? [e.piece] : [])));
   const board = boardOf(work, state, 0);
   const done = board.filter((p) => p.state === 'done');
   const others = board.filter((p) => p.state !== 'done' && p.state !== 'scrapped');
-  const [first] = done;
-  return done.length === 1 && first && others.every((p) => p.done === 0) ? first.piece : undefined;
+  const next = done.find((p) => p.piece === last?.piece && !released.has(p.piece));
+  if (!next) return undefined;
+  if (job.pieces > 1 && released.size === 0 && done.length === 1 && others.length > 0 && others.every((p) => p.done === 0))
+    return { piece: next.piece, first: true };
+  return plan.part.characteristics.some(isOwn) ? { piece: next.piece, first: false } : undefined;
+}
+
+/** A size that is asked for by itself: with limits of its own, a thread, or tried in its gauge. */
+export const isOwn = ({ care, limits }: Pick<Characteristic, 'care' | 'limits'>): boolean => care !== 'byEye' && limits?.from !== 'general';
+
+/** Minutes of work in a piece as its steps were written down, pauses left out. */
+export function minutesTaken(log: readonly Entry[], piece: number): number {
+  const times = liveEntries(log)
+    .map((e) => ({ at: Date.parse(e.at), own: e.piece === piece && e.step !== null }))
+    .toSorted((a, b) => a.at - b.at);
+  return times.reduce((sum, { at, own }, i) => {
+    const minutes = (at - (times[i - 1]?.at ?? at)) / 60_000;
+    return own && minutes <= practice.pauseFrom ? sum + minutes : sum;
+  }, 0);
 }

@@ -30,19 +30,19 @@ const wanted: Limits = { nominal: 16, max: 16, min: 15.982, from: 'class' };
 
 describe('two sizes of one cut', () => {
   it('the free end is aimed so that the held one lies in its limits too', () => {
-    const thicker = atBothEnds([read(16.34, 'free'), read(16.35, 'held')], ends, 11.5);
+    const thicker = atBothEnds([read(16.34, 'free'), read(16.35, 'held')], ends, 11.5, []);
     expect(thicker).toMatchObject({ differ: 0.01, both: true });
     expect(narrowedLimits(wanted, 0.01)).toMatchObject({ max: 15.99, min: 15.982 });
-    const thinner = atBothEnds([read(16.34, 'free'), read(16.335, 'held')], ends, 11.5);
+    const thinner = atBothEnds([read(16.34, 'free'), read(16.335, 'held')], ends, 11.5, []);
     expect(thinner.differ).toBe(-0.005);
     expect(narrowedLimits(wanted, -0.005)).toMatchObject({ max: 16, min: 15.987 });
     expect(narrowedLimits(wanted, -0.02)).toBeUndefined();
     // after a cut what was learned of the ends stands until both are read again
-    const after = atBothEnds([read(16.34, 'free'), read(16.35, 'held'), cut('0.1'), read(16.15, 'held')], ends, 11.5);
+    const after = atBothEnds([read(16.34, 'free'), read(16.35, 'held'), cut('0.1'), read(16.15, 'held')], ends, 11.5, []);
     expect(after).toMatchObject({ differ: 0.01, both: false });
     expect(after.free.filter((e) => e.kind === 'reading').map((e) => e.value.text)).toEqual(['16.34', '16.14']);
     // read warm and cold they are compared at 20 degrees: 16.34 x 11.5e-6 x 20
-    expect(atBothEnds([read(16.34 + 0.00376, 'free', 40), read(16.34, 'held')], ends, 11.5).differ).toBeCloseTo(0, 4);
+    expect(atBothEnds([read(16.34 + 0.00376, 'free', 40), read(16.34, 'held')], ends, 11.5, []).differ).toBeCloseTo(0, 4);
   });
 
   it('a reading without a place is of the free end', () => {
@@ -165,7 +165,7 @@ function brought(seed: number, limits: Limits, bothEnds: boolean): 'in' | 'out' 
   lathe.cut(0.15);
   const entries: Entry[] = [read(lathe.read(), 'free')];
   for (let i = 0; i < 25; i++) {
-    const advice = bothEnds ? adviseBothEnds(limits, atBothEnds(entries, ends, 11.5), ends, known, 90) : adviseWith(limits, entries, known);
+    const advice = bothEnds ? adviseBothEnds(limits, atBothEnds(entries, ends, 11.5, []), ends, known, 90) : adviseWith(limits, entries, known);
     if (advice.next === 'measure' || advice.next === 'ask') {
       const since = entries.slice(entries.findLastIndex((e) => e.kind === 'cut') + 1);
       const end = bothEnds && since.some((e) => e.kind === 'reading' && endRead(e, ends) === 'free') ? 'held' : 'free';

@@ -1,9 +1,9 @@
-import { practice } from '../shop';
-import type { Entry } from '../document';
+import { coldBy, practice } from '../shop';
+import type { Entry, Gauge } from '../document';
 import { faceOf, type Feature, innerOf, type Limits, mouthOf, type Part } from '../drawing';
 import type { Reason } from '../finding';
 import type { Step } from '../operations';
-import { atReference, figure, isZero, length, parseLength, REFERENCE, say, tidy } from '../quantity';
+import { figure, isZero, length, parseLength, say, tidy } from '../quantity';
 import { type End, rowOf } from '../ref';
 import type { Setup } from '../settings';
 import { type Advice, type AdviseWith, adviseWith, beliefOf, sizeAfter, sizingWith, stood } from '../sizing';
@@ -57,13 +57,13 @@ export interface AtEnds {
 }
 
 /** The log of a row as two sizes that the same cuts make. */
-export function atBothEnds(entries: readonly Entry[], ends: Ends, alpha: number): AtEnds {
+export function atBothEnds(entries: readonly Entry[], ends: Ends, alpha: number, gauges: readonly Gauge[]): AtEnds {
   let [free, held, differ]: (number | undefined)[] = [];
   let twice = false;
   const own: { readonly free: Entry[]; readonly held: Entry[] } = { free: [], held: [] };
   for (const entry of entries) {
     if (entry.kind === 'cut') [free, held, twice] = [undefined, undefined, false];
-    const size = entry.kind === 'reading' ? coldOf(entry, alpha) : undefined;
+    const size = entry.kind === 'reading' ? coldOf(entry, alpha, gauges) : undefined;
     if (entry.kind !== 'reading' || size === undefined) {
       own.free.push(entry);
       own.held.push(entry);
@@ -105,9 +105,10 @@ export function adviseBothEnds(wanted: Limits, at: AtEnds, ends: Ends, known: Ad
   );
 }
 
-function coldOf({ value, celsius }: Reading, alpha: number): number | undefined {
-  const read = parseLength(value.text, value.units);
-  return read.ok ? atReference(read.value, alpha, celsius ?? REFERENCE) : undefined;
+function coldOf(reading: Reading, alpha: number, gauges: readonly Gauge[]): number | undefined {
+  const read = parseLength(reading.value.text, reading.value.units);
+  const by = gauges.find((g) => g.id === reading.gauge);
+  return read.ok ? coldBy(read.value, reading, by, alpha) : undefined;
 }
 
 const reason = (says: Reason['says']): Reason => ({ rule: 'both-ends', says, binds: [] });

@@ -1,19 +1,28 @@
 import { type Entry, liveEntries } from '../document';
 import { verbs, type Verb } from '../operations';
 import type { Plan } from '../planner';
-import { atReference, parseLength } from '../quantity';
-import { practice } from '../shop';
+import { parseLength } from '../quantity';
+import { coldBy, practice } from '../shop';
 import { materialOf } from '../standards';
 import type { JobRecord } from './record';
 
 /** How far each reading lay off what was foretold of it, cold, in its own deviations. */
-export function promisesOf({ readings, foretold, part }: JobRecord): readonly number[] {
+export function promisesOf({ readings, foretold, part, gauges }: JobRecord): readonly number[] {
   const { alpha } = materialOf(part.material);
   return readings.flatMap((r) => {
     const told = foretold.get(r.id);
     const read = parseLength(r.value.text, r.value.units);
     if (!told || !(told.deviation > 0) || !read.ok) return [];
-    return [(atReference(read.value, alpha, r.celsius ?? 20) - told.expects) / told.deviation];
+    return [
+      (coldBy(
+        read.value,
+        r,
+        gauges.find((g) => g.id === r.gauge),
+        alpha,
+      ) -
+        told.expects) /
+        told.deviation,
+    ];
   });
 }
 

@@ -1,7 +1,7 @@
 export { type AtSize, atSize, digitsAhead, endToRead, readingAt } from './atSize';
 export { type Away, awayFor } from './away';
 export { benchState, type BenchState, type InHand } from './benchState';
-export { boardOf, FIRST_CHECKED, firstToCheck, type OnBoard, plannedOrder } from './board';
+export { boardOf, FIRST_CHECKED, isOwn, minutesTaken, type OnBoard, plannedOrder, RELEASED, toRelease } from './board';
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
 export { clocksOf, type Running, WAITS } from './clocks';

@@ -1,9 +1,9 @@
 import { type Entry, type Job, liveEntries } from '../document';
 import type { Part } from '../drawing';
 import { pushOf, type Step } from '../operations';
-import { atReference, figure, type Figure, parseLength, REFERENCE } from '../quantity';
+import { figure, type Figure, parseLength, REFERENCE } from '../quantity';
 import { rowOf, thingOf } from '../ref';
-import { practice } from '../shop';
+import { coldBy, practice } from '../shop';
 import { materialOf, warmestOf } from '../standards';
 import { FILLS } from './pastLimit';
 
@@ -38,10 +38,18 @@ export function joinedAt(step: Step, part: Part, job: Job, log: readonly Entry[]
   const how = want.includes('shrink') ? 'shrink' : want.includes('press') ? 'press' : 'adhesive';
   const hub = row.side !== 'outside';
   const material = materialOf(part.material);
+  const gauges = job.issue?.kit.gauges ?? [];
   const cold = (of: string): number | undefined => {
     const last = liveEntries(log).findLast((e) => e.kind === 'reading' && e.of === of && e.piece === piece);
     const read = last?.kind === 'reading' ? parseLength(last.value.text, last.value.units) : undefined;
-    return last?.kind === 'reading' && read?.ok ? atReference(read.value, material.alpha, last.celsius ?? REFERENCE) : undefined;
+    return last?.kind === 'reading' && read?.ok
+      ? coldBy(
+          read.value,
+          last,
+          gauges.find((g) => g.id === last.gauge),
+          material.alpha,
+        )
+      : undefined;
   };
   const own = cold(`${row.id}.diameter`);
   const other = cold(mate.id) ?? part.mates[mate.id]?.mate;

@@ -3,7 +3,7 @@ import type { Limits } from '../drawing';
 import type { Step } from '../operations';
 import type { Plan } from '../planner';
 import { practice } from '../shop';
-import { bareDegrees, type Parsed, say, type Sentence, type Units, writeExact } from '../quantity';
+import { bareDegrees, type Parsed, REFERENCE, say, type Sentence, type Units, writeExact } from '../quantity';
 import { type Advice, readReading, readWarmth } from '../sizing';
 import type { ReadingOf } from './atSize';
 import { WORN } from './edgeWear';
@@ -39,6 +39,9 @@ export interface Typed {
   readonly gaugeUnits: Units;
   readonly celsius: string;
   readonly units: Units;
+  /** how warm the room is where that was told, degrees C; who measures */
+  readonly room?: number | undefined;
+  readonly who?: string | undefined;
 }
 
 /** What one press of the big key writes down; or why nothing is. */
@@ -66,7 +69,7 @@ export const wantsReading = (advice: Advice): boolean =>
  * One press of the big key: a typed reading is kept; a reading that is wanted is asked for; an edge is indexed; the cut that was advised is taken; a size that
  * this gauge leaves in doubt is accepted by name; else the step is done, with what it made.
  */
-export function press(card: Card, typed: Typed | undefined): Written {
+export function press(card: Card, typed: Typed | undefined, who?: string): Written {
   const { piece, step, plan, sized, advice, gauge } = card;
   const line = { piece, step: step.id };
   if (card.reading && typed) return reads(card, card.reading, typed);
@@ -99,6 +102,7 @@ export function press(card: Card, typed: Typed | undefined): Written {
             of: sized.of,
             gauge: gauge ?? 'none',
             why: `in by this gauge, ${String(Math.round(100 * advice.chanceIn))} in 100`,
+            ...(who !== undefined && { who }),
           },
         ]
       : [];
@@ -111,7 +115,7 @@ export function doneAs(step: Step, plan: Plan | undefined, piece: number): Bare 
   return { piece, step: step.id, kind: 'done', ...(made && { made }) };
 }
 
-function reads(card: Card, { of, gauge }: NonNullable<Card['reading']>, { text, gaugeUnits, celsius, units }: Typed): Written {
+function reads(card: Card, { of, gauge }: NonNullable<Card['reading']>, { text, gaugeUnits, celsius, units, room, who }: Typed): Written {
   const size = readAt(card, text, gaugeUnits);
   if (!size.ok) return refusedAs(say`Reading: `, size);
   const warmth = readWarmth(celsius, bareDegrees(units));
@@ -126,7 +130,10 @@ function reads(card: Card, { of, gauge }: NonNullable<Card['reading']>, { text, 
         value: size.value.cell,
         ...(card.along !== undefined && { along: { text: String(card.along), units: 'mm' } }),
         gauge,
-        ...(warmth.value !== 20 && { celsius: warmth.value }),
+        // not told, it is as warm as the room
+        ...(celsius.trim() !== '' && warmth.value !== (room ?? REFERENCE) && { celsius: warmth.value }),
+        ...(room !== undefined && room !== REFERENCE && { room }),
+        ...(who !== undefined && { who }),
       },
     ],
   };

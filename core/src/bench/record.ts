@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { type Entry, liveEntries, orderWords, type Shop, type StoredJob } from '../document';
+import { type Entry, type Gauge, liveEntries, orderWords, type Shop, type StoredJob } from '../document';
 import { type Part, readDrawing } from '../drawing';
 import { inspect, type Verdict } from '../inspection';
 import { figure, type Figure } from '../quantity';
@@ -13,6 +13,8 @@ export interface JobRecord {
   readonly pieces: { readonly begun: number; readonly scrapped: number };
   readonly verdicts: readonly Verdict[];
   readonly readings: readonly Extract<Entry, { kind: 'reading' }>[];
+  /** as they were when it was given out: what each was found to read over */
+  readonly gauges: readonly Gauge[];
   /** by the id of a reading: what was foretold of it before the cut, cold, mm */
   readonly foretold: ReadonlyMap<string, { readonly expects: number; readonly deviation: number }>;
   /** minutes at the machine: from entry to entry, longer pauses left out */
@@ -40,6 +42,7 @@ export function recordOf({ id, job }: Pick<StoredJob, 'id' | 'job'>, log: readon
     pieces: { begun: new Set(live.map((e) => e.piece)).size, scrapped: scrapped.size },
     verdicts: inspect(part, job.issue?.kit ?? shop, live),
     readings: live.flatMap((e) => (e.kind === 'reading' ? [e] : [])),
+    gauges: (job.issue?.kit ?? shop).gauges,
     foretold: foretoldIn(live),
     time: figure('time', 'totalMinutes', { minutes: gaps.filter((g) => g > 0 && g <= practice.pauseFrom) }),
     words: [

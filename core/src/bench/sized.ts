@@ -154,7 +154,7 @@ export const adviceAt = (
   const advice = ends
     ? adviseBothEnds(
         sized.limits,
-        atBothEnds(entries, ends, materialOf(plan.part.material).alpha),
+        atBothEnds(entries, ends, materialOf(plan.part.material).alpha, shop.gauges),
         ends,
         known,
         setup && betweenEnds(setup, plan.part),

@@ -94,9 +94,10 @@ export const Tool = thing({ ...named,
   shank: Cell.exactOptional(), least: Cell.exactOptional(), tip: Cell.exactOptional(), overhang: Cell.exactOptional(), holder: Cell.exactOptional(),   // least: the smallest bore it goes into; holder: wide
   lead: Cell.exactOptional(), insert: z.string().max(20).exactOptional(),   // insert: its ISO 1832 code; which of these a kind needs is one table in shop/
   grade: z.enum(['hss', 'carbide']), hand: z.enum(['right', 'left', 'neutral']), body: Cell.exactOptional(), chips: thing({ depth: z.tuple([mm, mm]), feed: z.tuple([mm, mm]) }).exactOptional() })
-export const Gauge = thing({ ...named, kind: z.enum(['rule', 'caliper', 'micrometer', 'telescoping', 'bore', 'plugPins', 'wires', 'threadMicrometer', 'threadPlug', 'ring', 'nut', 'depth', 'dial', 'mate']),
+export const Gauge = thing({ ...named, kind: z.enum(['rule', 'caliper', 'micrometer', 'telescoping', 'bore', 'plugPins', 'wires', 'balls', 'threadMicrometer', 'threadPlug', 'ring', 'nut', 'depth', 'dial', 'mate']),
   sizes: z.array(Cell).exactOptional(), class: z.enum(['plus', 'minus']).exactOptional(),
-  from: Cell, to: Cell, resolution: Cell, bias: Cell, repeat: Cell })     // each of the last two as one standard deviation
+  from: Cell, to: Cell, resolution: Cell, bias: Cell, repeat: Cell,       // each of the last two as one standard deviation
+  checked: Day.exactOptional(), reads: Cell.exactOptional() })           // when it was last checked, and how much it was found to read over (worn: under), with its sign
 export const Bar = thing({ ...named, material: Id, across: Cell, form: z.enum(['round', 'hex', 'square', 'tube']), inside: Cell.exactOptional(),
   skin: z.enum(['ground', 'drawn', 'hot', 'sawn']), length: Cell })
 export const Lesson = thing({ id: Id, at: Moment, says: z.string(), evidence: z.array(Id), where: z.record(z.string(), Id), // machine, tool ...
@@ -127,15 +128,17 @@ export const Job = thing({
 /** What the app advised before this entry, so that its promises can be audited: mm on diameter (or length). */
 const Told = thing({ expects: mm, deviation: z.number(), chanceIn: z.number(), chancePast: z.number() })
 const line = { id: Id, at: Moment, by: Id, piece: z.int().min(1), step: StepId.nullable() }   // by: which browser
+const who = z.string().max(60)
 export const Entry = z.discriminatedUnion('kind', [
   thing({ ...line, kind: z.literal('zero'), axis, face: Ref, edge: z.enum(['right', 'left', 'point']).exactOptional() }),
   thing({ ...line, kind: z.literal('cut'), axis, dial: Cell, celsius: z.number().exactOptional(), told: Told.exactOptional() }),
   thing({ ...line, kind: z.literal('reading'), of: Ref, value: Cell, along: Cell.exactOptional(), gauge: Id, celsius: z.number().exactOptional(),
+    room: z.number().exactOptional(), who: who.exactOptional(),             // how warm the room and the gauge were; who measured
     sure: z.literal(true).exactOptional() }),                              // sure: it surprised, was asked about, and stands
   thing({ ...line, kind: z.literal('dialled'), readings: z.array(Cell).min(2) }),
   thing({ ...line, kind: z.literal('trial'), mate: Id, feel: z.string() }),
   /** Taken as it is by this gauge, though its doubt leaves the limits open. */
-  thing({ ...line, kind: z.literal('accepted'), of: Ref, gauge: Id, why: z.string() }),
+  thing({ ...line, kind: z.literal('accepted'), of: Ref, gauge: Id, why: z.string(), who: who.exactOptional() }),
   /** made: what the step left, from the face of its end, mm; a later plan that wants something else opens it again */
   thing({ ...line, kind: z.literal('done'),
     made: thing({ of: Ref, near: mm, far: mm, diameter: mm, form: z.string().max(120) }).exactOptional() }),

@@ -1,7 +1,7 @@
 import { undercutsWritten } from './undercutsWritten';
 
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 6;
+export const SCHEMA = 7;
 
 type Raw = Record<string, unknown>;
 
@@ -25,6 +25,8 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   4: (raw) => filesWithin(raw),
   // 6 only adds: how an order came and what came with it, the pitch of a sample
   5: (raw) => filesWithin(raw),
+  // 7 only adds: when a gauge was checked and what it reads over, how warm the room was, who measured
+  6: (raw) => filesWithin(raw),
 };
 
 function withUndercuts(raw: Raw): Raw {

@@ -6,11 +6,11 @@ import { midShop } from '../shop';
 import { type Kept, layRestore, uniteShops, writeBackup } from './backup';
 
 const saved = '2026-11-02T08:00:00.000Z';
-const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 6, id, revision: 1, saved, by: 'here', job });
+const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 7, id, revision: 1, saved, by: 'here', job });
 const entry = (id: string): Entry => ({ id, at: saved, by: 'here', piece: 1, step: 'load@right', kind: 'done' });
 const kept = (id: string, entries: readonly string[], job?: Job): Kept => ({ stored: stored(id, job), log: entries.map(entry) });
 const shop: Shop = midShop();
-const storedShop = (of: Shop): StoredShop => ({ schema: 6, id: 'shop', revision: 3, saved, by: 'here', shop: of });
+const storedShop = (of: Shop): StoredShop => ({ schema: 7, id: 'shop', revision: 3, saved, by: 'here', shop: of });
 let n = 0;
 const newId = () => `copy-${String(++n)}`;
 const read = (text: string) => {

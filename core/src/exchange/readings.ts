@@ -2,10 +2,27 @@ import Papa from 'papaparse';
 import { type Entry, liveEntries, type Shop } from '../document';
 import type { Part } from '../drawing';
 import type { Verdict } from '../inspection';
-import { type Units, writeExact } from '../quantity';
+import { REFERENCE, type Units, writeExact } from '../quantity';
+import { warmthOf } from '../shop';
 import { plain } from './rows';
 
-const HEAD = ['piece', 'no', 'size', 'least', 'most', 'reading as typed', 'unit', 'temperature C', 'cold', 'verdict', 'gauge', 'by', 'at'] as const;
+const HEAD = [
+  'piece',
+  'no',
+  'size',
+  'least',
+  'most',
+  'reading as typed',
+  'unit',
+  'temperature C',
+  'room C',
+  'cold',
+  'verdict',
+  'gauge',
+  'who',
+  'by',
+  'at',
+] as const;
 
 /** One reading of the record as a row: limits and cold size in the units of the job. */
 export interface ReadingRow {
@@ -17,10 +34,13 @@ export interface ReadingRow {
   readonly typed: string;
   readonly unit: Units;
   readonly celsius: number;
+  readonly room: number;
   /** the last reading of a size: at 20 C, and its verdict */
   readonly cold: string;
   readonly verdict: string;
   readonly gauge: string;
+  /** who measured */
+  readonly who: string;
   readonly by: string;
   readonly at: string;
 }
@@ -43,10 +63,12 @@ export function readingRows(part: Part, shop: Shop, log: readonly Entry[], verdi
         most: mm((size?.limits ?? size?.pitchDiameter)?.max),
         typed: e.value.text,
         unit: e.value.units,
-        celsius: e.celsius ?? 20,
+        celsius: warmthOf(e),
+        room: e.room ?? REFERENCE,
         cold: mm(verdict?.value.value),
-        verdict: verdict?.says ?? '',
+        verdict: verdict ? (verdict.accepted ? 'in by this gauge' : verdict.says) : '',
         gauge: shop.gauges.find((g) => g.id === e.gauge)?.name ?? e.gauge,
+        who: e.who ?? '',
         by: e.by,
         at: e.at,
       },

@@ -1,2 +1,3 @@
-export { inspect, readingOf, type Verdict } from './inspect';
+export { inspect, readingOf, standsAs, type Verdict } from './inspect';
 export { sampleOf, type Together, togetherOf } from './together';
+export { checkDue, feelsOf, isGood, placesRound, readableBy, type Round, roundOf } from './byGauge';

@@ -1,8 +1,9 @@
 import { type Cell, type Entry, type Gauge, liveEntries, type Shop } from '../document';
 import { type Characteristic, parseFinish, type Part } from '../drawing';
-import { exceeds, fallsShort, figure, type Figure, isZero, type Parsed, parseDegrees, parseLength, PLACE, ROUNDING, say } from '../quantity';
-import { doubtOf, mmOf, overWiresOf, wayOf } from '../shop';
+import { exceeds, fallsShort, figure, type Figure, type Parsed, parseDegrees, parseLength, PLACE, ROUNDING, say } from '../quantity';
+import { coldFigureBy, doubtOf, mmOf, overBallsOf, overWiresOf, wayOf } from '../shop';
 import { materialOf, pinsProve } from '../standards';
+import { placesRound } from './byGauge';
 
 export interface Verdict {
   /** the characteristic, as 's2.diameter' */
@@ -10,7 +11,12 @@ export interface Verdict {
   readonly piece: number;
   readonly value: Figure;
   readonly says: 'in' | 'over' | 'under' | 'cannotTell';
+  /** taken as it is by this gauge, though its doubt leaves the limits open; by whom where that was told */
+  readonly accepted?: { readonly gauge: string; readonly who?: string };
 }
+
+/** How a size stands: as it was measured, or as somebody took it. */
+export const standsAs = ({ says, accepted }: Verdict): Verdict['says'] => (accepted ? 'in' : says);
 
 const BADNESS: Readonly<Record<Verdict['says'], number>> = { over: 2, under: 2, cannotTell: 1, in: 0 };
 
@@ -27,23 +33,12 @@ export function readingOf(is: Characteristic['is'], cell: Cell): Parsed<number> 
   return read.value === undefined ? { ok: false, problems: [{ at: cell.text, says: say`no reading` }] } : { ok: true, value: read.value };
 }
 
-/** An indicator read once, high less low; or at several places round the piece, with their signs: '0 +0.01 -0.005 0.004'. @source tir, common practice */
+/** An indicator read once, high less low; or at several places round the piece. @source tir, common practice */
 function runoutRead(cell: Cell): Parsed<number> {
-  const texts = cell.text.trim().split(/\s*;\s*|\s+(?=[-−+.\d])/);
-  const one = (text: string): Parsed<number> => {
-    const bare = text.replace(/^[+−-]/, '');
-    if (isZero(bare)) return { ok: true, value: 0 };
-    const read = parseLength(bare, cell.units);
-    return read.ok && /^[−-]/.test(text) ? { ok: true, value: -read.value } : read;
-  };
-  if (texts.length < 2) return isZero(cell.text) ? { ok: true, value: 0 } : parseLength(cell.text, cell.units);
-  const values: number[] = [];
-  for (const text of texts) {
-    const read = one(text);
-    if (!read.ok) return read;
-    values.push(read.value);
-  }
-  return { ok: true, value: Math.max(...values) - Math.min(...values) };
+  const read = placesRound(cell);
+  if (!read.ok) return read;
+  const [first = 0] = read.value;
+  return { ok: true, value: read.value.length < 2 ? first : Math.max(...read.value) - Math.min(...read.value) };
 }
 
 /**
@@ -58,6 +53,12 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
   for (const entry of liveEntries(log)) {
     const at = `${entry.step ?? ''}/${String(entry.piece)}`;
     if (entry.kind === 'cut') for (const [key, one] of placed) if (one.at === at) placed.delete(key);
+    if (entry.kind === 'accepted') {
+      const key = `${entry.of}/${String(entry.piece)}`;
+      const told = verdicts.get(key);
+      if (told?.says === 'cannotTell')
+        verdicts.set(key, { ...told, accepted: { gauge: entry.gauge, ...(entry.who !== undefined && { who: entry.who }) } });
+    }
     if (entry.kind !== 'reading') continue;
     const size = part.characteristics.find((c) => c.id === entry.of);
     const read = readingOf(size?.is ?? 'length', entry.value);
@@ -84,7 +85,7 @@ export function inspect(part: Part, shop: Shop, log: readonly Entry[]): readonly
       continue;
     }
     const deviation = gauge ? doubtOf(gauge) : 0.003;
-    const value = figure('length', 'coldSize', { reading: read.value, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
+    const value = coldFigureBy('length', read.value, entry, gauge, alpha, deviation);
     const says = saysOf(value.value, limits, deviation, shop);
     const key = `${entry.of}/${String(entry.piece)}`;
     const here: Verdict = { of: entry.of, piece: entry.piece, value, says };
@@ -105,11 +106,13 @@ function threadVerdict(
 ): Verdict | undefined {
   const gauge = shop.gauges.find((g) => g.id === entry.gauge);
   const limits = size.pitchDiameter;
-  if (!limits || (gauge?.kind !== 'wires' && gauge?.kind !== 'threadMicrometer')) return undefined;
+  if (!limits || (gauge?.kind !== 'wires' && gauge?.kind !== 'balls' && gauge?.kind !== 'threadMicrometer')) return undefined;
   const deviation = doubtOf(gauge);
-  const cold = figure('length', 'coldSize', { reading, alpha, celsius: entry.celsius ?? 20 }, { step: 0.001, deviation });
-  const over = gauge.kind === 'wires' && size.text !== undefined ? overWiresOf(gauge, size.text)?.limits.max : undefined;
-  if (gauge.kind === 'wires' && over === undefined) return undefined;
+  const cold = coldFigureBy('length', reading, entry, gauge, alpha, deviation);
+  const text = size.text ?? '';
+  const over =
+    gauge.kind === 'wires' ? overWiresOf(gauge, text)?.limits.max : gauge.kind === 'balls' ? overBallsOf(gauge, text)?.limits.max : undefined;
+  if (gauge.kind !== 'threadMicrometer' && over === undefined) return undefined;
   const value =
     over === undefined ? cold : figure('length', 'pitchByWires', { pitch: limits.max, over, reading: cold.value }, { step: 0.001, deviation });
   return { of: entry.of, piece: entry.piece, value, says: saysOf(value.value, limits, deviation, shop) };

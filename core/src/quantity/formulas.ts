@@ -1,5 +1,5 @@
 import { surfaceAt, turnsFor } from './turning';
-import { atReference, degreesToAssemble, whenWarm } from './expansion';
+import { atReference, degreesToAssemble, growth, REFERENCE, whenWarm } from './expansion';
 import { costFormulas } from './costFormulas';
 import { dialFormulas } from './dialFormulas';
 import { fitFormulas } from './fitFormulas';
@@ -328,9 +328,9 @@ export const formulas = {
     ({ size, allowance }) => tidy(size + 2 * allowance),
   ),
   pitchByWires: define(
-    'pitch diameter at its upper limit - (measured over wires at that limit - reading)',
+    'pitch diameter at its upper limit - (measured over wires, of a nut over balls, at that limit - reading)',
     'the measurement falls with the pitch diameter; the lead angle moves it by less than 0.0002 mm within a class of M, UN threads from M3 and number 4 up',
-    { pitch: ['length', 'pitch diameter, upper limit'], over: ['length', 'over wires at that limit'], reading: ['length', 'reading, 20 C'] },
+    { pitch: ['length', 'pitch diameter, upper limit'], over: ['length', 'over wires or balls at that limit'], reading: ['length', 'reading, 20 C'] },
     ({ pitch, over, reading }) => pitch - (over - reading),
   ),
   middle: define(
@@ -578,11 +578,43 @@ export const formulas = {
     { reading: ['diameter', 'reading'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
     ({ reading, alpha, celsius }) => atReference(reading, alpha, celsius),
   ),
+  coldSizeBy: define(
+    '(reading - what the gauge reads over) x (1 + alpha of the gauge x (room - 20)) less alpha x (temperature - 20) of it',
+    'linear expansion of piece and gauge, reference temperature 20 C of ISO 1; what the gauge reads over as found at its last check',
+    {
+      reading: ['diameter', 'reading'],
+      over: ['length', 'what the gauge reads over'],
+      room: ['temperature', 'temperature of room and gauge'],
+      gaugeAlpha: ['ratio', 'alpha of the gauge, millionths a degree'],
+      alpha: ['ratio', 'alpha of the piece, millionths a degree'],
+      celsius: ['temperature', 'temperature of the piece'],
+    },
+    ({ reading, over, room, gaugeAlpha, alpha, celsius }) => {
+      const own = reading - over;
+      return atReference(own + growth(own, gaugeAlpha, room - REFERENCE), alpha, celsius);
+    },
+  ),
   warmSize: define(
     'cold size + cold size x alpha x (temperature - 20)',
     'linear expansion, reference temperature 20 C of ISO 1',
     { cold: ['diameter', 'cold size'], alpha: ['ratio', 'alpha, millionths a degree'], celsius: ['temperature', 'temperature'] },
     ({ cold, alpha, celsius }) => whenWarm(cold, alpha, celsius),
+  ),
+  warmSizeBy: define(
+    'cold size x (1 + alpha x (temperature - 20)) less alpha of the gauge x (room - 20) of it, and what the gauge reads over',
+    'linear expansion of piece and gauge, reference temperature 20 C of ISO 1; what the gauge reads over as found at its last check',
+    {
+      cold: ['diameter', 'cold size'],
+      alpha: ['ratio', 'alpha of the piece, millionths a degree'],
+      celsius: ['temperature', 'temperature of the piece'],
+      over: ['length', 'what the gauge reads over'],
+      room: ['temperature', 'temperature of room and gauge'],
+      gaugeAlpha: ['ratio', 'alpha of the gauge, millionths a degree'],
+    },
+    ({ cold, alpha, celsius, over, room, gaugeAlpha }) => {
+      const own = whenWarm(cold, alpha, celsius);
+      return own - growth(own, gaugeAlpha, room - REFERENCE) + over;
+    },
   ),
   dialMove: define(
     '(what is left / cuts - what the spring of the last cut gives back) / share of a dialled cut that comes off / what one unit of the dial takes off the diameter, to a setting the dial can show',

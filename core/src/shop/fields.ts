@@ -75,7 +75,10 @@ function valueOf(field: ShopField, typed: string, units: Units, before: unknown)
       if (typed.length > room(field)) return fail(say`${typed.length} characters; there is room for ${room(field)}`);
       return ok(isCell(before) && before.text === typed ? before : isCell(before) || field.key === 'size' ? cellOf(typed, units) : typed);
     case 'length':
-      return isCell(before) && before.text === typed ? ok(before) : lengthOf(typed, units, field.zero === true);
+      if (isCell(before) && before.text === typed) return ok(before);
+      return field.signed === true ? signedLength(typed, units) : lengthOf(typed, units, field.zero === true);
+    case 'day':
+      return /^\d{4}-\d{2}-\d{2}$/.test(typed) && !Number.isNaN(Date.parse(typed)) ? ok(typed) : fail(say`a day as year, month and day: 2026-11-29`);
     case 'degrees': {
       const read = parseDegrees(typed);
       return read.ok && read.value > 0 && read.value < 180 ? ok({ text: typed, units: 'mm' }) : fail(say`degrees, such as 60 or 29.5`);
@@ -140,6 +143,13 @@ function lengthOf(typed: string, units: Units, zero: boolean): Parsed<Cell> {
   if (zero && /^0*[.,]?0*$/.test(cell.text)) return { ok: true, value: { text: '0', units: cell.units } };
   const read = parseLength(cell.text, cell.units);
   return read.ok ? { ok: true, value: cell } : read;
+}
+
+/** A length with its sign, which stays in its text. */
+function signedLength(typed: string, units: Units): Parsed<Cell> {
+  const sign = /^[-−+]/.exec(typed)?.[0] ?? '';
+  const bare = lengthOf(typed.slice(sign.length).trim(), units, true);
+  return bare.ok ? { ok: true, value: { ...bare.value, text: `${sign === '+' ? '' : sign.replace('−', '-')}${bare.value.text}` } } : bare;
 }
 
 function cellOf(typed: string, units: Units): Cell {

@@ -22,7 +22,8 @@ export {
 } from './items';
 export { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from './learn';
 export { midShop, readoutShop } from './otherShops';
-export { overWiresOf } from './overWires';
+export { overBallsOf, overWiresOf } from './overWires';
+export { coldBy, coldFigureBy, GAUGE_ALPHA, readBy, readsOver, type TakenIn, warmthOf } from './readBy';
 export { problemsOf, shopProblems } from './problems';
 export { startingShop } from './startingShop';
 export { itemsOf, type ShopField, type ShopItem, type ShopList, type ShopTable, shopTables, tableOf } from './tables';

@@ -11,7 +11,7 @@ export interface ShopField {
   /** path in the item: 'outside.from', 'dials.cross.division' */
   readonly key: string;
   readonly words: string;
-  readonly is: 'text' | 'length' | 'degrees' | 'number' | 'numbers' | 'lengths' | 'whole' | 'wholes' | 'choice' | 'speeds' | 'window';
+  readonly is: 'text' | 'length' | 'degrees' | 'number' | 'numbers' | 'lengths' | 'whole' | 'wholes' | 'choice' | 'speeds' | 'window' | 'day';
   /** what a plain number means, where it has no unit of its own */
   readonly unit?: string;
   readonly choices?: readonly Choosable[];
@@ -19,6 +19,8 @@ export interface ShopField {
   readonly optional?: boolean;
   /** nothing is a value: an offset, a backlash, the lower end of a range */
   readonly zero?: boolean;
+  /** may be less than nothing: how far a gauge is off */
+  readonly signed?: boolean;
   /** narrow, wide */
   readonly wide?: number;
 }
@@ -84,6 +86,7 @@ export const gaugeWords: Readonly<Record<Gauge['kind'], string>> = {
   bore: 'bore gauge',
   plugPins: 'plug pins',
   wires: 'thread wires',
+  balls: 'thread balls',
   threadMicrometer: 'thread micrometer',
   threadPlug: 'thread plug',
   ring: 'thread ring',
@@ -250,6 +253,8 @@ export const shopTables: readonly ShopTable[] = [
       len('resolution', 'reads to'),
       len('bias', 'off by, all alike', { zero: true }),
       len('repeat', 'scatter, one reading', { zero: true }),
+      { key: 'checked', words: 'last checked', is: 'day', optional: true },
+      opt('reads', 'found to read over by', { zero: true, signed: true }),
     ],
     blank: {
       name: 'new gauge',

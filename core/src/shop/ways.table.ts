@@ -111,6 +111,15 @@ export const ways: readonly Way[] = [
       { value: 'full', words: 'straight through', because: ['one drill less; wants a stiff quill and power'] },
     ],
   },
+  {
+    key: 'gaugeCheck', asks: 'Gauges are checked each',
+    choices: [
+      { value: '12', words: '12 months', because: ['against a setting piece or blocks; what it reads over is written down'] },
+      { value: '6', words: '6 months', because: ['gauges that are in hand all day'] },
+      { value: '24', words: '24 months', because: ['gauges that mostly lie in their box'] },
+      { value: 'never', words: 'nobody is reminded', because: ['each is tried on a setting piece before it is used'] },
+    ],
+  },
 ];
 
 /** The way in force: the job's own, else the shop's, else the first of the table. */

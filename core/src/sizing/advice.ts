@@ -3,12 +3,25 @@ import { leastDepthOf } from '../cutting';
 import type { Reason } from '../finding';
 import { alike, figure, type Figure, growth, length, ROUNDING, say, temperature } from '../quantity';
 import { beforehand, firstTouch } from './beforehand';
-import { beliefOf, IS_WARM, SETTING_DEVIATION, sidesOf, type SizedKind, type Sizing, towardsLimits, towardsOf, UNEVEN, WARM } from './belief';
+import {
+  beliefOf,
+  type Event,
+  IS_WARM,
+  overRoom,
+  SETTING_DEVIATION,
+  sidesOf,
+  type SizedKind,
+  type Sizing,
+  towardsLimits,
+  towardsOf,
+  UNEVEN,
+  WARM,
+} from './belief';
 import { aimFor } from './chance';
 import { type Cut, cutTo, foretold, quantityOf } from './cutTo';
 import { type Belief, type Forecast, sizeNow } from './estimate';
 import { oddReading } from './odd';
-import { chances, coldFigure, driftOf } from './readings';
+import { chances, coldFigure, driftOf, readsFigure } from './readings';
 import { stood } from './stands';
 import type { Advice } from './types';
 
@@ -36,8 +49,8 @@ function advised(sizing: Sizing): Unstood {
   const aim = figure(quantityOf(sizing), 'toSize', { size: towardsOf(sizing) * aimFor(wanted, usual) }, { step: 0.001 });
   if (last?.kind !== 'reading') return measureFirst(sizing, aim, belief);
 
-  const cold = coldFigure(last.size, last.celsius, sizing, now.deviation);
-  const warm = Math.abs(last.celsius - 20) >= IS_WARM;
+  const cold = coldFigure(last, sizing, now.deviation);
+  const warm = overRoom(last) >= IS_WARM;
   const odd = oddReading(sizing, last);
   const base: Base = { aim, cold, kind };
   const as = chances(now, wanted);
@@ -77,7 +90,7 @@ function advised(sizing: Sizing): Unstood {
       because: [
         {
           rule: 'hot-reads-big',
-          says: say`at ${temperature(last.celsius)} its size cold is known to ${length(unknown, 0.001)} only, of a tolerance of ${length(tolerance, 0.001)}: let it come under ${temperature(20 + IS_WARM)}, then measure again`,
+          says: say`at ${temperature(last.celsius)} its size cold is known to ${length(unknown, 0.001)} only, of a tolerance of ${length(tolerance, 0.001)}: let it come under ${temperature((last.room ?? 20) + IS_WARM)}, then measure again`,
           binds: [],
         },
       ],
@@ -100,7 +113,7 @@ function advised(sizing: Sizing): Unstood {
       });
     return { ...base, next, expects: cold, ...as, because };
   }
-  return nextCut(sizing, base, belief, now, last.celsius);
+  return nextCut(sizing, base, belief, now, last);
 }
 
 /** How sure an In is that the gauge, or the last cut, leaves open. */
@@ -124,7 +137,7 @@ const pastSaving: Readonly<Record<SizedKind, string>> = {
   thread: 'cutting it further',
 };
 
-function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, celsius: number): Unstood {
+function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, last: Extract<Event, { kind: 'reading' }>): Unstood {
   const wanted = towardsLimits(sizing);
   const left = now.mean - towardsOf(sizing) * base.aim.value;
   if (!sizing.gaugeProves && left < 2 * now.deviation)
@@ -168,10 +181,10 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
           }
         : { rule: 'cut-check-cut', says: say`the last cut, same feed`, binds: [] },
     );
-  if (Math.abs(celsius - 20) >= IS_WARM)
+  if (overRoom(last) >= IS_WARM)
     because.push({
       rule: 'hot-reads-big',
-      says: say`read at ${temperature(celsius)}: cold ${{ is: quantityOf(sizing), value: base.cold.value, step: 0.001 }}`,
+      says: say`read at ${temperature(last.celsius)}: cold ${{ is: quantityOf(sizing), value: base.cold.value, step: 0.001 }}`,
       binds: [],
     });
   const drift = driftOf(sizing);
@@ -210,7 +223,7 @@ function nextCut(sizing: Sizing, base: Base, belief: Belief, now: Forecast, cels
     ...base,
     dial: cut.dial,
     expects: cut.expects,
-    reads: figure(quantityOf(sizing), 'warmSize', { cold: cut.expects.value, alpha: sizing.alpha, celsius }, { step: 0.001 }),
+    reads: readsFigure(cut.expects.value, last, sizing),
     ...chances(cut.after, wanted),
   });
   // within its limits a size is not dialled back for: there is no metal to put on
@@ -275,7 +288,7 @@ function measureFirst(sizing: Sizing, aim: Figure, belief: Belief): Unstood {
       next: 'measure',
       kind,
       aim,
-      cold: coldFigure(reading.size, reading.celsius, sizing, now.deviation),
+      cold: coldFigure(reading, sizing, now.deviation),
       expects,
       ...chances(now, towardsLimits(sizing)),
       because: [{ rule: 'cut-check-cut', says: say`stop the spindle and measure`, binds: [] }],

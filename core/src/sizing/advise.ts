@@ -2,7 +2,7 @@ import type { Cell, Entry, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import type { Edit } from '../finding';
 import { atMost, isZero, parseLength } from '../quantity';
-import { boreGaugeFor, gaugeFor, machineOf, mmOf, practice, proves, wayOf } from '../shop';
+import { boreGaugeFor, gaugeFor, machineOf, mmOf, practice, proves, readBy, readsOver, warmthOf, wayOf } from '../shop';
 import { materialOf } from '../standards';
 import { sizeAdvice } from './advice';
 import type { Event, SizedKind, Sizing } from './belief';
@@ -67,9 +67,12 @@ export interface AdviseWith {
   readonly stock?: number | undefined;
 }
 
+const gaugeOf = (id: string, at: Pick<AdviseWith, 'gauge' | 'gauges'> | undefined): Gauge | undefined =>
+  id === at?.gauge?.id ? at.gauge : at?.gauges?.find((g) => g.id === id);
+
 /** The doubt of a reading that was read by another gauge than the one in hand. */
 function ownGauge(id: string, at: Pick<AdviseWith, 'gauge' | 'gauges'> | undefined): Pick<Extract<Event, { kind: 'reading' }>, 'gauge'> {
-  const own = id === at?.gauge?.id ? undefined : at?.gauges?.find((g) => g.id === id);
+  const own = id === at?.gauge?.id ? undefined : gaugeOf(id, at);
   return own ? { gauge: { bias: mmOf(own.bias), repeat: mmOf(own.repeat) } } : {};
 }
 
@@ -146,14 +149,18 @@ export function eventsOf(entries: readonly Entry[], at?: Pick<AdviseWith, 'gauge
     .filter((e) => !withdrawn.has(e.id))
     .flatMap((entry): Event[] => {
       if (entry.kind === 'reading') {
-        const size = mm(entry.value);
-        return size === undefined
+        const shown = mm(entry.value);
+        const gauge = gaugeOf(entry.gauge, at);
+        const size = shown === undefined ? undefined : readBy(shown, entry, gauge);
+        return shown === undefined || size === undefined
           ? []
           : [
               {
                 kind: 'reading',
                 size,
-                celsius: entry.celsius ?? 20,
+                ...(size !== shown && { shown: { reading: shown, over: readsOver(gauge) } }),
+                celsius: warmthOf(entry),
+                ...(entry.room !== undefined && { room: entry.room }),
                 text: entry.value.text,
                 units: entry.value.units,
                 ...(entry.sure === true && { sure: true }),

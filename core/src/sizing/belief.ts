@@ -1,6 +1,6 @@
 import { leastDepthOf } from '../cutting';
 import type { Limits } from '../drawing';
-import { atReference, growth, type Units } from '../quantity';
+import { atReference, growth, REFERENCE, type Units } from '../quantity';
 import { type Belief, believed, type Happened, type Priors } from './estimate';
 
 /** What happened at the machine, in order: mm and degrees C. */
@@ -9,6 +9,10 @@ export type Event =
       readonly kind: 'reading';
       readonly size: number;
       readonly celsius: number;
+      /** of the room, and the gauge with it, degrees C; 20 where nothing is said */
+      readonly room?: number;
+      /** as the gauge showed it, mm, where that is not the size: in a cold room, or by a gauge that reads over by so much */
+      readonly shown?: { readonly reading: number; readonly over: number };
       /** as it was typed, and in which unit */
       readonly text?: string;
       readonly units?: Units;
@@ -91,6 +95,9 @@ export const IS_WARM = 3;
 /** A first light pass takes about a finishing cut, or twice it, on diameter in nose radii. @source first-touch, common practice */
 const BEFORE = 0.8;
 
+/** How far a piece is from as warm as the room, degrees C. */
+export const overRoom = ({ celsius, room }: { readonly celsius: number; readonly room?: number }): number => Math.abs(celsius - (room ?? REFERENCE));
+
 function priorsOf(sizing: Sizing): Priors {
   const before = BEFORE * sizing.nose;
   return {
@@ -116,7 +123,7 @@ function happened(sizing: Sizing): readonly Happened[] {
     e.gauge ? Math.sqrt(Math.max(0, e.gauge.bias ** 2 + e.gauge.repeat ** 2 - sizing.bias ** 2 - sizing.repeat ** 2)) : 0;
   return events.map((e): Happened => {
     if (e.kind === 'cut') return { kind: 'cut', by: e.dial * takes };
-    const over = Math.abs(e.celsius - 20);
+    const over = overRoom(e);
     return {
       kind: 'read',
       size: towardsOf(sizing) * atReference(e.size, alpha, e.celsius),

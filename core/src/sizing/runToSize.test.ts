@@ -37,7 +37,7 @@ it('in inches the decades are of inches', () => {
 
 it('a warm reading stands where it will be cold: 100 mm of steel lose 0.0115 for each 10 degrees', () => {
   const text = (mm: string) => ({ value: { text: mm, units: 'mm' as const } });
-  const [cold = 0, warm = 0] = coldReadings([text('100'), { ...text('100'), celsius: 30 }, text('none')], 'mild-steel');
+  const [cold = 0, warm = 0] = coldReadings([text('100'), { ...text('100'), celsius: 30 }, text('none')], 'mild-steel', []);
   expect(cold).toBe(100);
   // 11 to 12 millionths a degree, by any handbook
   expect(cold - warm).toBeGreaterThan(0.011);

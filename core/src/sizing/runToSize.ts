@@ -1,6 +1,7 @@
-import type { Cell } from '../document';
+import type { Cell, Gauge } from '../document';
 import type { Characteristic, Limits, Part } from '../drawing';
-import { atReference, MM_PER_INCH, parseLength, REFERENCE, type Units } from '../quantity';
+import { MM_PER_INCH, parseLength, type Units } from '../quantity';
+import { coldBy } from '../shop';
 import { materialOf } from '../standards';
 import { type SizedKind, towardsOf } from './belief';
 
@@ -52,16 +53,20 @@ export function runToSize(wanted: Limits, kind: SizedKind, readings: readonly nu
 export interface Read {
   readonly value: Cell;
   readonly celsius?: number | undefined;
+  readonly room?: number | undefined;
+  readonly gauge?: string | undefined;
 }
 
 /**
  * Readings as they would be at 20 degrees, mm; what is no size is left out.
  * @source ISO 1, linear expansion
  */
-export const coldReadings = (read: readonly Read[], material: string): readonly number[] =>
-  read.flatMap(({ value, celsius }) => {
+export const coldReadings = (read: readonly Read[], material: string, gauges: readonly Gauge[]): readonly number[] =>
+  read.flatMap(({ value, celsius, room, gauge }) => {
     const size = parseLength(value.text, value.units);
-    return size.ok ? [atReference(size.value, materialOf(material).alpha, celsius ?? REFERENCE)] : [];
+    const taken = { ...(celsius !== undefined && { celsius }), ...(room !== undefined && { room }) };
+    const by = gauges.find((g) => g.id === gauge);
+    return size.ok ? [coldBy(size.value, taken, by, materialOf(material).alpha)] : [];
   });
 
 /** Which way a size comes to its limits; undefined for what is not brought there by cutting. */

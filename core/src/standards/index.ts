@@ -28,4 +28,5 @@ export { type DrawnThread, readExternalThread, readInternalThread, threadLimits,
 export { metricFineOnly, metricPitches, unifiedSizes } from './threadSizes.table';
 export { namedUndercut, nutUndercut, shoulderUndercut, type ShoulderUndercut, threadUndercut } from './undercuts';
 export { bsfSizes, bswSizes } from './whitworth.table';
+export { balls, overBalls } from './balls';
 export { bestWire, flankHalf, overWires, overWiresByContact, pitchDiameterOver, wires } from './wires';

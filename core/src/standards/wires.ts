@@ -12,7 +12,7 @@ export interface WireForm {
   readonly lead?: number;
 }
 
-const radians = (degrees: number) => (degrees * Math.PI) / 180;
+export const radians = (degrees: number) => (degrees * Math.PI) / 180;
 
 /**
  * The wire that touches the flanks at the pitch line, mm. @source W = P / (2 cos a), elementary geometry
@@ -64,7 +64,7 @@ function seatedAt({ pitchDiameter, pitch, half, lead = pitch }: WireForm, wire: 
 }
 
 /** The least value of a function with one valley between two places. */
-function lowest(of: (at: number) => number, from: number, to: number): number {
+export function lowest(of: (at: number) => number, from: number, to: number): number {
   const GOLD = (Math.sqrt(5) - 1) / 2;
   let [a, b] = [from, to];
   for (let i = 0; i < 40; i++) {
@@ -133,7 +133,7 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
 }
 
 /** A profile in pitches over its pitch line: how far its flanks are straight, down and up, and where its crest is. */
-interface Profile {
+export interface Profile {
   readonly half: number;
   readonly down: number;
   readonly up: number;
@@ -147,7 +147,7 @@ function rounded(half: number, h: number, r: number): Profile {
   return { half, down: straight, up: straight, crest: h / 2 };
 }
 const sixty: Profile = { half: 30, down: HEIGHT / 4, up: (3 * HEIGHT) / 8, crest: (3 * HEIGHT) / 8 };
-const profiles: Readonly<Record<Thread['family'], Profile>> = {
+export const profiles: Readonly<Record<Thread['family'], Profile>> = {
   metric: sixty,
   unified: sixty,
   whitworth: rounded(27.5, 0.6403274, 0.1373291),
@@ -161,7 +161,7 @@ const profiles: Readonly<Record<Thread['family'], Profile>> = {
 export const flankHalf = (family: Thread['family']): number => profiles[family].half;
 
 /** Least and largest wire that touch the straight flanks and stand proud of the crests, mm. */
-function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {
+export function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {
   const a = radians(half);
   // heights over the pitch line: wire centre W / (2 sin a) - seat, contact W / 2 (1 / sin a - sin a) - seat
   const seat = 1 / 4 / Math.tan(a);

@@ -4,7 +4,7 @@ import { browse } from '../harness';
 
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(0)} ms`;
 const cell = (text: string) => ({ text, units: 'mm' as const });
-const record = (id: string, job: Job) => ({ schema: 6, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
+const record = (id: string, job: Job) => ({ schema: 7, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
 
 /** Writes records behind the back of the page. */
 const put = (page: Page, records: readonly (readonly [string, unknown])[]) =>

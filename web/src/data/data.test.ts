@@ -114,7 +114,7 @@ describe('jobs', () => {
   });
 
   it('an entry of the year 9999 is dated when its file was written, and what comes after stands after it', async () => {
-    const file = { obra: 'job' as const, schema: 6 as const, id: 'far', revision: 1, saved: '2026-11-02T09:00:00.000Z', by: 'me', job: pin };
+    const file = { obra: 'job' as const, schema: 7 as const, id: 'far', revision: 1, saved: '2026-11-02T09:00:00.000Z', by: 'me', job: pin };
     const { redated } = await importJob({ ...file, log: [entry('late', '9999-12-31T23:59:59.000Z'), entry('early')] });
     expect(redated).toBe(1);
     expect((await loadLog('far')).map((e) => [e.id, e.at])).toEqual([
@@ -253,7 +253,7 @@ describe('the shop', () => {
 
 describe('the demo', () => {
   const files = [
-    { obra: 'job', schema: 6, id: 'demo-1', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'demo', job: pin, log: [] },
+    { obra: 'job', schema: 7, id: 'demo-1', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'demo', job: pin, log: [] },
     { neither: true },
   ];
 

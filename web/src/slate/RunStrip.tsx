@@ -1,3 +1,4 @@
+import type { Gauge } from '@obra/core/document';
 import type { Part } from '@obra/core/drawing';
 import { type Units, write } from '@obra/core/quantity';
 import { coldReadings, kindOfSize, type Read, runToSize } from '@obra/core/sizing';
@@ -6,13 +7,14 @@ interface Props {
   readonly part: Part;
   readonly size: Part['characteristics'][number];
   readonly read: readonly Read[];
+  readonly gauges: readonly Gauge[];
   readonly units: Units;
 }
 
 /** The run of a size to its limits, small: its readings and the limits alone. */
-export function RunStrip({ part, size, read, units }: Props) {
+export function RunStrip({ part, size, read, gauges, units }: Props) {
   const kind = kindOfSize(part, size);
-  const readings = coldReadings(read, part.material);
+  const readings = coldReadings(read, part.material, gauges);
   const { limits } = size;
   if (!kind || !limits || !(limits.max > limits.min) || readings.length < 2) return null;
   const run = runToSize(limits, kind, readings, units);

@@ -1,3 +1,4 @@
+import type { Gauge } from '@obra/core/document';
 import type { Limits } from '@obra/core/drawing';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { type Advice, coldReadings, oddsSaid, type Read, runToSize } from '@obra/core/sizing';
@@ -9,6 +10,8 @@ interface Props {
   /** the first of them first */
   readonly read: readonly Read[];
   readonly material: string;
+  /** what each was found to read over counts */
+  readonly gauges: readonly Gauge[];
   readonly units: Units;
 }
 
@@ -20,8 +23,8 @@ const MEANT = 0.02;
 const [LINE, FOOT, TALL] = [25, 49, 53];
 
 /** Every reading of a size as a mark on the way to its limits, what is foretold of the next cut as a ghost, the next dial as an arrow. */
-export function RunToSize({ wanted, advice, read, material, units }: Props) {
-  const readings = useMemo(() => coldReadings(read, material), [read, material]);
+export function RunToSize({ wanted, advice, read, material, gauges, units }: Props) {
+  const readings = useMemo(() => coldReadings(read, material, gauges), [read, material, gauges]);
   const last = readings.at(-1);
   if (last === undefined || !(wanted.max > wanted.min)) return null;
   const run = runToSize(wanted, advice.kind, readings, units);

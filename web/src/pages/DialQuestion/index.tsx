@@ -203,6 +203,7 @@ export function DialQuestion() {
                     advice={advice}
                     read={answer.entries.filter((e) => e.kind === 'reading')}
                     material={asked.material}
+                    gauges={gauges}
                     units={units}
                   />
                 )}

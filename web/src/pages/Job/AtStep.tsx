@@ -20,6 +20,7 @@ import { type Step, verbs } from '@obra/core/operations';
 import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { atHandNow, useAtHand } from '../../data/atHand';
 import { useKeys } from '../../shell/keys';
 import { AdviceCard, FigureNumber, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
 import { AfterBreak } from './AfterBreak';
@@ -33,12 +34,14 @@ import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { JoinedCard } from './Joined';
 import { MeasuredAt } from './MeasuredAt';
-import { MeasuredWith } from './MeasuredWith';
-import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
+import { MeasuredWith, ReadSoFar } from './MeasuredWith';
+import { inUnits, nextLabel, speedAndFeed, whatOf, writeBoth } from './measuring';
 import { NoteHere, Notes } from './NoteHere';
+import { OwnHere } from './OwnHere';
 import { Pad } from './Pad';
 import { Passes } from './Passes';
 import { Release } from './Release';
+import { RoomHere } from './RoomHere';
 import { Scrap } from './Scrap';
 import { Settings, Why } from './Settings';
 import { REFUSED, useCard } from './useCard';
@@ -48,7 +51,7 @@ import { Wrong } from './Wrong';
 import { Zeros } from './Zeros';
 import type { JobView } from './view';
 
-export type Beside = 'note' | 'clock' | 'scrap';
+export type Beside = 'note' | 'own' | 'clock' | 'room' | 'scrap';
 
 interface AtStepProps {
   readonly view: JobView;
@@ -69,6 +72,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
   const asked = chosenGauge === '' ? undefined : chosenGauge;
   const at = useSized(view, step, piece, state, asked);
   const { kit, machine, live, readings, sized, advice, ends, inHand } = at;
+  const { room } = useAtHand();
   const entry = useEntry(at, own.length, job.units);
   const { picked, typed, text } = entry;
   const last = readings.at(-1);
@@ -113,7 +117,12 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
   };
   const next = () =>
     void store(async () => {
-      const pressed = press(lies, reading && typed ? { text, gaugeUnits: entry.units, celsius: entry.celsius, units: job.units } : undefined);
+      const { who, room } = atHandNow();
+      const pressed = press(
+        lies,
+        reading && typed ? { text, gaugeUnits: entry.units, celsius: entry.celsius, units: job.units, room, who } : undefined,
+        who,
+      );
       if ('refused' in pressed) {
         setRefused(writeSentence(pressed.refused, entry.units));
         return REFUSED;
@@ -156,6 +165,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           {(showsAdvice || step.figures['speed'] !== undefined) && (
             <span className="quiet" style={{ fontWeight: 400, fontSize: 18 }}>
               {writeSentence(step.says, units)}
+              {showsAdvice && step.figures['speed'] !== undefined && `; ${speedAndFeed(step, units)}`}
             </span>
           )}
         </h1>
@@ -165,6 +175,8 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           </div>
         )}
         {beside === 'note' && <NoteHere view={view} step={step} piece={piece} onClose={close} onStore={store} />}
+        {beside === 'own' && <OwnHere view={view} step={step} onClose={close} />}
+        {beside === 'room' && <RoomHere units={job.units} onClose={close} />}
         {beside === 'clock' && <NewClock view={view} step={step.id} piece={piece} onClose={close} onStore={store} />}
         {beside === 'scrap' && (
           <Scrap
@@ -187,7 +199,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
             {...(sized.plain && { band: job.drawing.untoleranced.text })}
             last={cutBy && { text: inUnits(cutBy.value.text, cutBy.value.units, units), celsius: cutBy.celsius ?? 20 }}>
             {!sized.standsOff && advice.next !== 'ask' && (
-              <RunToSize wanted={limits} advice={advice} read={towards} material={view.part.material} units={units} />
+              <RunToSize wanted={limits} advice={advice} read={towards} material={view.part.material} gauges={kit.gauges} units={units} />
             )}
           </AdviceCard>
         ) : sized && advice ? (
@@ -224,7 +236,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           </div>
         )}
         <StillToBeDone ways={plan && sized && advice ? stillToBeDone(sized, advice, { step, plan, job }) : []} units={units} />
-        {bothEnds && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
+        {bothEnds && !ends && (advice?.next === 'measure' || (advice?.next === 'stop' && !past)) && (
           <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
@@ -235,10 +247,6 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         <JoinedCard key={`join ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
-        <div className="d-flex flex-wrap align-items-end column-gap-3">
-          <MeasuredWith at={at} step={step} units={units} onGauge={setChosenGauge} />
-          {reading && cautions}
-        </div>
         {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
         {advice?.next === 'ask' && last && (
           <Asked
@@ -257,12 +265,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         )}
         <Notes notes={live.flatMap((e) => (e.kind === 'note' ? [e] : []))} />
         <div className="acts">
-          <Back view={view} />
-          <Button
-            variant="outline-light"
-            onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
-            skip this step
-          </Button>
+          <MeasuredWith at={at} onGauge={setChosenGauge} units={entry.units} onUnits={entry.onUnits} reads={reading !== undefined} />
           {sized?.plain && advice && wantsReading(advice) && advice.next === 'measure' && !inByDial(sized, advice) && (
             <Button variant="outline-light" data-testid="by-dial" onClick={() => void store(() => add(doneAs(step, plan, piece)))}>
               done by the dial
@@ -288,6 +291,10 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           )}
           <Wrong key={step.id} view={view} step={step} piece={piece} />
         </div>
+        <div className="d-flex flex-wrap gap-3 mt-1 size-16">
+          <ReadSoFar at={at} units={units} />
+          {reading && cautions}
+        </div>
         {open.state === 'refused' && <div className="out">not stored</div>}
       </div>
       <Pad
@@ -296,15 +303,25 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         text={text}
         onText={entry.onText}
         celsius={entry.celsius}
+        room={room}
         jobUnits={job.units}
         onCelsius={entry.onCelsius}
         field={entry.field}
         onField={entry.onField}
         units={entry.units}
-        onUnits={entry.onUnits}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
         label={picked && typed ? 'Next: keep the reading' : answer?.fits && !typed ? 'Next: done, it fits' : nextLabel(sized, typed, advice)}
-        onNext={next}>
+        onNext={next}
+        under={
+          <>
+            <Back view={view} />
+            <Button
+              variant="outline-light"
+              onClick={() => void store(() => add({ kind: 'skipped', why: 'skipped at the Bench', piece, step: step.id }))}>
+              skip this step
+            </Button>
+          </>
+        }>
         {!sized && <Why step={step} units={units} />}
         {!reading && cautions}
       </Pad>

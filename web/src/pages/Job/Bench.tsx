@@ -2,10 +2,12 @@ import './bench.css';
 import './benchSide.css';
 import { benchState } from '@obra/core/bench';
 import { toolIn } from '@obra/core/proof';
+import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { machineOf } from '@obra/core/shop';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, useSyncExternalStore } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
+import { useAtHand } from '../../data/atHand';
 import { Head } from '../../shell/Head';
 import { ShopRefused } from '../../shell/ShopRefused';
 import { BarPicture } from '../../bar';
@@ -14,20 +16,27 @@ import { Back } from './Back';
 import { Board } from './Board';
 import { Brief, LookAhead } from './Brief';
 import { Clocks } from './Clocks';
-import { FirstPiece } from './FirstPiece';
 import { GiveOut } from './GiveOut';
 import { JobSays } from './JobSays';
 import { Outdated } from './Outdated';
+import { PieceCard, usePieceDone } from './PieceCard';
 import { Stages } from './Stages';
 import { useInHand } from './useInHand';
 import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
 
 /** What head, stages and the pad want of the height of the window, px; a narrow card is higher than the pad. */
-const rest = (): number => (window.innerWidth <= 1100 ? 632 : 604);
+const rest = (): number => (window.innerWidth <= 1100 ? 590 : 542);
+
+const degrees = (celsius: number, units: Units): string => writeWithUnit({ is: 'temperature', value: Math.round(celsius) }, units);
 
 /** A third of the height where the pad leaves it. */
 const pictureHeight = (): number => Math.round(Math.max(96, Math.min(window.innerHeight / 3, window.innerHeight - rest())));
+
+const onResize = (changed: () => void) => {
+  window.addEventListener('resize', changed);
+  return () => window.removeEventListener('resize', changed);
+};
 
 /** One step at a time in large type: dial this, expect that, measure here, next. */
 export function Bench({ view }: { readonly view: JobView }) {
@@ -61,7 +70,12 @@ export function Bench({ view }: { readonly view: JobView }) {
         )
       : undefined;
   }, [job, view.shop, plan, shown, held]);
+  const pieceDone = usePieceDone(view, state);
+  const tall = useSyncExternalStore(onResize, pictureHeight);
   useWakeLock();
+  const { who, room } = useAtHand();
+  const whoAndRoom =
+    who === undefined && room === undefined ? 'who, room' : [who, room !== undefined && degrees(room, job.units)].filter(Boolean).join(', ');
   const number = step ? steps.indexOf(step) + 1 : steps.length;
   return (
     <div className="page">
@@ -97,7 +111,7 @@ export function Bench({ view }: { readonly view: JobView }) {
         tool={tool}
         holding={view.shop.holdings.find((h) => h.id === held?.holding)}
         barRadius={barRadius(view)}
-        height={pictureHeight()}
+        height={tall}
       />
       <Stages id={id} stage="bench" view={view} inHand={at?.step} />
       {!job.issue || !plan ? (
@@ -107,6 +121,10 @@ export function Bench({ view }: { readonly view: JobView }) {
             <p>The Bench works from a route that is given out, so that nothing changes under your hands.</p>
             <GiveOut view={view} />
           </div>
+        </main>
+      ) : (!at || !step) && pieceDone ? (
+        <main className="bench">
+          <PieceCard view={view} of={pieceDone} />
         </main>
       ) : !at || !step || !state ? (
         <main className="bench">
@@ -130,8 +148,10 @@ export function Bench({ view }: { readonly view: JobView }) {
             <div className="tools">
               {(
                 [
-                  ['note', 'note, photograph'],
+                  ['note', 'note, photo'],
+                  ['own', 'own step'],
                   ['clock', 'clock'],
+                  ['room', whoAndRoom],
                   ['scrap', 'scrap it'],
                 ] as const
               ).map(([key, words]) => (
@@ -141,12 +161,12 @@ export function Bench({ view }: { readonly view: JobView }) {
               ))}
             </div>
           </div>
-          {looked ? (
+          {pieceDone ? (
+            <PieceCard view={view} of={pieceDone} />
+          ) : looked ? (
             <LookAhead view={view} step={looked} onBack={() => setAhead(undefined)} />
           ) : (
-            <FirstPiece view={view} state={state}>
-              <AtStep key={`${at.piece}/${at.step}`} view={view} step={step} piece={at.piece} state={state} beside={beside} onBeside={setBeside} />
-            </FirstPiece>
+            <AtStep key={`${at.piece}/${at.step}`} view={view} step={step} piece={at.piece} state={state} beside={beside} onBeside={setBeside} />
           )}
         </main>
       )}

@@ -17,7 +17,7 @@ export function Dialled({ units, onDialled }: Props) {
   if (!open)
     return (
       <Button variant="outline-light" onClick={() => setOpen(true)}>
-        I dialled something else
+        dialled otherwise
       </Button>
     );
   const keep = () => {

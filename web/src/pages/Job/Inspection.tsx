@@ -1,7 +1,7 @@
 import { dialledSo, settled } from '@obra/core/bench';
 import { type Entry, liveEntries, stillHere } from '@obra/core/document';
 import { type Characteristic, detailWords } from '@obra/core/drawing';
-import { inspect, type Verdict } from '@obra/core/inspection';
+import { inspect, isGood, standsAs, type Verdict } from '@obra/core/inspection';
 import { figure, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { wayOf } from '@obra/core/shop';
@@ -14,7 +14,9 @@ import { download, fileName } from '../../shell/download';
 import { Big, FigureNumber, RunStrip } from '../../slate';
 import { AllPieces } from './AllPieces';
 import { Runouts } from './BarUse';
-import { EnterReading, GoesOn } from './EnterReading';
+import { AcceptIt, EnterReading, GoesOn } from './EnterReading';
+import { GaugesDue, WhoMeasures } from './WhoMeasures';
+import { RoundPicture } from './RoundPicture';
 import { TypedBackCard } from './TypedBackCard';
 import type { JobView } from './view';
 
@@ -26,7 +28,7 @@ const settledOf = (view: JobView) => settled(verdictsOf(view), view.job, view.pl
 /** The mark of each size on the picture: the worst of its pieces. */
 export function marksOf(view: JobView): Readonly<Record<string, Verdict['says']>> {
   const marks: Record<string, Verdict['says']> = {};
-  for (const v of settledOf(view)) if (marks[v.of] === undefined || v.says !== 'in') marks[v.of] = v.says;
+  for (const v of settledOf(view)) if (marks[v.of] === undefined || standsAs(v) !== 'in') marks[v.of] = standsAs(v);
   return marks;
 }
 
@@ -74,6 +76,8 @@ export function Inspection({ view }: { readonly view: JobView }) {
               .join(', ')}
           </p>
         )}
+        <WhoMeasures units={units} />
+        <GaugesDue view={view} />
         <Button variant="outline-light" onClick={() => window.print()}>
           <Printer size={15} aria-hidden /> print this sheet
         </Button>
@@ -118,6 +122,13 @@ export function Inspection({ view }: { readonly view: JobView }) {
             find={{ label: 'Find in Inspection', hint: 'find' }}
           />
         )}
+        <div className="d-flex gap-4 flex-wrap">
+          {part.characteristics.map((size) =>
+            size.is === 'runout' ? (
+              <RoundPicture key={size.id} size={size} read={readOf(view, size, piece)} name={nameOf(view, size)} units={units} />
+            ) : null,
+          )}
+        </div>
         {part.characteristics.length > 0 && <TypedBackCard view={view} piece={piece} />}
         <AllPieces view={view} verdicts={brought} nameOf={(size) => nameOf(view, size)} />
         <AsDialled view={view} piece={piece} />
@@ -230,7 +241,13 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
         verdict && (
           <>
             <FigureNumber figure={verdict.value} units={units} />
-            <RunStrip part={view.part} size={size} read={readOf(view, size, piece)} units={units} />
+            <RunStrip
+              part={view.part}
+              size={size}
+              read={readOf(view, size, piece)}
+              gauges={(view.job.issue?.kit ?? view.shop).gauges}
+              units={units}
+            />
           </>
         ),
     },
@@ -239,7 +256,16 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       words: 'verdict',
       text: (line) => verdictOf(line, view.log, piece),
       wide: 82,
-      shows: (line) => <span className={toneOf(line, view.log, piece)}>{verdictOf(line, view.log, piece)}</span>,
+      shows: (line) => (
+        <>
+          <span className={toneOf(line, view.log, piece)}>{verdictOf(line, view.log, piece)}</span>
+          {line.verdict && !line.underWay && (
+            <span className="noprint d-block">
+              <AcceptIt view={view} size={line.size} piece={piece} verdict={line.verdict} />
+            </span>
+          )}
+        </>
+      ),
     },
     {
       key: 'enter',
@@ -264,9 +290,10 @@ const goes = (size: Characteristic, log: readonly Entry[], piece: number): strin
 };
 
 function verdictOf({ size, verdict, underWay }: Line, log: readonly Entry[], piece: number): string {
+  if (verdict?.accepted && !underWay) return `✓ in by this gauge${verdict.accepted.who === undefined ? '' : `, ${verdict.accepted.who}`}`;
   if (verdict) return underWay ? 'under way' : `${signs[verdict.says]} ${words[verdict.says]}`;
   const feel = size.limits ? undefined : goes(size, log, piece);
-  return feel === undefined ? '' : `${feel === 'gauge goes' ? '✓' : '✗'} ${feel}`;
+  return feel === undefined ? '' : `${isGood(feel) ? '✓' : '✗'} ${feel}`;
 }
 
 function toneOf(line: Line, log: readonly Entry[], piece: number): string {

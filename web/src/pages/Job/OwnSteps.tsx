@@ -11,7 +11,7 @@ import type { JobView } from './view';
 type OwnStep = Extract<Choice, { kind: 'ownStep' }>;
 
 /** Minutes as they are typed; undefined for what is none. */
-const minutesOf = (text: string): number | undefined => {
+export const minutesTyped = (text: string): number | undefined => {
   const value = Number(text.trim().replace(',', '.'));
   return text.trim() !== '' && Number.isFinite(value) && value >= 0 && value <= 10_000 ? value : undefined;
 };
@@ -25,7 +25,7 @@ export function AddOwnStep({ view }: { readonly view: JobView }) {
   const id = useId();
   if (job.issue || steps.length === 0) return null;
   const number = step ? steps.indexOf(step) + 1 : 0;
-  const took = minutesOf(minutes);
+  const took = minutesTyped(minutes);
   const add = (e: SubmitEvent) => {
     e.preventDefault();
     if (says.trim() === '' || took === undefined) return;
@@ -94,10 +94,10 @@ export function OwnStepCells({ view, step }: { readonly view: JobView; readonly 
         aria-label="minutes of this own step"
         inputMode="decimal"
         value={shown}
-        isInvalid={minutesOf(shown) === undefined}
+        isInvalid={minutesTyped(shown) === undefined}
         onChange={(e) => {
           setMinutes(e.target.value);
-          const took = minutesOf(e.target.value);
+          const took = minutesTyped(e.target.value);
           if (took !== undefined) open.edit([edit({ minutes: took })], 'job', `${own.id}.minutes`);
         }}
         onBlur={() => setMinutes(undefined)}

@@ -10,24 +10,29 @@ interface Props {
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly celsius: string;
+  /** degrees C of the room, where that was told: a piece that nothing is said of is as warm */
+  readonly room: number | undefined;
   readonly onCelsius: (text: string) => void;
   readonly field: 'size' | 'celsius';
   readonly onField: (field: 'size' | 'celsius') => void;
   readonly units: Units;
   /** of the job: in inches a bare temperature is asked about */
   readonly jobUnits: Units;
-  readonly onUnits: (units: Units) => void;
   readonly said: string | undefined;
   readonly label: string;
   readonly onNext: () => void;
+  /** what takes a step back or over it, under the big key and apart from it */
+  readonly under: ReactNode;
   /** what stands in the place of the pad where nothing is read */
   readonly children?: ReactNode;
 }
 
-const KEYS = ['7', '8', '9', '⌫', '4', '5', '6', '+', '1', '2', '3', '-', '.', '0'] as const;
+/** Three rows of five; the last place is the temperature's. */
+const KEYS = ['7', '8', '9', '⌫', '-', '4', '5', '6', '.', '+', '1', '2', '3', '0'] as const;
 
 /** What a temperature was understood as, or what is asked. */
-function warmthSaid(text: string, units: Units): string {
+function warmthSaid(text: string, units: Units, room: number | undefined): string {
+  if (text.trim() === '' && room !== undefined) return bothScales(room);
   const read = readWarmth(text, bareDegrees(units));
   return read.ok ? bothScales(read.value) : writeSentence(read.problems[0]?.says ?? [], units);
 }
@@ -74,8 +79,8 @@ export function Pad(p: Props) {
             />
             <small>
               {warm
-                ? `of the piece: ${warmthSaid(p.celsius, p.jobUnits)}`
-                : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${warmthSaid(p.celsius, p.jobUnits)}`}
+                ? `of the piece: ${warmthSaid(p.celsius, p.jobUnits, p.room)}`
+                : `measured, ${p.what} ${p.units === 'mm' ? 'mm' : 'inch'}, at ${warmthSaid(p.celsius, p.jobUnits, p.room)}`}
               {p.said !== undefined && !warm && (
                 <>
                   <br />
@@ -84,11 +89,17 @@ export function Pad(p: Props) {
               )}
             </small>
           </div>
-          {KEYS.map((key) => (
-            <button key={key} type="button" aria-label={key === '⌫' ? 'rub out' : key} onClick={() => press(key)}>
-              {key}
-            </button>
-          ))}
+          {KEYS.map((key) =>
+            warm && key === '+' ? (
+              <button key={key} type="button" className="word" aria-label="C or F" onClick={() => p.onCelsius(otherScale(p.celsius))}>
+                C/F
+              </button>
+            ) : (
+              <button key={key} type="button" aria-label={key === '⌫' ? 'rub out' : key} onClick={() => press(key)}>
+                {key}
+              </button>
+            ),
+          )}
           <button
             type="button"
             className={`word ${warm ? 'on' : ''}`}
@@ -100,25 +111,12 @@ export function Pad(p: Props) {
             }}>
             °C
           </button>
-          {warm && (
-            <button type="button" className="word" aria-label="C or F" onClick={() => p.onCelsius(otherScale(p.celsius))}>
-              C/F
-            </button>
-          )}
-          {!warm && (
-            <button
-              type="button"
-              className="word"
-              aria-label={`unit of the gauge: ${p.units === 'mm' ? 'mm' : 'inch'}`}
-              onClick={() => p.onUnits(p.units === 'mm' ? 'in' : 'mm')}>
-              {p.units === 'mm' ? 'mm' : 'inch'}
-            </button>
-          )}
         </>
       )}
       <button type="button" className="next" onClick={p.onNext} data-testid="next">
         {p.label}
       </button>
+      <div className="under">{p.under}</div>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { releaseOf } from '@obra/core/bench';
 import type { Characteristic } from '@obra/core/drawing';
+import { isGood, standsAs } from '@obra/core/inspection';
 import { writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { Button } from 'react-bootstrap';
@@ -53,8 +54,11 @@ export function Release({ view, setup, piece, picked, onPick }: Props) {
                   `${writeWithUnit({ is: 'length', value: size.limits.min, step: 0.001 }, units)} – ${writeWithUnit({ is: 'length', value: size.limits.max, step: 0.001 }, units)}`}
               </td>
               <td className="pe-3">{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-              <td className={verdict?.says === 'in' || feel === 'gauge goes' ? 'in' : plain && !verdict ? 'quiet' : 'out'}>
-                {verdict ? words[verdict.says] : (feel ?? (plain ? 'by the dial' : 'not measured'))}
+              <td
+                className={
+                  (verdict && standsAs(verdict) === 'in') || (feel !== undefined && isGood(feel)) ? 'in' : plain && !verdict ? 'quiet' : 'out'
+                }>
+                {verdict ? words[standsAs(verdict)] : (feel ?? (plain ? 'by the dial' : 'not measured'))}
               </td>
             </tr>
           ))}

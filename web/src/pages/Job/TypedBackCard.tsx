@@ -2,6 +2,7 @@ import { typedBack } from '@obra/core/bench';
 import { writeSentence } from '@obra/core/quantity';
 import { useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { atHandNow } from '../../data/atHand';
 import type { JobView } from './view';
 
 /** A sheet that was filled in by hand, typed back by the numbers of its blanks. */
@@ -12,7 +13,7 @@ export function TypedBackCard({ view, piece }: { readonly view: JobView; readonl
   const { entries, wrong } = useMemo(() => typedBack(text, part, job.issue?.kit ?? shop, units, piece), [text, part, job.issue, shop, units, piece]);
   const keep = async () => {
     try {
-      for (const one of entries) await add(one);
+      for (const one of entries) await add({ ...one, ...(one.kind === 'reading' && atHandNow()) });
       setSaid(`${String(entries.length)} ${entries.length === 1 ? 'reading' : 'readings'} kept.`);
       // what was not understood stays to be put right
       const lines = text.split(/[\n;]/);

@@ -1,5 +1,6 @@
 import { type JobRecord, recordOf } from '@obra/core/bench';
 import type { Shop } from '@obra/core/document';
+import { standsAs } from '@obra/core/inspection';
 import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import useSWR from 'swr';
 import { loadLog } from '../../data/entries';
@@ -62,6 +63,7 @@ function Measured({ record, units }: { readonly record: JobRecord; readonly unit
                   <RunStrip
                     part={record.part}
                     size={size}
+                    gauges={record.gauges}
                     read={record.readings.filter((r) => r.of === of && String(r.piece) === piece)}
                     units={units}
                   />
@@ -69,7 +71,9 @@ function Measured({ record, units }: { readonly record: JobRecord; readonly unit
               </td>
               <td className="fig">{foretold(record, of, piece, units)}</td>
               <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
-              <td className={verdict ? (verdict.says === 'in' ? 'in' : 'out') : ''}>{verdict ? signs[verdict.says] : ''}</td>
+              <td className={verdict ? (standsAs(verdict) === 'in' ? 'in' : 'out') : ''}>
+                {verdict ? (verdict.accepted ? '✓ in by its gauge' : signs[verdict.says]) : ''}
+              </td>
             </tr>
           );
         })}

@@ -1,0 +1,66 @@
+import { tidy } from '../quantity';
+import type { LookedUp } from './fits';
+import type { Bounds, Thread } from './thread';
+import { threadLimits } from './threads';
+import { bestWire, type Profile, profiles, radians, rangeOf, type WireForm } from './wires';
+
+/**
+ * What is measured over a pair of balls in an inside thread, from the far side of one to the far side of the other, mm, corrected for the lead angle.
+ * @source M = E + (P/2) cot a - W (sqrt(cosec^2 a + cot^2 a tan^2 s) - 1) with tan s = lead / (pi E): geometry of the flank, the counterpart of the three wires
+ * @example overBalls({ pitchDiameter: 10.863, pitch: 1.75, half: 30 }, 1.01) // about 11.37
+ */
+export function overBalls({ pitchDiameter, pitch, half, lead = pitch }: WireForm, ball: number): number {
+  const a = radians(half);
+  const tan = lead / (Math.PI * pitchDiameter);
+  return pitchDiameter + pitch / 2 / Math.tan(a) - ball * (Math.sqrt(1 / Math.sin(a) ** 2 + (tan / Math.tan(a)) ** 2) - 1);
+}
+
+/** A nut's profile: its crest is at the minor diameter, its root at the major. */
+const ofNut = (family: Thread['family']): Profile => {
+  const { half, down, up, crest } = profiles[family];
+  return { half, down: up, up: down, crest: Math.min(down, crest) };
+};
+
+export interface Balls {
+  readonly thread: Thread;
+  readonly ball: number;
+  readonly best: number;
+  /** balls that touch the flanks and stand proud of the crests, mm */
+  readonly smallest: number;
+  readonly largest: number;
+  /** over the balls at the limits of the pitch diameter, mm; null where those are not in the tables */
+  readonly over: Bounds;
+}
+
+/**
+ * A pair of balls in an inside thread: best ball, the range that will do, and the measurement at the limits of its class.
+ * @param ball mm; the best one when left out
+ * @source geometry of the profiles: contact on the straight of the flanks
+ * @example balls('M12-6H').ok // true
+ */
+export function balls(designation: string, ball?: number): LookedUp<Balls> {
+  const thread = threadLimits(designation);
+  if (!thread.ok) return thread;
+  if (!thread.internal) return { ok: false, says: [`balls lie in an inside thread; “${designation.trim()}” is the class of a bolt`], nearest: [] };
+  const { pitch, lead = pitch } = thread;
+  const profile = ofNut(thread.family);
+  const best = bestWire(pitch, profile.half);
+  const [smallest, largest] = rangeOf(pitch, profile);
+  const used = ball ?? best;
+  if (!(used >= smallest - 1e-9 && used <= largest + 1e-9))
+    return {
+      ok: false,
+      says: [
+        'a ball of ',
+        { is: 'length', value: used, step: 0.001 },
+        ' does not do; from ',
+        { is: 'length', value: smallest, step: 0.001 },
+        ' to ',
+        { is: 'length', value: largest, step: 0.001 },
+      ],
+      nearest: [],
+    };
+  const at = (pitchDiameter: number | null) =>
+    pitchDiameter === null ? null : tidy(overBalls({ pitchDiameter, pitch, half: profile.half, lead }, used));
+  return { ok: true, thread, ball: used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
+}
