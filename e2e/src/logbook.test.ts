@@ -2,6 +2,7 @@
 import { readFileSync, rmSync, writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { SCHEMA } from '@obra/core/document';
 import type { Browser, Page } from 'puppeteer-core';
 import {
   demoUrl,
@@ -82,13 +83,39 @@ it('is found by any of its words, and nothing else is', async () => {
   await sees(page, 'Sheave axle');
 });
 
-it('what two cuts show of the lathe is proposed, kept, let go', async () => {
+const lessons = async () => ((await stored(page))['shop'] as { shop: { lessons: { accepted: boolean }[] } }).shop.lessons.map((l) => l.accepted);
+
+it('what two cuts show of the lathe is proposed, kept, forgotten, refused, each with its way back', async () => {
   await sees(page, '% of the cut');
   await press(page, 'keep it');
-  await sees(page, 'kept');
-  expect(((await stored(page))['shop'] as { shop: { lessons: unknown[] } }).shop.lessons).toHaveLength(1);
-  await press(page, 'let it go');
-  await page.waitForFunction(() => !document.body.innerText.includes(', kept'));
+  await sees(page, 'named in the route and at the dial');
+  expect(await lessons()).toEqual([true]);
+  await press(page, 'forget it');
+  await page.waitForFunction(() => !document.body.innerText.includes('named in the route and at the dial'));
+  expect(await lessons()).toEqual([]);
+  await press(page, 'undo');
+  await sees(page, 'named in the route and at the dial');
+  expect(await lessons()).toEqual([true]);
+  await press(page, 'forget it');
+  await press(page, 'refuse it');
+  await sees(page, 'Refused (1)');
+  expect(await lessons()).toEqual([false]);
+  await press(page, 'undo');
+  await page.waitForFunction(() => !document.body.innerText.includes('Refused'));
+  expect(await lessons()).toEqual([]);
+});
+
+it('answers what can be held from its own record, and says where so few tell little', async () => {
+  await page.type('[aria-label="size or limits that are wanted"]', '25');
+  await sees(page, 'with its class or its limits');
+  await page.type('[aria-label="size or limits that are wanted"]', ' h6');
+  await sees(page, 'of 1 came within 0.013 mm');
+  await sees(page, 'From five sizes on');
+  await page.$eval('[aria-label="size or limits that are wanted"]', (e) => (e as HTMLInputElement).select());
+  await page.type('[aria-label="size or limits that are wanted"]', '±0.0001');
+  await sees(page, 'the record does not tell');
+  await sees(page, 'Tools by their record');
+  await soundAt(page);
 });
 
 it('goes out whole as one file and changes nothing where it came from', async () => {
@@ -139,7 +166,7 @@ it('a backup cut in half, or another file, is told apart and changes nothing', a
   for (const [name, text, says] of [
     ['half.json', whole.slice(0, whole.length / 2), 'the file is cut off or damaged'],
     ['job.json', '{"obra":"job"}', 'this file holds a job, not a backup'],
-    ['later.json', whole.replace('"schema": 6', '"schema": 7'), 'this was written by a later Obra'],
+    ['later.json', whole.replace(`"schema": ${String(SCHEMA)}`, `"schema": ${String(SCHEMA + 1)}`), 'this was written by a later Obra'],
     ['nothing.json', '', 'this is not a backup'],
   ] as const) {
     const path = join(dir, name);

@@ -1,5 +1,5 @@
 /* To size at the Bench by touch, 1024x768: a bore to a mate as measured, a 2A thread over wires in inches on a metric lathe, a fit by trial, both ends of a slender seat, a taper by its gauge, a worn edge; the clock of a wait; with reloads and without a server. */
-import { blankJob, type Entry, type Job, parseShop } from '@obra/core/document';
+import { blankJob, type Entry, type Job, parseShop, SCHEMA } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import { issued, plan } from '@obra/core/planner';
 import { writeSentence } from '@obra/core/quantity';
@@ -41,7 +41,10 @@ beforeAll(async () => {
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
   for (const [i, job] of sizedJobs.entries()) {
     const path = join(dir, `${String(i)}.json`);
-    writeFileSync(path, writeJobFile({ schema: 7, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []));
+    writeFileSync(
+      path,
+      writeJobFile({ schema: SCHEMA, id: `sized-${String(i)}`, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, []),
+    );
     await goTo(page, server.url, '/jobs', 'new job');
     const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');
     await input?.uploadFile(path);
@@ -381,7 +384,7 @@ it('an edge that the log shows worn is indexed before the next seat', async () =
     kind: 'done',
   }));
   const path = join(dir, 'worn.json');
-  writeFileSync(path, writeJobFile({ schema: 7, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
+  writeFileSync(path, writeJobFile({ schema: SCHEMA, id: 'worn', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'here', job }, log));
   const other = await freshPage(browser, `${demoUrl()}/jobs`, 1024, 768);
   ({ page } = other);
   const input = await (await page.waitForSelector('input[type="file"]'))?.toElement('input');

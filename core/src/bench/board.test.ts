@@ -74,7 +74,9 @@ it('each later piece is released where it has sizes of its own, and no other is 
 });
 
 it('minutes in a piece are from entry to entry at its steps, and a pause is no work', () => {
-  const at = (piece: number, minute: number): Entry =>
-    ({ ...entry(piece, 'a', { kind: 'done' }), at: new Date(Date.parse('2026-11-28T08:00:00Z') + minute * 60_000).toISOString() });
+  const at = (piece: number, minute: number): Entry => ({
+    ...entry(piece, 'a', { kind: 'done' }),
+    at: new Date(Date.parse('2026-11-28T08:00:00Z') + minute * 60_000).toISOString(),
+  });
   expect(minutesTaken([at(1, 0), at(1, 4), at(2, 10), at(1, 13), at(1, 500)], 1)).toBeCloseTo(7, 9);
 });

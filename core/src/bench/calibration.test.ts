@@ -57,12 +57,16 @@ it('what a reading lay off its promise is counted cold, in deviations', () => {
 
 it('a step takes from what was written before it to its end; a pause is no work', () => {
   const [first, second, third] = steps;
-  const took = tookIn(made, [
-    entry('a', 0, first?.id, { kind: 'done' }),
-    entry('b', 2, second?.id, { kind: 'done' }),
-    entry('c', 200, third?.id, { kind: 'note', says: 'back from the sail loft' }),
-    entry('d', 203, third?.id, { kind: 'done' }),
-  ]);
+  const took = tookIn(
+    made,
+    [
+      entry('a', 0, first?.id, { kind: 'done' }),
+      entry('b', 2, second?.id, { kind: 'done' }),
+      entry('c', 200, third?.id, { kind: 'note', says: 'back from the sail loft' }),
+      entry('d', 203, third?.id, { kind: 'done' }),
+    ],
+    'lathe',
+  );
   expect(took.map((t) => t.took)).toEqual([2, 3]);
   expect(took[0]?.planned).toBe(second?.figures['minutes']?.value);
   const pace = paceOf([...took, ...took]);

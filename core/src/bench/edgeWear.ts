@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { minutesInCut } from '../cutting';
+import { inCut } from '../cutting';
 import type { Entry } from '../document';
 import type { Step } from '../operations';
 import { PLACE, say } from '../quantity';
@@ -9,7 +9,7 @@ import type { Advice } from '../sizing';
 export const WORN = { symptom: 'worn edge', indexed: 'indexed', kept: 'kept' } as const;
 
 /** Share of its life that one step takes of its edge. */
-const shareOf = ({ figures }: Step): number => minutesInCut(figures['minutes']) / Math.max(PLACE, figures['life']?.value ?? Infinity);
+const shareOf = ({ figures }: Step): number => inCut(figures) / Math.max(PLACE, figures['life']?.value ?? Infinity);
 
 /** Share of its life that the edge of a tool has cut away since it was last indexed, by what was written down as done on all pieces. */
 export function edgeUsed(tool: string, steps: ReadonlyMap<string, Step>, live: readonly Entry[]): number {

@@ -5,6 +5,7 @@ export { boardOf, FIRST_CHECKED, isOwn, minutesTaken, type OnBoard, plannedOrder
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
 export { clocksOf, type Running, WAITS } from './clocks';
+export { canHold, type CanHold, cutsIn, type CutTaken, type Held, heldBy, type ToolRecord, toolsBy } from './history';
 export { type Joined, joinedAt } from './joined';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';
 export { collarsOf, setOverBy } from './collars';
@@ -12,7 +13,7 @@ export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicato
 export { calibration, type Calibrated, type Pace, paceOf, promisesOf, type Took, tookIn } from './calibration';
 export { causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { WORN } from './edgeWear';
-export { chipLessons, lessonSaid, lessonsOf, sameLesson, type Shown, shownIn, type Strings, stringsIn } from './lessons';
+export { chipLessons, lessonsAbout, lessonSaid, lessonsOf, minuteLessons, sameLesson, type Shown, shownIn, type Strings, stringsIn } from './lessons';
 export { madeBy } from './made';
 export { stillToBeDone } from './pastLimit';
 export { type DialledPass, passesOf, passesTaken, passTaken } from './passes';

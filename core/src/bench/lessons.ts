@@ -1,17 +1,25 @@
 import { type Entry, type Job, type Lesson, liveEntries, type Shop } from '../document';
 import type { Characteristic } from '../drawing';
+import { type Verb, verbs } from '../operations';
 import type { Plan } from '../planner';
 import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
 import { materialOf } from '../standards';
 import { endRead } from './bothEnds';
+import type { Took } from './calibration';
 import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
 export interface Shown {
   readonly machine: string;
   readonly tool: string;
+  readonly holding: string;
+  readonly material: string;
+  /** the limits that it was brought to stand so far apart, mm */
+  readonly tolerance: number;
+  /** its last reading, cold, lies within them */
+  readonly landed: boolean;
   /** what lathe and tool gave way for each mm that was cut, beyond what the plan foretold of the work */
   readonly spring: number;
   /** how far the last reading, cold, was off what was aimed at, mm */
@@ -48,6 +56,10 @@ export function shownIn(job: Job, plan: Plan, log: readonly Entry[]): readonly S
         {
           machine: machine.id,
           tool: step.tool,
+          holding: plan.routes[0]?.setups.find((s) => s.steps.some((own) => own.id === step.id))?.holding ?? '',
+          material: plan.part.material,
+          tolerance: tidy(sized.limits.max - sized.limits.min),
+          landed: now <= sized.limits.max && now >= sized.limits.min,
           spring: Math.max(0, comesOff(belief).spring - (springFor(step) ?? 0)),
           off: now - (sized.limits.max + sized.limits.min) / 2,
           evidence: entries.filter((e) => e.kind === 'reading').map((e) => e.id),
@@ -58,47 +70,92 @@ export function shownIn(job: Job, plan: Plan, log: readonly Entry[]): readonly S
   );
 }
 
-/** What may be learned from several sizes, for each lathe and tool: how they give way, and how near to the middle sizes land. Proposals, until a person accepts them. */
-export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): readonly Lesson[] {
-  const groups = new Map<string, Shown[]>();
-  for (const s of shown) {
-    const key = `${s.machine} ${s.tool}`;
-    groups.set(key, [...(groups.get(key) ?? []), s]);
+/** Lots of what is alike by some keys, in the order that they came. */
+export const alikeBy = <T>(all: readonly T[], key: (one: T) => string): readonly (readonly [T, ...T[]])[] => {
+  const groups = new Map<string, [T, ...T[]]>();
+  for (const one of all) {
+    const group = groups.get(key(one));
+    if (group) group.push(one);
+    else groups.set(key(one), [one]);
   }
-  return [...groups.values()].flatMap((of, nth): Lesson[] => {
-    const [first] = of;
-    if (!first) return [];
-    const lesson = (kind: 'spring' | 'held', values: readonly number[]): Lesson => {
-      const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
-      const deviation = values.length > 1 ? Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1)) : 0;
-      const made: Lesson = {
-        id: `${kind}-${String(nth)}`,
-        at,
-        says: '',
-        evidence: [...new Set(of.flatMap((s) => s.evidence))].slice(0, 40),
-        where: { machine: first.machine, tool: first.tool },
-        of: kind,
-        mean: tidy(mean),
-        deviation: tidy(deviation),
-        count: of.length,
-        accepted: false,
-      };
-      return { ...made, says: writeSentence(lessonSaid(made, shop), 'mm') };
+  return [...groups.values()];
+};
+
+/**
+ * What may be learned from several sizes: how lathe and tool give way in a material, how near to the middle sizes land with a tool and in a holding. Proposals, until a
+ * person accepts them.
+ */
+export function lessonsOf(shown: readonly Shown[], shop: Shop, at: string): readonly Lesson[] {
+  const lesson = (id: string, of: readonly Shown[], kind: 'spring' | 'held', where: Lesson['where'], values: readonly number[]): Lesson => {
+    const { mean, deviation } = spreadOf(values);
+    const made: Lesson = {
+      id,
+      at,
+      says: '',
+      evidence: [...new Set(of.flatMap((s) => s.evidence))].slice(0, 40),
+      where,
+      of: kind,
+      mean: tidy(mean),
+      deviation: tidy(deviation),
+      count: of.length,
+      accepted: false,
     };
-    return [
-      lesson(
-        'spring',
-        of.map((s) => s.spring),
-      ),
-      ...(of.length > 1
+    return { ...made, says: writeSentence(lessonSaid(made, shop), 'mm') };
+  };
+  const springs = alikeBy(shown, (s) => `${s.machine} ${s.tool} ${s.material}`).map((of, nth) =>
+    lesson(
+      `spring-${String(nth)}`,
+      of,
+      'spring',
+      { machine: of[0].machine, tool: of[0].tool, material: of[0].material },
+      of.map((s) => s.spring),
+    ),
+  );
+  const held = (key: 'tool' | 'holding') =>
+    alikeBy(shown, (s) => `${s.machine} ${s[key]}`).flatMap((of, nth) =>
+      of.length > 1 && of[0][key] !== ''
         ? [
             lesson(
+              `held-${key}-${String(nth)}`,
+              of,
               'held',
+              { machine: of[0].machine, [key]: of[0][key] },
               of.map((s) => s.off),
             ),
           ]
-        : []),
-    ];
+        : [],
+    );
+  return [...springs, ...held('tool'), ...held('holding')];
+}
+
+/** Mean and one standard deviation. */
+export function spreadOf(values: readonly number[]): { readonly mean: number; readonly deviation: number } {
+  const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
+  return { mean, deviation: values.length > 1 ? Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1)) : 0 };
+}
+
+/** Fewer steps of a kind show nothing of how long they take, and less than this from what was reckoned is not worth telling. */
+const [STEPS, APART] = [5, 0.1];
+
+/** How long a kind of work takes on a lathe against what was reckoned. Proposals, until a person accepts them. */
+export function minuteLessons(took: readonly Took[], shop: Shop, at: string): readonly Lesson[] {
+  return alikeBy(took, (t) => `${t.machine} ${t.verb}`).flatMap((of, nth): Lesson[] => {
+    const sum = (pick: (t: Took) => number) => of.reduce((all, t) => all + pick(t), 0);
+    const mean = sum((t) => t.took) / sum((t) => t.planned);
+    if (of.length < STEPS || Math.abs(mean - 1) < APART) return [];
+    const made: Lesson = {
+      id: `minutes-${String(nth)}`,
+      at,
+      says: '',
+      evidence: [],
+      where: { machine: of[0].machine, verb: of[0].verb },
+      of: 'minutes',
+      mean: tidy(Math.round(100 * mean) / 100),
+      deviation: tidy(spreadOf(of.map((t) => t.took / t.planned)).deviation),
+      count: of.length,
+      accepted: false,
+    };
+    return [{ ...made, says: writeSentence(lessonSaid(made, shop), 'mm') }];
   });
 }
 
@@ -122,11 +179,8 @@ export function stringsIn(plan: Plan, log: readonly Entry[]): readonly Strings[]
 
 /** Up to which feed a tool makes strings in a material, as far as was told. Proposals, until a person accepts them. */
 export function chipLessons(told: readonly Strings[], shop: Shop, at: string): readonly Lesson[] {
-  const groups = new Map<string, Strings[]>();
-  for (const s of told) groups.set(`${s.tool} ${s.material}`, [...(groups.get(`${s.tool} ${s.material}`) ?? []), s]);
-  return [...groups.values()].flatMap((of, nth): Lesson[] => {
+  return alikeBy(told, (s) => `${s.tool} ${s.material}`).map((of, nth): Lesson => {
     const [first] = of;
-    if (!first) return [];
     const made: Lesson = {
       id: `chips-${String(nth)}`,
       at,
@@ -139,7 +193,7 @@ export function chipLessons(told: readonly Strings[], shop: Shop, at: string): r
       count: of.length,
       accepted: false,
     };
-    return [{ ...made, says: writeSentence(lessonSaid(made, shop), 'mm') }];
+    return { ...made, says: writeSentence(lessonSaid(made, shop), 'mm') };
   });
 }
 
@@ -149,11 +203,22 @@ export function lessonSaid({ of, where, mean, deviation }: Pick<Lesson, 'of' | '
   const tool = shop.tools.find((t) => t.id === where['tool'])?.name ?? where['tool'] ?? '';
   if (of === 'chips')
     return say`${tool} makes long strings in ${materialOf(where['material'] ?? '').name} at feeds up to ${{ is: 'feed', value: mean }}`;
-  return of === 'spring'
-    ? say`${machine} with ${tool} gives way by ${percent(mean)} % of the cut`
-    : say`${machine} with ${tool} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`;
+  if (of === 'minutes')
+    return say`${verbs[(where['verb'] ?? '') as Verb]} on ${machine} takes ${{ is: 'ratio', value: mean, step: 0.01 }} times as long as reckoned`;
+  if (of === 'spring')
+    return where['material'] === undefined
+      ? say`${machine} with ${tool} gives way by ${percent(mean)} % of the cut`
+      : say`${machine} with ${tool} in ${materialOf(where['material']).name} gives way by ${percent(mean)} % of the cut`;
+  const by = where['holding'] === undefined ? tool : (shop.holdings.find((h) => h.id === where['holding'])?.name ?? where['holding']);
+  return say`${machine} with ${by} lands ${length(Math.abs(mean), 0.001)} ${mean >= 0 ? 'over' : 'under'} the middle, give or take ${length(2 * deviation, 0.001)}`;
 }
+
+/** Lessons that were kept and speak of a lathe, and of a holding of it. */
+export const lessonsAbout = (shop: Pick<Shop, 'lessons'>, machine: string | undefined, holding: string | undefined): readonly Lesson[] =>
+  shop.lessons.filter(
+    (l) => l.accepted && l.where['machine'] === machine && (l.where['holding'] === undefined ? l.of === 'minutes' : l.where['holding'] === holding),
+  );
 
 /** Two lessons of the same lathe and tool about the same thing: the later one takes the place of the earlier. */
 export const sameLesson = (a: Lesson, b: Lesson): boolean =>
-  a.of === b.of && (['machine', 'tool', 'material'] as const).every((key) => a.where[key] === b.where[key]);
+  a.of === b.of && (['machine', 'tool', 'holding', 'material', 'verb'] as const).every((key) => a.where[key] === b.where[key]);

@@ -6,7 +6,7 @@ import type { Plan } from '../planner';
 import { say, tidy } from '../quantity';
 import { rowOf, thingOf } from '../ref';
 import type { Setup } from '../settings';
-import { boreGaugeFor, gaugeFor, mmOf, overWiresOf, practice, wayOf } from '../shop';
+import { boreGaugeFor, gaugeFor, mmOf, overWiresOf, practice, springKept, wayOf } from '../shop';
 import { type Advice, type AdviseWith, adviseWith, lengthDial, type SizedKind } from '../sizing';
 import { flankHalf, materialOf, threadLimits } from '../standards';
 import { adviseBothEnds, atBothEnds, type Ends, endsOf } from './bothEnds';
@@ -162,7 +162,7 @@ export const adviceAt = (
     : sized.standsOff
       ? adviseStandingOff(sized.standsOff, sized.limits, entries, known)
       : adviseWith(sized.limits, entries, known);
-  const kept = keptSpring(shop, machine, step.tool);
+  const kept = keptSpring(shop, machine, step.tool, plan.part.material);
   return kept && advice.dial ? { ...advice, because: [...advice.because, reasonOf(kept)] } : advice;
 };
 
@@ -192,7 +192,7 @@ export function handGauge(step: Step, sized: Sized, shop: Shop, asked: string | 
 export function knownAt(step: Step, sized: Sized, plan: Plan, shop: Shop, machine: Machine | undefined, gauge: string | undefined): AdviseWith {
   const tool = shop.tools.find((t) => t.id === step.tool);
   const own = springFor(step);
-  const kept = keptSpring(shop, machine, step.tool)?.mean;
+  const kept = keptSpring(shop, machine, step.tool, plan.part.material)?.mean;
   return {
     machine,
     gauge: handGauge(step, sized, shop, gauge),
@@ -239,8 +239,8 @@ function stockOf(plan: Plan, shop: Shop): number | undefined {
 }
 
 /** A spring of this lathe and tool that the person kept. */
-const keptSpring = (shop: Shop, machine: Machine | undefined, tool: string | undefined): Lesson | undefined =>
-  shop.lessons.findLast((l) => l.of === 'spring' && l.accepted && l.where['machine'] === machine?.id && l.where['tool'] === tool);
+const keptSpring = (shop: Shop, machine: Machine | undefined, tool: string | undefined, material: string): Lesson | undefined =>
+  tool === undefined || !machine ? undefined : springKept(shop.lessons, machine.id, tool, material);
 
 const reasonOf = ({ mean, count }: Lesson): Reason => ({
   rule: 'lesson',

@@ -141,7 +141,10 @@ export function passivePush(
   return figure('force', 'passiveForce', { F: cutting, share: ACROSS, lead }, { step: 1 });
 }
 
-/** Minutes that an edge is in cut in a step, of a figure of its minutes: without the handling. */
+/** Minutes that an edge is in cut in a step, of its figures: without the handling, and as reckoned where something else was learned. */
+export const inCut = (figures: Readonly<Record<string, Figure>>): number => minutesInCut(figures['reckoned'] ?? figures['minutes']);
+
+/** The same of one figure of minutes. */
 export const minutesInCut = (minutes: Figure | undefined): number => {
   const { passes, length, approach, f, n } = minutes?.of ?? {};
   return [passes, length, approach, f, n].every((v) => typeof v === 'number')

@@ -6,6 +6,7 @@ export {
   leastDepthOf,
   leastFeed,
   loadOf,
+  inCut,
   minutesInCut,
   passivePush,
   type CuttingPlace,

@@ -1,5 +1,5 @@
 import { practice } from '../shop';
-import { minutesInCut } from '../cutting';
+import { inCut } from '../cutting';
 import type { Feature } from '../drawing';
 import { coolingConstant, SHEDS } from '../mechanics';
 import { diameter, type Figure, figure, growth, length, say, temperature, REFERENCE } from '../quantity';
@@ -12,7 +12,7 @@ import type { Step } from './step';
 export function warmthOf({ material }: Pick<Facts, 'material'>, stock: Region, steps: readonly Pick<Step, 'figures'>[]): Figure | undefined {
   const volume = sectionsOf(stock, -1e4, 1e4).reduce((sum, s) => sum + Math.PI * (s.outer ** 2 - s.inner ** 2) * (s.to - s.from), 0);
   if (!(volume > 0)) return undefined;
-  const joules = steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * minutesInCut(s.figures['minutes']) * 60, 0);
+  const joules = steps.reduce((sum, s) => sum + (s.figures['power']?.value ?? 0) * inCut(s.figures) * 60, 0);
   return figure(
     'temperature',
     'warmth',

@@ -1,8 +1,8 @@
 import { finishOf } from '../cutting';
 import type { Tool } from '../document';
 import type { Feature } from '../drawing';
-import { atMost, exceeds, length, say } from '../quantity';
-import { mmOf, practice } from '../shop';
+import { atMost, exceeds, length, say, tidy } from '../quantity';
+import { mmOf, practice, springKept } from '../shop';
 import { type Facts, reason } from './facts';
 import type { At } from './outcome';
 
@@ -18,6 +18,20 @@ export function stringsKept({ shop, part }: Facts, tool: Tool, feed: number, row
         reason(
           'chips',
           say`long strings were told of it here at feeds up to ${{ is: 'feed', value: kept.mean }}: more feed, or stop and clear them with a hook`,
+          row,
+        ),
+      ]
+    : [];
+}
+
+/** A lesson that was kept: how this lathe and tool give way in this material. */
+export function springSaid({ shop, machine, part }: Facts, tool: Tool, row: string): readonly ReturnType<typeof reason>[] {
+  const kept = springKept(shop.lessons, machine.id, tool.id, part.material);
+  return kept
+    ? [
+        reason(
+          'lesson',
+          say`this lathe and tool give way by ${tidy(Math.round(1000 * kept.mean) / 10)} % of the cut here, kept from ${kept.count} sizes: the dial reckons with it`,
           row,
         ),
       ]

@@ -11,7 +11,7 @@ import { freshEdge, rubs } from './cutChecks';
 import { beginsBeside, passesCentre } from './besideCentre';
 import { emery } from './emery';
 import { chosenData, type Facts, reason } from './facts';
-import { dialReasons, landsKept, longCutReasons, readingReasons, stringsKept } from './finishReasons';
+import { dialReasons, landsKept, longCutReasons, readingReasons, springSaid, stringsKept } from './finishReasons';
 import { chosenGauge, plainGauge } from './gaugeChoice';
 import { addStep, needTool, type Operation, operation, stepId, warn } from './outcome';
 import { cornerKept } from './spare';
@@ -136,6 +136,7 @@ export const finishTurn = (feature: Feature, under: number): Operation =>
     const tolerance = limits.max - limits.min;
     because.push(...longCutReasons(at, feature, long));
     because.push(...stringsKept(facts, tool, feed.value, feature.id));
+    if (two) because.push(...springSaid(facts, tool, feature.id));
     if (two) because.push(...landsKept(facts, tool, tolerance, feature.id));
     if (two) because.push(...readingReasons(feature, tolerance, long, feed.value, mmOf(tool.nose, 0.4), give?.spring.value ?? 0));
     addStep(draft, {

@@ -5,7 +5,7 @@ import type { Support } from '../holding';
 import type { Beam } from '../mechanics';
 import { atMost, type Figure, figure, PLACE, say, type Sentence, spindleSpeed, turnsFor } from '../quantity';
 import { type End, writeStep } from '../ref';
-import { mmOf, toolOf } from '../shop';
+import { minutesKept, mmOf, toolOf } from '../shop';
 import { lessSwept, outsideOf, type Region } from '../stock';
 import { substitutes } from '../tooling';
 import { cautionsOf } from './cautions.table';
@@ -156,6 +156,7 @@ export function addStep(draft: Draft, parts: StepParts): void {
   const id = stepId(at, parts.verb, parts.about);
   const figures: Record<string, Figure> = {};
   for (const [name, value] of Object.entries(parts.figures)) if (value) figures[name] = value;
+  const slower = learnedMinutes(facts, parts, figures);
   const surface = surfaceOf(figures['speed']);
   if (surface) figures['surface'] = surface;
   const risk = riskOfSize(facts, parts);
@@ -170,6 +171,7 @@ export function addStep(draft: Draft, parts: StepParts): void {
       ...(parts.because ?? []),
       ...materialSays(facts.material, parts.verb).map((says) => reason('the-material-says', [says], parts.about)),
       ...slowed(at, id, parts.figures['speed']),
+      ...slower,
     ],
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
@@ -184,6 +186,23 @@ export function addStep(draft: Draft, parts: StepParts): void {
   draft.cuts.push({ step, sweeps: parts.sweeps ?? [], leaves: parts.leaves ?? [], ...(parts.raises && { raises: parts.raises }) });
   checkSpeed(draft, id, figures['speed']);
 }
+
+/** Minutes by the record of this lathe where a person kept that, beside what was reckoned; said. */
+function learnedMinutes(facts: Facts, { verb, about }: StepParts, figures: Record<string, Figure>): readonly Reason[] {
+  const { minutes } = figures;
+  const kept = facts.shop.lessons.length > 0 && minutes ? minutesKept(facts.shop.lessons, facts.machine.id, verb) : undefined;
+  if (!kept || !minutes) return NONE;
+  figures['reckoned'] = minutes;
+  figures['minutes'] = figure('time', 'minutesLearned', { reckoned: minutes.value, times: kept.mean });
+  return [
+    reason(
+      'lesson',
+      say`this lathe takes ${{ is: 'ratio', value: kept.mean, step: 0.01 }} times as long for it as reckoned, kept from ${kept.count} steps`,
+      about,
+    ),
+  ];
+}
+const NONE: readonly Reason[] = [];
 
 /** The cutting speed that a spindle speed makes at the diameter in cut. */
 function surfaceOf(speed: Figure | undefined): Figure | undefined {

@@ -616,6 +616,12 @@ export const formulas = {
       return own - growth(own, gaugeAlpha, room - REFERENCE) + over;
     },
   ),
+  minutesLearned: define(
+    'minutes as reckoned x how many times as long such steps took',
+    'the record of this lathe, kept by a person',
+    { reckoned: ['time', 'as reckoned'], times: ['ratio', 'times as long'] },
+    ({ reckoned, times }) => reckoned * times,
+  ),
   dialMove: define(
     '(what is left / cuts - what the spring of the last cut gives back) / share of a dialled cut that comes off / what one unit of the dial takes off the diameter, to a setting the dial can show',
     'settable, big-then-small: common practice; share and give from the readings so far',

@@ -32,3 +32,4 @@ export { alike, atLeast, atMost, exceeds, fallsShort, PLACE, ROUNDING, SNAPPED }
 export { atReference, degreesToAssemble, growth, REFERENCE, whenWarm } from './expansion';
 export { surfaceAt, turnsFor } from './turning';
 export { isFigure } from './figure';
+export { studentOf } from './spreadFormulas';

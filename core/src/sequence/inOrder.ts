@@ -1,4 +1,4 @@
-import { minutesInCut } from '../cutting';
+import { inCut } from '../cutting';
 import type { Finding } from '../finding';
 import type { At, Declared, Facts, Operation, Outcome, Step, StepCut, ToGet } from '../operations';
 import { area, combine, type Region } from '../stock';
@@ -141,7 +141,7 @@ function worn(wear: At['wear'], cuts: readonly StepCut[]): At['wear'] {
     if (step.tool === undefined) continue;
     const life = step.figures['life']?.value;
     if (step.verb === 'index') now.set(step.tool, 0);
-    else if (life !== undefined) now.set(step.tool, (now.get(step.tool) ?? 0) + minutesInCut(step.figures['minutes']) / life);
+    else if (life !== undefined) now.set(step.tool, (now.get(step.tool) ?? 0) + inCut(step.figures) / life);
   }
   return now;
 }

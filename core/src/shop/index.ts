@@ -22,6 +22,7 @@ export {
 } from './items';
 export { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from './learn';
 export { midShop, readoutShop } from './otherShops';
+export { minutesKept, springKept } from './learned';
 export { overBallsOf, overWiresOf } from './overWires';
 export { coldBy, coldFigureBy, GAUGE_ALPHA, readBy, readsOver, type TakenIn, warmthOf } from './readBy';
 export { problemsOf, shopProblems } from './problems';

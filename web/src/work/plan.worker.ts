@@ -1,4 +1,17 @@
-import { type Progress, progressOf, promisesOf, recordOf, type Shown, shownIn, type Strings, stringsIn, type Took, tookIn } from '@obra/core/bench';
+import {
+  type CutTaken,
+  cutsIn,
+  type Progress,
+  progressOf,
+  promisesOf,
+  recordOf,
+  type Shown,
+  shownIn,
+  type Strings,
+  stringsIn,
+  type Took,
+  tookIn,
+} from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
 import {
@@ -15,6 +28,7 @@ import {
   whatIf,
   type WhatIf,
 } from '@obra/core/planner';
+import { machineOf } from '@obra/core/shop';
 import * as Comlink from 'comlink';
 
 let newest = 0;
@@ -29,16 +43,18 @@ const pause = () =>
     turns.port2.postMessage(null);
   });
 
-/** Plans in slices with a pause between, so that a newer question is heard; an outdated one is dropped. */
+/** What the record of one job shows. */
 interface Learned {
   readonly sizes: readonly Shown[];
   readonly strings: readonly Strings[];
   /** how far readings lay off what was foretold of them, in deviations */
   readonly off: readonly number[];
   readonly took: readonly Took[];
+  readonly cuts: readonly CutTaken[];
 }
 
 const planner = {
+  /** Plans in slices with a pause between, so that a newer question is heard; an outdated one is dropped. */
   async plan(question: number, job: Job, shop: Shop, report: (plan: Plan, last: boolean) => void): Promise<void> {
     newest = Math.max(newest, question);
     const steps = planning(job, shop);
@@ -78,8 +94,15 @@ const planner = {
   /** What the record of a job shows of lathe and tools, of the advice, and of the minutes that were planned. */
   shown(job: Job, shop: Shop, log: readonly Entry[]): Learned {
     const made = plan(job, shop);
+    const lathe = machineOf(job.issue?.kit ?? shop, job.machine)?.id ?? '';
     const record = recordOf({ id: 'shown', job }, log, shop);
-    return { sizes: shownIn(job, made, log), strings: stringsIn(made, log), off: record ? promisesOf(record) : [], took: tookIn(made, log) };
+    return {
+      sizes: shownIn(job, made, log),
+      strings: stringsIn(made, log),
+      off: record ? promisesOf(record) : [],
+      took: tookIn(made, log, lathe),
+      cuts: cutsIn(made, log, lathe),
+    };
   },
   /** What stands in the way of one of them. */
   proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {

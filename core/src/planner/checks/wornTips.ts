@@ -1,5 +1,5 @@
 import { practice } from '../../shop';
-import { minutesInCut } from '../../cutting';
+import { inCut } from '../../cutting';
 import type { Job, Shop } from '../../document';
 import type { Finding } from '../../finding';
 import type { Step } from '../../operations';
@@ -9,7 +9,7 @@ import type { Route } from '../route';
 /** Edges that are past half of their life when they come to a finishing cut: no worn edge finishes anything. @source worn-tip, common practice */
 export function wornTips(job: Job, route: Route, shop: Shop): readonly Finding[] {
   const steps = route.setups.flatMap((s) => s.steps);
-  const wearOf = (step: Step) => minutesInCut(step.figures['minutes']) / Math.max(PLACE, step.figures['life']?.value ?? Infinity);
+  const wearOf = (step: Step) => inCut(step.figures) / Math.max(PLACE, step.figures['life']?.value ?? Infinity);
   const tools = new Map<string, { wear: number; finishes: Step | undefined }>();
   for (const step of steps) {
     if (step.tool === undefined || !step.figures['life']) continue;

@@ -1,11 +1,11 @@
-import { stagesOf } from '@obra/core/bench';
+import { lessonsAbout, lessonSaid, stagesOf } from '@obra/core/bench';
 import type { Choice } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
 import { type HoldingChoice, STARTED } from '@obra/core/holding';
 import { barChoice } from '@obra/core/planner';
 import { figure, write, writeSentence } from '@obra/core/quantity';
 import { type Chucking, chuckingOf, type Setup } from '@obra/core/settings';
-import { mmOf } from '@obra/core/shop';
+import { machineOf, mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import useSWR from 'swr';
 import { listSummaries } from '../../data/jobs';
@@ -81,6 +81,11 @@ export function Holding({ view }: { readonly view: JobView }) {
                 spring, finishing
               </Big>
             )}
+            {lessonsAbout(job.issue?.kit ?? shop, machineOf(shop, job.machine)?.id, setup.holding).map((l) => (
+              <div key={l.id} className="quiet size-14">
+                learned: {writeSentence(lessonSaid(l, shop), units)}
+              </div>
+            ))}
             <div className="quiet">
               {ratio?.because
                 .filter((r) => r.rule === 'stick-out')

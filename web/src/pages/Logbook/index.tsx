@@ -1,4 +1,15 @@
-import { calibration, type Calibrated, chipLessons, lessonsOf, type Pace, paceOf } from '@obra/core/bench';
+import {
+  calibration,
+  type Calibrated,
+  chipLessons,
+  lessonsOf,
+  minuteLessons,
+  type Pace,
+  paceOf,
+  type Shown,
+  type ToolRecord,
+  toolsBy,
+} from '@obra/core/bench';
 import type { Lesson, StoredShop } from '@obra/core/document';
 import { figure, writeMinutes } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
@@ -23,6 +34,7 @@ import { FigureNumber } from '../../slate';
 import { askShown } from '../../work/usePlan';
 import { BackUp } from './BackUp';
 import { Foretold, Taken } from './Foretold';
+import { Holds, ToolRecords } from './Holds';
 import { Lessons } from './Lessons';
 import { Readings } from './Readings';
 
@@ -113,6 +125,8 @@ export function Logbook() {
             onRefused={() => tell('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
           />
         )}
+        {shop && <Holds shop={shop.shop} units={units} sizes={shown.sizes} />}
+        {shop && <ToolRecords shop={shop.shop} units={units} tools={shown.tools} />}
         <Foretold foretold={shown.foretold} />
         <Taken pace={shown.pace} />
         <BackUp
@@ -200,9 +214,11 @@ interface Learned {
   readonly lessons: readonly Lesson[];
   readonly foretold: readonly Calibrated[];
   readonly pace: readonly Pace[];
+  readonly sizes: readonly Shown[];
+  readonly tools: readonly ToolRecord[];
 }
 
-const NOTHING: Learned = { lessons: [], foretold: [], pace: [] };
+const NOTHING: Learned = { lessons: [], foretold: [], pace: [], sizes: [], tools: [] };
 
 /** What the records of jobs that were given out show of lathe and tools; worked out apart from the page. */
 async function learnedFrom(lines: readonly MadeLine[], { shop }: StoredShop): Promise<Learned> {
@@ -211,20 +227,24 @@ async function learnedFrom(lines: readonly MadeLine[], { shop }: StoredShop): Pr
     const stored = issued ? await loadJob(id) : undefined;
     if (stored) shown.push(await askShown(stored.job, shop, await loadLog(id)));
   }
+  const sizes = shown.flatMap((s) => s.sizes);
+  const took = shown.flatMap((s) => s.took);
   return {
     lessons: [
-      ...lessonsOf(
-        shown.flatMap((s) => s.sizes),
-        shop,
-        now(),
-      ),
+      ...lessonsOf(sizes, shop, now()),
       ...chipLessons(
         shown.flatMap((s) => s.strings),
         shop,
         now(),
       ),
+      ...minuteLessons(took, shop, now()),
     ],
     foretold: calibration(shown.flatMap((s) => s.off)),
-    pace: paceOf(shown.flatMap((s) => s.took)),
+    pace: paceOf(took),
+    sizes,
+    tools: toolsBy(
+      shown.flatMap((s) => s.cuts),
+      sizes,
+    ),
   };
 }
