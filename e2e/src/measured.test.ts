@@ -67,7 +67,7 @@ it('an own step is put in at the Bench by touch after the one in hand, and is th
   await tap(page, 'own step');
   await fill(page, 'own step after this one', 'deburr with a fine file');
   await fill(page, 'minutes of the own step', 'none');
-  expect(await page.$eval('[aria-label="Own step"] button[type="submit"]', (e) => (e as HTMLButtonElement).disabled)).toBe(true);
+  expect(await page.$eval('[aria-label="Own step"] button[type="submit"]', (e) => (e).disabled)).toBe(true);
   await fill(page, 'minutes of the own step', '1,5');
   await tap(page, 'put it after this step');
   await pressNext(page);
@@ -79,4 +79,33 @@ it('an own step is put in at the Bench by touch after the one in hand, and is th
   await page.setViewport({ width: 1280, height: 800 });
   await sees(page, 'deburr with a fine file');
   await soundAt(page);
+});
+
+it('a knurl is brought to its grown size: half risen, the wheel further in, whole; a slip of the hand is refused', async () => {
+  const { page } = on;
+  await openJob(
+    page,
+    'grip-knob',
+    {},
+    {
+      outside: [row('a', '30', '20'), row('b', '36', '12')],
+      details: [{ id: 'k', on: 'a', kind: 'knurl', at: mm('0'), length: mm('20'), size: mm('straight 1') }],
+    },
+  );
+  await goTo(page, demoUrl(), '/jobs/grip-knob/route', 'give out to the Bench');
+  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await press(page, 'give out to the Bench');
+  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  for (let i = 0; i < 30 && (await page.$('[data-testid="grown"]')) === null; i++) await pressNext(page).then(settle);
+  const says = () => page.$eval('[data-testid="risen"]', (e) => e.getAttribute('data-says'));
+  await type('over the crests of the knurl', '3.00');
+  await sees(page, 'is not this knurl');
+  await type('over the crests of the knurl', '29.75');
+  await page.waitForSelector('[data-says="further"]');
+  await soundAt(page);
+  await type('over the crests of the knurl', '30,02');
+  await page.waitForSelector('[data-says="whole"]');
+  await page.reload();
+  await page.waitForSelector('[data-says="whole"]');
+  expect(await says()).toBe('whole');
 });

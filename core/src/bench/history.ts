@@ -102,7 +102,7 @@ export function cutsIn(plan: Plan, log: readonly Entry[], machine: string): read
   return live.flatMap((e): CutTaken[] => {
     const step = e.kind === 'done' && e.step !== null ? steps.get(e.step) : undefined;
     const feed = step?.figures['feed']?.value;
-    if (!step || step.tool === undefined || feed === undefined) return [];
+    if (step?.tool === undefined || feed === undefined) return [];
     const depth = step.figures['depth']?.value;
     const told = (symptom: string, remedy?: string) =>
       live.some(

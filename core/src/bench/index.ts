@@ -5,6 +5,7 @@ export { boardOf, FIRST_CHECKED, isOwn, minutesTaken, type OnBoard, plannedOrder
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
 export { clocksOf, type Running, WAITS } from './clocks';
+export { type Grown, grownAt } from './grown';
 export { canHold, type CanHold, cutsIn, type CutTaken, type Held, heldBy, type ToolRecord, toolsBy } from './history';
 export { type Joined, joinedAt } from './joined';
 export { cuttingBegan, type Change, changesOf, nameOf } from './changes';

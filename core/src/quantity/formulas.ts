@@ -421,6 +421,22 @@ export const formulas = {
     },
     ({ yields, width, depth, D, d }) => (3 * yields * width * Math.sqrt((2 * depth * D * d) / (D + d))) / 2,
   ),
+  knurlRisen: define(
+    '(over the crests - blank) / (whole - blank)',
+    'what has risen of the height of the knurl, arithmetic',
+    { now: ['diameter', 'over the crests'], blank: ['diameter', 'blank'], whole: ['diameter', 'over the crests when it is whole'] },
+    ({ now, blank, whole }) => (now - blank) / (whole - blank),
+  ),
+  knurlFurther: define(
+    '(whole - over the crests) / what one unit of dial takes off the diameter',
+    'the metal rises by as much as the wheel sinks, common practice: volume is kept',
+    {
+      now: ['diameter', 'over the crests'],
+      whole: ['diameter', 'over the crests when it is whole'],
+      takes: ['ratio', 'diameter for one unit of dial'],
+    },
+    ({ now, whole, takes }) => (whole - now) / takes,
+  ),
   powerOfTorque: define(
     'P = 2 pi n M / 60000',
     'definition of power',

@@ -33,6 +33,7 @@ import { DialIn } from './DialIn';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
 import { JoinedCard } from './Joined';
+import { Knurled } from './Knurled';
 import { MeasuredAt } from './MeasuredAt';
 import { MeasuredWith, ReadSoFar } from './MeasuredWith';
 import { inUnits, nextLabel, speedAndFeed, whatOf, writeBoth } from './measuring';
@@ -245,6 +246,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} answer={answer} onTold={store} />
         <DialIn key={`dial ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
         <JoinedCard key={`join ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} onTold={store} />
+        <Knurled key={`knurl ${step.id} ${String(piece)}`} view={view} step={step} piece={piece} live={live} onTold={store} />
         <Collars key={`collars ${step.id}`} view={view} step={step} setup={setup} piece={piece} live={live} onTold={store} />
         <Clock key={step.id} step={step} piece={piece} live={live} add={add} onStore={store} />
         {ends && <MeasuredAt ends={ends} at={where} units={units} onAt={(at) => setPressed({ at, entries: own.length })} />}
