@@ -42,8 +42,12 @@ export const demoUrl = (): string => process.env['OBRA_DEMO'] ?? '';
 export const emptyUrl = (): string => process.env['OBRA_EMPTY'] ?? '';
 
 /** Starts the real server, on a free port unless one is wanted. */
-export function serve({ demo = false, port = 0 }: { readonly demo?: boolean; readonly port?: number } = {}): Promise<Served> {
-  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...(demo ? ['--demo'] : [])];
+export function serve({
+  demo = false,
+  instruments = false,
+  port = 0,
+}: { readonly demo?: boolean; readonly instruments?: boolean; readonly port?: number } = {}): Promise<Served> {
+  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...(demo ? ['--demo'] : []), ...(instruments ? ['--instruments'] : [])];
   const child: ChildProcess = spawn(process.execPath, args, {
     cwd: root,
     env: { ...process.env, PORT: String(port) },

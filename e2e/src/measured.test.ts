@@ -67,7 +67,7 @@ it('an own step is put in at the Bench by touch after the one in hand, and is th
   await tap(page, 'own step');
   await fill(page, 'own step after this one', 'deburr with a fine file');
   await fill(page, 'minutes of the own step', 'none');
-  expect(await page.$eval('[aria-label="Own step"] button[type="submit"]', (e) => (e).disabled)).toBe(true);
+  expect(await page.$eval('[aria-label="Own step"] button[type="submit"]', (e) => e.disabled)).toBe(true);
   await fill(page, 'minutes of the own step', '1,5');
   await tap(page, 'put it after this step');
   await pressNext(page);

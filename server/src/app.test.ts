@@ -77,8 +77,8 @@ describe('what the page asks the server', () => {
   });
 
   it('whether there is a demo', async () => {
-    expect(await (await fetch(`${bare}/api/config`)).json()).toEqual({ demo: false, version: '0.1.0' });
-    expect(await (await fetch(`${offering}/api/config`)).json()).toEqual({ demo: true, version: '0.1.0' });
+    expect(await (await fetch(`${bare}/api/config`)).json()).toEqual({ demo: false, version: '0.1.0', instruments: false });
+    expect(await (await fetch(`${offering}/api/config`)).json()).toEqual({ demo: true, version: '0.1.0', instruments: false });
     expect((await fetch(`${bare}/api/config`)).headers.get('cache-control')).toBe('no-store');
   });
 

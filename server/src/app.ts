@@ -3,12 +3,15 @@ import express, { type Express, type NextFunction, type Request, type Response }
 import helmet from 'helmet';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { withStandIns } from './standIns';
 
 export interface Options {
   /** folder of the built page */
   readonly web: string;
   /** folder of demo files, offered only when given */
   readonly demo?: string;
+  /** simulated gauges are offered */
+  readonly instruments?: boolean;
   readonly version: string;
 }
 
@@ -43,7 +46,9 @@ export function makeApp(options: Options): Express {
   app.use(compression());
   app.get('/healthz', (_request, response) => response.set('Cache-Control', 'no-store').json({ ok: true, version: options.version }));
   app.get('/api/config', (_request, response) =>
-    response.set('Cache-Control', 'no-store').json({ demo: options.demo !== undefined, version: options.version }),
+    response
+      .set('Cache-Control', 'no-store')
+      .json({ demo: options.demo !== undefined, version: options.version, instruments: options.instruments === true }),
   );
   app.get('/api/demo', (_request, response) => {
     const { demo } = options;
@@ -56,6 +61,7 @@ export function makeApp(options: Options): Express {
     response.set('Cache-Control', 'no-store').json({ files: files.map((name) => `/api/demo/${name}`) });
   });
   if (options.demo !== undefined) app.use('/api/demo', express.static(options.demo, { index: false, cacheControl: false }));
+  if (options.instruments === true) withStandIns(app);
   app.use('/api', (_request, response) => response.status(404).json({ error: 'nothing here' }));
   app.use('/assets', express.static(join(options.web, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
   app.use(express.static(options.web, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));

@@ -7,7 +7,7 @@ import { makeApp } from './app';
 const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
 const demo = process.argv.includes('--demo') ? { demo: join(root, 'demo') } : {};
-const app = makeApp({ web: join(root, 'web', 'dist'), ...demo, version });
+const app = makeApp({ web: join(root, 'web', 'dist'), ...demo, instruments: process.argv.includes('--instruments'), version });
 
 /** Listens on the wanted port, or on the next free one of the twenty after it. */
 function listen(port: number, last: number): Promise<Server> {

@@ -1,2 +1,2 @@
-export { simulated, type SimulatedLathe, type Truth } from './lathe';
+export { type How, simulated, type SimulatedLathe, type Truth } from './lathe';
 export { randomFrom } from './random';

@@ -51,11 +51,18 @@ export interface Truth {
   readonly begins: number;
 }
 
+/** How a pass is run, where it is not run as it should be: times as uneven, as much wear, as warm. */
+export interface How {
+  readonly uneven?: number;
+  readonly wear?: number;
+  readonly warms?: number;
+}
+
 export interface SimulatedLathe {
   /** Dials in by so much (dial units) and takes a cut; `left` is the share of the backlash that was not taken out, 0 where it was come to from the same side. */
-  readonly cut: (dial: number, left?: number) => void;
+  readonly cut: (dial: number, left?: number, how?: How) => void;
   /** A cut at the setting as it stands. */
-  readonly springCut: () => void;
+  readonly springCut: (how?: How) => void;
   /** What the gauge shows now, at the free end where nothing is said. */
   readonly read: (at?: 'held') => number;
   /** Of the work, now, as a careful hand with a contact thermometer would say it: within a degree or two. */
@@ -89,7 +96,7 @@ export function simulated(of: Truth): SimulatedLathe {
     for (let i = 0; i < 30; i++) off = 0.5 * off + 0.5 * (before - of.spring * 0.3 ** (1 - power) * Math.max(off, 0) ** power);
     return Math.max(0, off);
   };
-  const take = () => {
+  const take = (how: How = {}) => {
     const asked = comesOffOf(size - edge);
     const deep = asked / 2;
     let off = asked;
@@ -98,17 +105,17 @@ export function simulated(of: Truth): SimulatedLathe {
       const share = deep / of.leastDepth;
       off = random.even() < 0.5 + 0.5 * share ? asked * (0.55 + 0.45 * share) : asked * 1.15;
     }
-    const uneven = of.builtUp * random.normal();
+    const uneven = (how.uneven ?? 1) * of.builtUp * random.normal();
     const share = asked > 0 ? off / asked : 1;
     off = Math.max(0, off + uneven);
     size -= off;
     held -= Math.max(0, (share * (held - edge - (of.taper ?? 0))) / (1 + (of.heldGives ?? 1) * of.spring) + uneven);
-    edge += of.wear;
-    warmth += 1.5 + of.warms * off;
+    edge += (how.wear ?? 1) * of.wear;
+    warmth += (how.warms ?? 1) * (1.5 + of.warms * off);
     cuts++;
   };
   return {
-    cut: (dial, left = 0) => {
+    cut: (dial, left = 0, how = {}) => {
       const before = dialled;
       dialled += dial * of.takes;
       const [share, by] = of.jumps ?? [0, 0];
@@ -121,7 +128,7 @@ export function simulated(of: Truth): SimulatedLathe {
         of.sticks * random.normal() -
         left * of.backlash;
       edge -= moved;
-      take();
+      take(how);
     },
     springCut: take,
     read: (at) => {

@@ -14,8 +14,8 @@ import { centreOutlines, isCountersink, isPointed, type Outline, type Presented,
  * through by hand.
  */
 
-type Moving = keyof Outline;
-type Standing = 'jaws' | 'chuck' | 'centre' | 'tailstock' | 'steady' | 'part' | 'bar';
+export type Moving = keyof Outline;
+export type Standing = 'jaws' | 'chuck' | 'centre' | 'tailstock' | 'steady' | 'part' | 'bar';
 
 /** Less than this is two surfaces that touch, mm. */
 const TOUCH = 0.002;
@@ -163,13 +163,31 @@ export interface Body {
   readonly outline: Convex;
 }
 
+/** What supports the work: whether a centre is up in its end, and a steady about it. */
+export interface Up {
+  centre: boolean;
+  steady: boolean;
+}
+
+/** What is up when a setup begins. */
+export const upFirst = (setup: Setup, shop: Shop): Up => ({ centre: holdingOf(shop, setup.holding)?.kind === 'centres', steady: false });
+
+/** What a step brings up or takes away. */
+export function comesUp(up: Up, setup: Setup, step: Step): void {
+  if (step.verb === 'support') {
+    up.centre = setup.support.some((s) => s.kind === 'centre');
+    up.steady = setup.support.some((s) => s.kind === 'steady');
+  }
+  if (step.verb === 'withdraw') up.centre = false;
+}
+
 /** What stands beside the tool: jaws and chuck, centre and tailstock where they are up, a steady, the work as it is after the step. */
 export function standingIn(
   setup: Setup,
   step: Step,
   shop: Shop,
   length: number,
-  up: { readonly centre: boolean; readonly steady: boolean },
+  up: Readonly<Up>,
   presented: Presented = 'outside',
   machine?: Machine,
 ): readonly Body[] {
@@ -251,12 +269,14 @@ export interface Contact {
   readonly standing: Standing;
   /** how far they stand in each other, mm */
   readonly by: number;
+  /** on which of the ways it is deepest */
+  readonly way: number;
 }
 
 /** What touches what on the ways of a tool: for each pair the deepest. The cutting point in the work is the cut; coming to it, it is not. */
 export function contactsOf(motions: readonly Motion[], bodies: Outline, standing: readonly Body[]): readonly Contact[] {
   const found = new Map<string, Contact>();
-  for (const motion of motions)
+  for (const [way, motion] of motions.entries())
     for (const moving of ['tool', 'holder', 'carriage'] as const) {
       const swept = sweptAlong(bodies[moving], motion.from, motion.to);
       for (const body of standing) {
@@ -264,7 +284,7 @@ export function contactsOf(motions: readonly Motion[], bodies: Outline, standing
         if (work && moving === 'tool' && motion.cuts) continue;
         const by = overlapOf(swept, body.outline);
         const key = `${moving} ${body.is}`;
-        if (by > TOUCH && by > (found.get(key)?.by ?? 0)) found.set(key, { moving, standing: body.is, by });
+        if (by > TOUCH && by > (found.get(key)?.by ?? 0)) found.set(key, { moving, standing: body.is, by, way });
       }
     }
   return [...found.values()];

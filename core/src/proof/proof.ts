@@ -8,7 +8,7 @@ import { readStep, thingOf } from '../ref';
 import { holdingOf, mmOf, practice } from '../shop';
 import { area, boundsOf, combine, edgesOf, outsideOf, perimeterOf, rectangle, type Region, regionOf } from '../stock';
 import { outlineOf } from '../tooling';
-import { type Contact, contactsOf, localOf, motionsOf, presentedIn, standingIn } from './bodies';
+import { comesUp, type Contact, contactsOf, localOf, motionsOf, presentedIn, standingIn, upFirst } from './bodies';
 
 /** What is proved: the setups of a route as they are worked. */
 interface Worked {
@@ -24,13 +24,9 @@ export function proof(route: Worked, shop: Shop, part: Part, machine?: Machine):
 }
 
 function inSetup(setup: Setup, shop: Shop, part: Part, machine: Machine | undefined): readonly Finding[] {
-  const up = { centre: holdingOf(shop, setup.holding)?.kind === 'centres', steady: false };
+  const up = upFirst(setup, shop);
   return setup.steps.flatMap((step): readonly Finding[] => {
-    if (step.verb === 'support') {
-      up.centre = setup.support.some((s) => s.kind === 'centre');
-      up.steady = setup.support.some((s) => s.kind === 'steady');
-    }
-    if (step.verb === 'withdraw') up.centre = false;
+    comesUp(up, setup, step);
     const tool = shop.tools.find((t) => t.id === step.tool);
     if (!tool) return [];
     if (step.removes.length === 0) return inAir(step);

@@ -632,6 +632,18 @@ export const formulas = {
       return own - growth(own, gaugeAlpha, room - REFERENCE) + over;
     },
   ),
+  readoutSet: define(
+    'the size as measured, at 20 C',
+    'the tool stands where it cut it, common practice',
+    { size: ['diameter', 'measured'] },
+    ({ size }) => size,
+  ),
+  readoutCut: define(
+    'measured - dial x what one unit of dial takes off the size',
+    'the readout counts on the size, common practice',
+    { size: ['diameter', 'measured'], dial: ['length', 'dial'], takes: ['ratio', 'taken by one unit of dial'] },
+    ({ size, dial, takes }) => size - dial * takes,
+  ),
   minutesLearned: define(
     'minutes as reckoned x how many times as long such steps took',
     'the record of this lathe, kept by a person',

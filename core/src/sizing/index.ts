@@ -8,3 +8,4 @@ export { leadingDigits, readReading, readWarmth, wholeReading } from './readRead
 export { coldReadings, kindOfSize, oddsSaid, type Read, runToSize } from './runToSize';
 export { stood } from './stands';
 export type { Advice } from './types';
+export { presetOf } from './preset';

@@ -3,6 +3,7 @@ import { readDrawing } from '@obra/core/drawing';
 import { serve } from '../harness';
 import { cutting } from './cutting';
 import { drawing } from './drawing';
+import { filmFrames } from './film';
 import { holding } from './holding';
 import { manyJobs } from './jobs';
 import { kinds } from './kinds';
@@ -22,6 +23,7 @@ async function page(): Promise<void> {
   await handbook(server.url);
   await typing(server.url);
   await dragging(server.url);
+  await filmFrames(server.url);
   await manyJobs(server.url);
   await server.stop();
 }

@@ -1,13 +1,13 @@
-import { blankJob, type Entry, type Job } from '@obra/core/document';
+import { blankJob, type Entry, type Job, SCHEMA } from '@obra/core/document';
 import type { Page } from 'puppeteer-core';
 import { browse } from '../harness';
 
 const ms = (value: number | undefined) => `${(value ?? NaN).toFixed(0)} ms`;
 const cell = (text: string) => ({ text, units: 'mm' as const });
-const record = (id: string, job: Job) => ({ schema: 7, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
+export const record = (id: string, job: Job) => ({ schema: SCHEMA, id, revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'bench', job });
 
 /** Writes records behind the back of the page. */
-const put = (page: Page, records: readonly (readonly [string, unknown])[]) =>
+export const put = (page: Page, records: readonly (readonly [string, unknown])[]) =>
   page.evaluate(
     (all) =>
       new Promise<void>((resolve, reject) => {

@@ -15,6 +15,7 @@ const DialQuestion = lazy(() => part(() => import('../pages/DialQuestion/index')
 const Jobs = lazy(() => part(() => import('../pages/Jobs/index')).then((m) => ({ default: m.Jobs })));
 const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => ({ default: m.Handbook })));
 const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
+const Practice = lazy(() => part(() => import('../pages/Practice')).then((m) => ({ default: m.Practice })));
 const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
 const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
 
@@ -41,6 +42,8 @@ export function App() {
                     <Route path="/shop/:list" element={<Shop />} />
                     <Route path="/handbook" element={<Handbook />} />
                     <Route path="/handbook/:id" element={<Handbook />} />
+                    <Route path="/practice" element={<Practice />} />
+                    <Route path="/practice/:id" element={<Practice />} />
                     <Route path="/logbook" element={<Logbook />} />
                     <Route path="*" element={<Navigate to="/" replace />} />
                   </Routes>

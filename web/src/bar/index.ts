@@ -1,5 +1,6 @@
 export { pictureFile } from './pictureFile';
 export { BarPicture } from './BarPicture';
+export { mapping, type Mapping } from './mapping';
 export { faceName } from './faceName';
 export { rowNumber } from './rowNumber';
 export { HoldingPicture } from './HoldingPicture';

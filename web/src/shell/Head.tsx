@@ -15,6 +15,7 @@ const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
           <NavLink to="/jobs">Jobs</NavLink>
           <NavLink to="/shop">Shop</NavLink>
           <NavLink to="/handbook">Handbook</NavLink>
+          <NavLink to="/practice">Practice</NavLink>
           <NavLink to="/logbook">Logbook</NavLink>
         </nav>
       )}

@@ -28,6 +28,7 @@ import {
   whatIf,
   type WhatIf,
 } from '@obra/core/planner';
+import { type Film, filmOf } from '@obra/core/proof';
 import { machineOf } from '@obra/core/shop';
 import * as Comlink from 'comlink';
 
@@ -103,6 +104,13 @@ const planner = {
       took: tookIn(made, log, lathe),
       cuts: cutsIn(made, log, lathe),
     };
+  },
+  /** The making of one piece, to be played. */
+  film(job: Job, shop: Shop): Film | undefined {
+    const made = plan(job, shop);
+    const [route] = made.routes;
+    const kit = job.issue?.kit ?? shop;
+    return route && filmOf(route, kit, made.part, machineOf(kit, job.machine));
   },
   /** What stands in the way of one of them. */
   proof(job: Job, shop: Shop, choices: readonly Choice[]): readonly Finding[] {

@@ -1,6 +1,7 @@
 import type { Progress } from '@obra/core/bench';
 import type { Choice, Entry, Job, Shop } from '@obra/core/document';
 import type { Finding } from '@obra/core/finding';
+import type { Film } from '@obra/core/proof';
 import type { Alternative, Batch, HeldSo, Plan, WhatIf } from '@obra/core/planner';
 import * as Comlink from 'comlink';
 import { useEffect } from 'react';
@@ -84,6 +85,12 @@ export async function askProof(job: Job, shop: Shop, choices: readonly Choice[])
 export async function askProgress(job: Job, shop: Shop, log: readonly Entry[]): Promise<Progress> {
   planner ??= Comlink.wrap<Planner>(startWorker());
   return planner.progress(job, shop, log);
+}
+
+/** The making of a job, to be played. */
+export async function askFilm(job: Job, shop: Shop): Promise<Film | undefined> {
+  planner ??= Comlink.wrap<Planner>(startWorker());
+  return planner.film(job, shop);
 }
 
 /** What the record of a job shows of lathe and tools. */

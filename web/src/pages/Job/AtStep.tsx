@@ -18,11 +18,13 @@ import {
 import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { presetOf } from '@obra/core/sizing';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { atHandNow, useAtHand } from '../../data/atHand';
 import { useKeys } from '../../shell/keys';
 import { AdviceCard, FigureNumber, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
+import { useReadings } from '../../instruments';
 import { AfterBreak } from './AfterBreak';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
@@ -51,6 +53,9 @@ import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import { Zeros } from './Zeros';
 import type { JobView } from './view';
+
+const NOT_STORED =
+  'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.';
 
 export type Beside = 'note' | 'own' | 'clock' | 'room' | 'scrap';
 
@@ -97,9 +102,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         if ((await work()) === REFUSED) card.giveBack();
       } catch {
         card.giveBack();
-        setRefused(
-          'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.',
-        );
+        setRefused(NOT_STORED);
       }
     },
     [card],
@@ -131,6 +134,29 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
       for (const one of pressed.entries) await add(one);
       return undefined;
     });
+  // what a gauge says is typed and kept in one: it passes the same doubts as what a hand types. One at a time; a bounce is for keys
+  const hearing = useRef(false);
+  useReadings((said) => {
+    if (!reading || hearing.current) return;
+    const { who } = atHandNow();
+    const pressed = press(lies, { text: said.text, gaugeUnits: said.units, celsius: entry.celsius, units: job.units, room, who }, who);
+    if ('refused' in pressed) {
+      setRefused(writeSentence(pressed.refused, said.units));
+      return;
+    }
+    hearing.current = true;
+    const keep = async () => {
+      try {
+        setRefused(undefined);
+        for (const one of pressed.entries) await add(one);
+      } catch {
+        setRefused(NOT_STORED);
+      } finally {
+        hearing.current = false;
+      }
+    };
+    void keep();
+  });
   useKeys('bench', {
     'space, pagedown': { says: 'next: what the big key says', act: next },
     enter: {
@@ -145,6 +171,15 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
   useEffect(() => {
     if (limits) document.querySelector<HTMLInputElement>('#reading')?.focus({ preventScroll: true });
   }, [limits, own.length]);
+  const preset =
+    sized && advice && sized.kind !== 'thread' && !sized.standsOff && last
+      ? presetOf(
+          advice,
+          machine,
+          sized.axis,
+          (sized.axis === 'cross' && machine?.dials.cross?.reads !== 'diameter' ? 2 : 1) * (sized.kind === 'bore' || sized.kind === 'depth' ? -1 : 1),
+        )
+      : undefined;
   const past = advice?.stands === 'past';
   const close = () => onBeside(undefined);
   // what is not brought to size, nor cut at a speed, is said large in its place
@@ -213,6 +248,14 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         )}
         {sized && advice && advice.stands !== 'in' && (
           <AfterBreak live={live} material={view.part.material} across={sized.limits.nominal} units={units} />
+        )}
+        {preset && (
+          <div className="line" data-testid="preset">
+            Readout: set it to <FigureNumber figure={preset.set} units={units} />, cut at{' '}
+            <span className="large size-24">
+              <FigureNumber figure={preset.cut} units={units} />
+            </span>
+          </div>
         )}
         {sized && limits && sized.kind === 'thread' && (
           <div className="line">

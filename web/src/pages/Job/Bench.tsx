@@ -10,6 +10,7 @@ import { Link } from 'react-router';
 import { useAtHand } from '../../data/atHand';
 import { Head } from '../../shell/Head';
 import { ShopRefused } from '../../shell/ShopRefused';
+import { Speaks } from '../../instruments';
 import { BarPicture } from '../../bar';
 import { AtStep, type Beside } from './AtStep';
 import { Back } from './Back';
@@ -97,6 +98,7 @@ export function Bench({ view }: { readonly view: JobView }) {
         <span className="quiet" data-testid="saved">
           {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}
         </span>
+        <Speaks />
         <Link to={`/jobs/${id}/route`}>leave the Bench</Link>
       </Head>
       <ShopRefused />

@@ -2,6 +2,7 @@ import { REFERENCE } from '@obra/core/quantity';
 import type { Units } from '@obra/core/quantity';
 import { Button, Form } from 'react-bootstrap';
 import { sayRoom, sayWho, useAtHand } from '../../data/atHand';
+import { SpeakingGauges } from '../../instruments';
 import { Warmth } from '../../fields';
 
 interface Props {
@@ -45,6 +46,9 @@ export function RoomHere({ units, onClose }: Props) {
             20 °C again
           </Button>
         )}
+      </div>
+      <div className="mt-2">
+        <SpeakingGauges />
       </div>
       <p className="quiet m-0 mt-2 size-16">
         A piece is taken to be as warm as the room until you say otherwise. Steel and its gauge shrink alike in a cold shop; aluminium, bronze and

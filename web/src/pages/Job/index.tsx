@@ -35,6 +35,7 @@ import { JobSays } from './JobSays';
 import { Route } from './Route';
 import { type Stage, Stages, stages } from './Stages';
 import { TakeOut } from './TakeOut';
+import { PlayedHere, useFilm } from './useFilm';
 import { useMovable } from './useMovable';
 import { useTyping } from './useTyping';
 import { barRadius, type JobView } from './view';
@@ -293,17 +294,30 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
     />
   );
   const [solid, setSolid] = useState(false);
+  const film = useFilm(view, held);
   const empty = part.contour.length === 0;
   const swap = () => setSolid(!solid);
-  useKeys('picture', { v: { says: 'the solid, or the section', act: () => !empty && swap() } });
+  useKeys('picture', {
+    ...(held &&
+      film.may &&
+      !film.asked && { space: { says: 'play the making', act: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement ? false : film.ask()) } }),
+    v: { says: 'the solid, or the section', act: () => !empty && swap() },
+  });
   return (
     <section className="pictured" aria-label="Picture">
-      {!empty && (
+      {held && film.may && !film.asked && (
+        <Button className="looked played noprint" size="sm" variant="outline-dark" aria-keyshortcuts="space" onClick={film.ask}>
+          play
+        </Button>
+      )}
+      {!empty && !film.asked && (
         <Button className={`looked noprint${held ? '' : ' low'}`} size="sm" variant="outline-dark" aria-keyshortcuts="v" onClick={swap}>
           {solid ? 'section' : 'solid'}
         </Button>
       )}
-      {solid && !empty ? (
+      {film.asked ? (
+        <PlayedHere film={film} view={view} />
+      ) : solid && !empty ? (
         <Suspense fallback={<div className="bar" style={{ height: standardHeight() }} />}>
           <SolidPicture
             part={part}

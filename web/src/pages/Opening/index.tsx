@@ -151,7 +151,8 @@ export function Opening() {
           </Suspense>
         )}
         <div className="mt-2">
-          or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link>
+          or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link> &nbsp; never used a lathe?{' '}
+          <Link to="/practice">practise without metal</Link>
         </div>
       </section>
       {drawn ? (

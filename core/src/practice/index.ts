@@ -1,0 +1,5 @@
+export { type Exercise, exercises, setUp } from './exercises';
+export { type Deed, type Outcome, played, type Seen, Stand, type StandGauge, type StandSet } from './stand';
+export { Dialling, fourJawWanted, type JawTurn } from './fourJaw';
+export { type Choice, type Choosing, choosings, tried } from './choosings';
+export { type PracticeFile, readPractice, writePractice } from './practiceFile';

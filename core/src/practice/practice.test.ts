@@ -1,0 +1,172 @@
+/* The simulated stand against closed forms one by one, and whether the exercises can be done: a scripted hand that follows the adviser lands them. */
+import { midShop, startingShop } from '../shop';
+import { choosings, tried } from './choosings';
+import { exercises, setUp } from './exercises';
+import { Dialling, fourJawWanted } from './fourJaw';
+import { byAdvice } from './hand.fixture';
+import { readPractice, writePractice } from './practiceFile';
+import { played, Stand, type StandSet } from './stand';
+import { writeSentence } from '../quantity';
+
+const shop = midShop();
+const named = (id: string) => {
+  const found = exercises.find((e) => e.id === id);
+  if (!found) throw new Error(id);
+  return found;
+};
+/** A stand without any of its own faults but those asked for: what is left is the closed form. */
+const plain = (more: Partial<StandSet['truth']> = {}, own: Partial<StandSet> = {}): StandSet => {
+  const set = setUp(named('two-like-cuts'), 1, shop);
+  const truth = {
+    ...set.truth,
+    cyclic: 0,
+    sticks: 0,
+    jumps: [0, 0] as const,
+    pitchError: 0,
+    backlash: 0,
+    spring: 0,
+    power: 1,
+    leastDepth: 0,
+    builtUp: 0,
+    wear: 0,
+    warms: 0,
+    crests: 0,
+    runout: 0,
+    ...more,
+  };
+  const gauges = set.gauges.map((g) => ({ ...g, truly: { bias: 0, repeat: 0, slips: 0 } }));
+  return { ...set, truth, gauges, touches: 5, starts: 3, ...own };
+};
+const running = { do: 'levers', rpm: 710, feed: 0.1 } as const;
+const stopped = { do: 'levers', rpm: 0, feed: 0.1 } as const;
+const read = (set: StandSet) => ({ do: 'read', gauge: set.gauges[0]?.id ?? '' }) as const;
+
+describe('physics of the stand, one by one', () => {
+  it('a radius dial takes off twice what it shows', () => {
+    const set = plain();
+    const stand = played(set, [running, { do: 'dial', to: 5.2 }, { do: 'pass' }]);
+    // a hand sets to a fiftieth of a division
+    expect(set.begins - stand.outcome().size).toBeCloseTo(0.4, 2);
+  });
+
+  it('what gives way stays on: of a cut with a spring of a quarter four fifths come off (cut / (1 + s))', () => {
+    const set = plain({ spring: 0.25 });
+    const stand = played(set, [running, { do: 'dial', to: 5.2 }, { do: 'pass' }]);
+    expect(set.begins - stand.outcome().size).toBeCloseTo(0.4 / 1.25, 2);
+  });
+
+  it('a handle that is turned back moves nothing until its take-up is out, and nothing again coming in', () => {
+    const set = plain({ backlash: 1 });
+    // backlash 1 on diameter is 0.5 of this dial
+    const base = [running, { do: 'dial', to: 5.5 }, { do: 'pass' }] as const;
+    const back = played(set, [...base, { do: 'dial', to: 5.2 }, { do: 'dial', to: 5.5 }, { do: 'pass' }]);
+    expect(back.outcome().size).toBeCloseTo(played(set, base).outcome().size, 2);
+    const said = played(set, base).act({ do: 'dial', to: 5.2 });
+    expect(said.says).toContain('nothing moves yet');
+    // set to a reading by going out it stands half a millimetre too deep
+    const wrong = played(set, [running, { do: 'dial', to: 5.8 }, { do: 'dial', to: 5.5 }, { do: 'pass' }]);
+    expect(set.begins - wrong.outcome().size).toBeCloseTo(1.6, 2);
+  });
+
+  it('a hot piece reads larger by its growth, and less as it cools: 11.7 millionths a degree (common steel tables)', () => {
+    const set = plain({ warms: 40, cools: 20 });
+    const stand = played(set, [running, { do: 'dial', to: 5.5 }, { do: 'pass' }, stopped]);
+    const hot = stand.act(read(set)).reading ?? 0;
+    const grown = hot - stand.outcome().size;
+    // 1.5 degrees and 40 for each mm that came off
+    expect(grown).toBeCloseTo(25 * 11.7e-6 * (1.5 + 40 * 1) * ratioOf(set), 2);
+    stand.act({ do: 'wait', minutes: 200 });
+    expect((stand.act(read(set)).reading ?? 0) - stand.outcome().size).toBeCloseTo(0, 2);
+  });
+
+  it('a screw that is one in a hundred long takes off one in a hundred more', () => {
+    const long = played(plain({ pitchError: 0.01 }), [running, { do: 'dial', to: 6 }, { do: 'pass' }]).outcome().size;
+    const true_ = played(plain(), [running, { do: 'dial', to: 6 }, { do: 'pass' }]).outcome().size;
+    expect(true_ - long).toBeCloseTo(0.02, 3);
+  });
+
+  it('touches where it touches, cuts air before, and measures only what stands still', () => {
+    const set = plain();
+    const stand = new Stand(set);
+    stand.act(running);
+    expect(stand.act({ do: 'dial', to: 4.9 }).says).toBeUndefined();
+    expect(stand.act({ do: 'pass' }).says).toContain('does not reach');
+    expect(stand.act({ do: 'dial', to: 5.01 }).says).toBe('It touches.');
+    expect(stand.act(read(set)).says).toContain('Stop the spindle');
+    stand.act({ do: 'zero' });
+    expect(stand.dial()).toBeCloseTo(0, 9);
+  });
+});
+
+/** Warmth of a pass goes with its speed. */
+const ratioOf = (set: StandSet): number => Math.min(2, Math.max(0.6, (Math.PI * set.begins * 710) / 1000 / set.speed));
+
+describe('the same number and the same deeds are the same metal', () => {
+  it('to the last digit, through a file', () => {
+    const set = setUp(named('hot'), 77, shop);
+    const stand = byAdvice(set);
+    const file = readPractice(writePractice({ exercise: 'hot', number: 77, lathe: 'mid', deeds: stand.deeds() }));
+    expect(file.ok && played(setUp(named('hot'), file.value.number, shop), file.value.deeds).outcome()).toEqual(stand.outcome());
+  });
+
+  it.each([
+    ['nothing', ''],
+    ['cut off', '{"obra":"practice","exercise":"hot","nu'],
+    ['a job', '{"obra":"job"}'],
+    ['a number', '7'],
+    ['a deed that is none', '{"obra":"practice","exercise":"hot","number":1,"lathe":"m","deeds":[{"do":"fly"}]}'],
+    ['huge', '{"obra":"practice","exercise":"hot","number":1,"lathe":"m","deeds":[{"do":"dial","to":1e300}]}'],
+    [
+      'too many deeds',
+      JSON.stringify({ obra: 'practice', exercise: 'hot', number: 1, lathe: 'm', deeds: Array.from({ length: 2001 }, () => ({ do: 'pass' })) }),
+    ],
+  ])('%s is refused in a sentence', (_, text) => {
+    const read_ = readPractice(text);
+    expect(read_.ok ? '' : writeSentence(read_.problems[0]?.says ?? [], 'mm')).toMatch(/exercise/);
+  });
+});
+
+describe.each(exercises.filter((e) => e.only !== 'touch').map((e) => [e.id, e] as const))('%s', (_, exercise) => {
+  it.each([
+    ['a metric lathe', shop],
+    ['an inch lathe', startingShop()],
+  ])('is done by a hand that follows the adviser, on %s', (_name, of) => {
+    const tries = Array.from({ length: 20 }, (_x, i) => byAdvice(setUp(exercise, i + 1, of), exercise.wrongDial).outcome());
+    const past = tries.filter((t) => t.landed === 'past').length;
+    const landed = tries.filter((t) => t.landed === 'in').length;
+    expect(past).toBeLessThanOrEqual(2);
+    expect(landed).toBeGreaterThanOrEqual(16);
+  });
+});
+
+describe('four jaws', () => {
+  it('three moves by half of what opposite jaws differ bring it within two hundredths', () => {
+    const ends = Array.from({ length: 30 }, (_, i) => {
+      const dialling = new Dialling(i + 1);
+      for (let k = 0; k < 3; k++) dialling.move(Dialling.advised(dialling.read()));
+      return dialling.tir();
+    });
+    expect(ends.filter((tir) => tir <= fourJawWanted).length).toBeGreaterThanOrEqual(27);
+    expect(new Dialling(3).tir()).toBeGreaterThan(0.3);
+  });
+});
+
+describe('exercises of choosing', () => {
+  it.each(choosings.map((c) => [c.id, c] as const))('%s: some way is good, and each wrong thing says why', (_, choosing) => {
+    const sets = choosing.sets(5);
+    const all = sets.reduce<Record<string, string>[]>((so, c) => so.flatMap((one) => c.choices.map((x) => ({ ...one, [c.key]: x.value }))), [{}]);
+    const good = all.filter((set) => tried(choosing, 5, set)?.good === true);
+    expect(good.length).toBeGreaterThan(0);
+    expect(good.length).toBeLessThan(all.length / 4);
+    for (const set of all) expect(tried(choosing, 5, set)?.says.length).toBeGreaterThan(0);
+    expect(tried(choosing, 5, {})).toBeUndefined();
+  });
+
+  it('a minus pin of class ZZ may be 0.005 under its mark, so that much less is proved (ASME B89.1.5 classes, from memory)', () => {
+    const pins = choosings.find((c) => c.id === 'pins');
+    const [least] = pins?.sets(5) ?? [];
+    const said = writeSentence(pins?.asks(5) ?? [], 'mm');
+    const goes = Number(/marked ([\d.]+)/.exec(said)?.[1]);
+    expect(least?.choices[0]?.value).toBe((goes - 0.005).toFixed(3));
+  });
+});

@@ -1,0 +1,159 @@
+/* Practice: touched off and brought to size by keys and by touch on the simulated lathe, with the adviser beside and without; kept, shared by its number and as a file; a file of something else refused. */
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoUrl, downloads, fill, goTo, pageForEach, press, sees, settle, tap } from './harness';
+import { soundAt } from './layout';
+
+const on = pageForEach();
+const LABEL = 'turn the handle until its dial shows';
+const turn = async (mm: number) => {
+  await fill(on.page, LABEL, mm.toFixed(3));
+  await on.page.keyboard.press('Enter');
+};
+const reads = (id: string) => on.page.$eval(`[data-testid="${id}"]`, (e) => e.textContent);
+const out = () => on.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+
+/** Comes in by steps until the tool scratches; where the dial stands then. */
+async function touchOff(): Promise<number> {
+  const begin = Number(await reads('dial'));
+  for (let mm = begin + 0.1; mm < begin + 4; mm += 0.1) {
+    await turn(mm);
+    if (await on.page.evaluate(() => document.querySelector('.practice-log')?.textContent.includes('touches') ?? false)) return mm;
+  }
+  throw new Error('it never touched');
+}
+
+it('a journal to 25 h6 by the advice, by keys: come in from outside, pass, stop, measure, dial; what the metal was stands at the end and is kept', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/two-like-cuts?lathe=mid&number=2', 'start the spindle');
+  await out();
+  await page.keyboard.press('s');
+  let at = (await touchOff()) + 0.1;
+  await turn(at);
+  await out();
+  await page.keyboard.press('p');
+  await page.click('#adviser');
+  for (let i = 0; i < 24; i++) {
+    const next = await page.$eval('[data-testid="advice"]', (e) => e.getAttribute('data-next'));
+    if (next === 'stop' || next === 'changeGauge') break;
+    await out();
+    if (next === 'cut' || next === 'twoCuts' || next === 'springCut') {
+      const dial = await page.$eval('[data-testid="advice"] .big, [data-testid="advice"] .large', (e) =>
+        Number(/[\d.]+/.exec(e.textContent)?.[0] ?? '0'),
+      );
+      await page.keyboard.press('s');
+      at += dial;
+      await turn(at - 1);
+      await turn(at);
+      await out();
+      await page.keyboard.press('p');
+    }
+    if (await page.evaluate(() => document.body.innerText.includes('spindle turns'))) await page.keyboard.press('s');
+    await out();
+    await page.keyboard.press('m');
+  }
+  await soundAt(page);
+  await press(page, 'let it go: it is as it is');
+  const said = await reads('ended');
+  const size = Number(/The metal is ([\d.]+)/.exec(said)?.[1]);
+  // brought within some micrometres of its limits: the rest is emery
+  expect(size).toBeLessThan(25.006);
+  expect(size).toBeGreaterThan(24.98);
+  await sees(page, 'the advice would have dialled');
+  await sees(page, 'gave way by');
+  const files = await downloads(page);
+  await press(page, 'as a file');
+  const file = await files.next();
+  const text = readFileSync(file, 'utf8');
+  await soundAt(page);
+  await goTo(page, demoUrl(), '/practice', 'Two like cuts');
+  await sees(page, 'cuts, ');
+  // the file is the same metal and the same deeds
+  const dir = mkdtempSync(join(tmpdir(), 'obra-practice-'));
+  const again = join(dir, 'again.json');
+  writeFileSync(again, text);
+  const input = await page.waitForSelector('input[type="file"]');
+  await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(again);
+  await sees(page, 'as in the file: next of');
+  for (let i = 0; i < 120; i++) {
+    const more = await page.evaluate(() => {
+      const button = [...document.querySelectorAll('button')].find((b) => b.innerText.startsWith('as in the file'));
+      button?.click();
+      return button !== undefined;
+    });
+    if (!more) break;
+  }
+  await page.waitForSelector('[data-testid="ended"]');
+  expect(await reads('ended')).toContain(`The metal is ${size.toFixed(3)}`);
+  rmSync(dir, { recursive: true });
+  files.remove();
+});
+
+it('the handle goes by arrow keys, and back through its take-up moves nothing', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/backlash?lathe=mid&number=1', 'start the spindle');
+  const before = Number(await reads('dial'));
+  await page.$eval('[role="slider"]', (e) => (e as unknown as { focus: () => void }).focus());
+  await page.keyboard.press('ArrowUp');
+  expect(Number(await reads('dial'))).toBeCloseTo(before + 0.02, 6);
+  await page.keyboard.down('Shift');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.up('Shift');
+  expect(Number(await reads('dial'))).toBeCloseTo(before + 0.022, 6);
+  await page.keyboard.press('ArrowDown');
+  await sees(page, 'nothing moves yet');
+  await fill(page, LABEL, 'no size');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[role="alert"]');
+});
+
+it('by touch at 1024x768: parting is set and tried until it parts, four jaws by half of the difference', async () => {
+  const { page } = on;
+  await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
+  await goTo(page, demoUrl(), '/practice/parting', 'try it');
+  for (const words of ['45 mm', '40 mm', 'at centre', 'locked', 'half of that and less, 400 rpm', 'steady, 0.05 mm/rev', 'into the slot'])
+    await tap(page, words);
+  await tap(page, 'try it');
+  await sees(page, 'climbs on the blade');
+  await tap(page, '8 mm');
+  await tap(page, '18 mm');
+  await tap(page, 'try it');
+  await sees(page, 'It parts');
+  await goTo(page, demoUrl(), '/practice/four-jaw?number=4', 'jaw 1');
+  await page.click('#jaw-adviser');
+  for (let i = 0; i < 3; i++) {
+    const advice = await reads('jaw-advice');
+    const [one = '0', two = '0'] = [...advice.matchAll(/([+−][\d.]+) towards/g)].map((m) => m[1] ?? '0');
+    await fill(page, 'move towards jaw 1', one);
+    await fill(page, 'move towards jaw 2', two);
+    await tap(page, 'move it, and read again');
+    await settle();
+  }
+  await tap(page, 'it is true enough');
+  expect(Number(/within ([\d.]+)/.exec(await reads('ended'))?.[1])).toBeLessThanOrEqual(0.03);
+  await page.setViewport({ width: 1280, height: 800 });
+  await goTo(page, demoUrl(), '/practice', 'Parting without a grab');
+  await sees(page, 'A four-jaw chuck');
+  await soundAt(page);
+});
+
+it('a file that is no exercise is refused in a sentence, an exercise that is none says so', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice', 'Touch off');
+  const dir = mkdtempSync(join(tmpdir(), 'obra-practice-'));
+  for (const [name, text, words] of [
+    ['cut.json', '{"obra":"practice","exer', 'this is no exercise'],
+    ['job.json', '{"obra":"job"}', 'holds a job, not an exercise'],
+    ['other.json', '{"obra":"practice","exercise":"flying","number":1,"lathe":"mid","deeds":[]}', 'an exercise that is not here'],
+  ] as const) {
+    const path = join(dir, name);
+    writeFileSync(path, text);
+    const input = await page.waitForSelector('input[type="file"]');
+    await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(path);
+    await sees(page, words);
+  }
+  rmSync(dir, { recursive: true });
+  await goTo(page, demoUrl(), '/practice/flying', 'No such exercise');
+  await goTo(page, demoUrl(), '/practice/hot?number=1e99&lathe=moon', 'number 1');
+});

@@ -1,0 +1,46 @@
+import useSWR from 'swr';
+import * as z from 'zod';
+import { alone, read, write } from './store';
+
+const KEY = 'practice';
+const MOST = 200;
+
+/** What somebody did of an exercise, and how it ended. */
+const Practised = z.strictObject({
+  exercise: z.string().max(60),
+  number: z.int(),
+  lathe: z.string().max(60),
+  at: z.string(),
+  /** how it ended: 'in', 'more', 'past', 'done', 'not yet' */
+  ended: z.string().max(20),
+  cuts: z.int(),
+  readings: z.int(),
+  minutes: z.number(),
+  /** what was read, in order, mm */
+  run: z.array(z.number()).max(60),
+});
+export type Practised = z.infer<typeof Practised>;
+
+/** What stands in storage, what reads of it. */
+async function load(): Promise<readonly Practised[]> {
+  const all = z.array(z.unknown()).safeParse(await read(KEY));
+  return all.success ? all.data.flatMap((one) => Practised.safeParse(one).data ?? []) : [];
+}
+
+/** What was practised in this browser, the last first; never among the records of the shop. Storage that refuses costs only this. */
+export function usePractised(): { readonly done: readonly Practised[]; readonly keep: (one: Practised) => void } {
+  const { data = [], mutate } = useSWR(KEY, load);
+  return {
+    done: data,
+    keep: (one) =>
+      void mutate(
+        async () =>
+          alone(KEY, async () => {
+            const next = [one, ...(await load())].slice(0, MOST);
+            await write(KEY, next).catch(() => undefined);
+            return next;
+          }),
+        { optimisticData: (now) => [one, ...(now ?? [])], revalidate: false },
+      ),
+  };
+}

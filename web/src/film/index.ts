@@ -1,0 +1,1 @@
+export { Making } from './Making';

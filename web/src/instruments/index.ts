@@ -1,0 +1,2 @@
+export { useReadings } from './instruments';
+export { Speaks, SpeakingGauges } from './SpeakingGauges';
