@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoUrl, downloads, fill, goTo, pageForEach, press, sees, settle, tap } from './harness';
+import { demoUrl, downloads, fill, goTo, pageForEach, press, sees, settle, stored, takeCut, tap, untilStep } from './harness';
 import { soundAt } from './layout';
 
 const on = pageForEach();
@@ -132,6 +132,19 @@ it('by touch at 1024x768: parting is set and tried until it parts, four jaws by 
   }
   await tap(page, 'it is true enough');
   expect(Number(/within ([\d.]+)/.exec(await reads('ended'))?.[1])).toBeLessThanOrEqual(0.03);
+  await goTo(page, demoUrl(), '/practice/two-collars?number=2', 'it stands right');
+  await page.click('#collar-adviser');
+  for (let i = 0; i < 3; i++) {
+    const told = await reads('collar-advice');
+    const by = /[\d.]+/.exec(told)?.[0] ?? '0';
+    if (Number(by) < 0.01) break;
+    await tap(page, told.includes('further over') ? 'further over' : 'back');
+    await fill(page, 'move the tailstock by', by);
+    await tap(page, 'move it, and turn collars again');
+    await settle();
+  }
+  await tap(page, 'it stands right');
+  expect(Number(/off by ([\d.]+)/.exec(await reads('ended'))?.[1])).toBeLessThanOrEqual(0.03);
   await page.setViewport({ width: 1280, height: 800 });
   await goTo(page, demoUrl(), '/practice', 'Parting without a grab');
   await sees(page, 'A four-jaw chuck');
@@ -156,4 +169,30 @@ it('a file that is no exercise is refused in a sentence, an exercise that is non
   rmSync(dir, { recursive: true });
   await goTo(page, demoUrl(), '/practice/flying', 'No such exercise');
   await goTo(page, demoUrl(), '/practice/hot?number=1e99&lathe=moon', 'number 1');
+});
+
+it('a job is rehearsed at the Bench on simulated metal: marked, brought in by its own readings, and never in the Logbook', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'rehearse');
+  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await press(page, 'rehearse');
+  await page.waitForSelector('[data-testid="rehearsal"]', { timeout: 20_000 });
+  await untilStep(page, '18.979');
+  const next = () => page.$eval('[data-testid="advice"]', (e) => e.getAttribute('data-next'));
+  for (let i = 0; i < 14; i++) {
+    const what = await next().catch(() => null);
+    if (what === 'stop' || what === null) break;
+    if (what === 'measure' || what === 'ask' || what === 'wait') await press(page, 'measure, rehearsed');
+    else await takeCut(page).catch(() => undefined);
+    await settle();
+  }
+  const kinds = Object.entries(await stored(page)).flatMap(([key, e]) => (key.startsWith('log/') ? [(e as { kind: string }).kind] : []));
+  expect(kinds.filter((k) => k === 'reading').length).toBeGreaterThanOrEqual(2);
+  expect(kinds.filter((k) => k === 'cut').length).toBeGreaterThanOrEqual(1);
+  await page.reload();
+  await page.waitForSelector('[data-testid="next"]', { timeout: 20_000 });
+  await soundAt(page);
+  await goTo(page, demoUrl(), '/logbook', 'Backup');
+  await settle();
+  expect(await page.evaluate(() => document.body.innerText.includes('rehearsed'))).toBe(false);
 });

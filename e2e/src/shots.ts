@@ -35,18 +35,25 @@ await page.waitForFunction(
 await shot('jobs');
 await goTo(page, server.url, '/jobs/sheave-axle/drawing', 'edge to A');
 await shot('drawing');
-for (const [name, job] of [
-  ['drawing-spindle', 'windlass-spindle'],
-  ['drawing-ring', 'chainplate-ring'],
-] as const) {
-  await goTo(page, server.url, `/jobs/${job}/drawing`, 'edge to A');
-  await shot(name);
-}
 await goTo(page, server.url, '/jobs/windlass-spindle/drawing', 'edge to A');
+await shot('drawing-spindle');
 await press(page, 'solid');
 await press(page, 'quarter out');
 await page.waitForSelector('canvas[data-shown="quarter"]');
 await shot('solid');
+await goTo(page, server.url, '/practice/two-like-cuts?lathe=mid&number=2', 'start the spindle');
+await press(page, 'start the spindle');
+for (let mm = 3; mm < 8; mm += 0.1) {
+  await page.$eval('[aria-label="turn the handle until its dial shows"]', (e) => (e as HTMLInputElement).select());
+  await page.type('[aria-label="turn the handle until its dial shows"]', mm.toFixed(2));
+  await page.keyboard.press('Enter');
+  if (await page.evaluate(() => document.querySelector('.practice-log')?.textContent.includes('touches') ?? false)) break;
+}
+await press(page, 'a pass at this setting');
+await page.click('[aria-label="Levers"] button');
+await press(page, 'measure: micrometer');
+await page.click('#adviser');
+await shot('practice');
 await goTo(page, server.url, '/jobs/windlass-spindle/holding', 'Out of the rack');
 await shot('holding');
 await goTo(page, server.url, '/jobs/pintle-pin/holding', 'Out of the rack');

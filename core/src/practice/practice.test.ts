@@ -6,6 +6,7 @@ import { Dialling, fourJawWanted } from './fourJaw';
 import { byAdvice } from './hand.fixture';
 import { readPractice, writePractice } from './practiceFile';
 import { played, Stand, type StandSet } from './stand';
+import { TwoCollars, twoCollars } from './twoCollars';
 import { writeSentence } from '../quantity';
 
 const shop = midShop();
@@ -148,6 +149,32 @@ describe('four jaws', () => {
     });
     expect(ends.filter((tir) => tir <= fourJawWanted).length).toBeGreaterThanOrEqual(27);
     expect(new Dialling(3).tir()).toBeGreaterThan(0.3);
+  });
+});
+
+describe('a taper by two collars', () => {
+  it('the tailstock moved by the taper that is missing over half of the bar comes within two hundredths in three moves', () => {
+    const ends = Array.from({ length: 30 }, (_, i) => {
+      const bar = new TwoCollars(i + 1);
+      const first = Math.abs(bar.off());
+      for (let k = 0; k < 3; k++) {
+        const advised = TwoCollars.advised(bar.turn());
+        bar.move((advised.further ? 1 : -1) * advised.value);
+      }
+      return [first, Math.abs(bar.off())] as const;
+    });
+    expect(ends.every(([first]) => first > 0.2)).toBe(true);
+    expect(ends.filter(([, off]) => off <= twoCollars.within).length).toBeGreaterThanOrEqual(27);
+  });
+
+  it('set over by s, a bar of length L is 2 s / L of diameter thicker for each mm (elementary geometry)', () => {
+    const bar = new TwoCollars(5);
+    const [a1, b1] = bar.turn();
+    bar.move(1);
+    const [a2, b2] = bar.turn();
+    const { between, free, held } = twoCollars;
+    // one millimetre, give or take what a clamp moves it
+    expect(b2 - a2 - (b1 - a1)).toBeCloseTo((2 * (held - free)) / between, 0);
   });
 });
 

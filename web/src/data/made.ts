@@ -1,5 +1,6 @@
 import { recordOf } from '@obra/core/bench';
 import type { StoredShop } from '@obra/core/document';
+import { isRehearsal } from '@obra/core/practice';
 import * as z from 'zod';
 import { loadLog } from './entries';
 import { loadJob } from './jobs';
@@ -53,6 +54,8 @@ export async function listMade(shop: StoredShop): Promise<{ readonly lines: read
   const counts = new Map<string, number>();
   for (const key of entries) {
     const id = key.slice('log/'.length, key.lastIndexOf('/'));
+    // what was rehearsed was not made
+    if (isRehearsal(id)) continue;
     counts.set(id, (counts.get(id) ?? 0) + 1);
   }
   const known = new Map(unstored);

@@ -17,7 +17,8 @@ import {
 } from '@obra/core/bench';
 import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
-import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { isRehearsal, rehearsedReading } from '@obra/core/practice';
+import { write, writeExact, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { presetOf } from '@obra/core/sizing';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -134,6 +135,22 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
       for (const one of pressed.entries) await add(one);
       return undefined;
     });
+  const rehearsed = isRehearsal(view.id);
+  // the metal of a rehearsal is simulated: what its gauge shows goes the way of every reading
+  const measureRehearsed = () => {
+    const told = rehearsedReading(job, at, { id: view.id, piece, step: step.id, where });
+    if (!told) return;
+    void store(async () => {
+      const warmth = Math.abs(told.celsius - 20) >= 2 ? `${String(told.celsius)}C` : '';
+      const pressed = press(lies, { text: writeExact(told.mm, 'mm'), gaugeUnits: 'mm', celsius: warmth, units: 'mm' });
+      if ('refused' in pressed) {
+        setRefused(writeSentence(pressed.refused, job.units));
+        return REFUSED;
+      }
+      for (const one of pressed.entries) await add(one);
+      return undefined;
+    });
+  };
   // what a gauge says is typed and kept in one: it passes the same doubts as what a hand types. One at a time; a bounce is for keys
   const hearing = useRef(false);
   useReadings((said) => {
@@ -314,6 +331,11 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           {sized?.plain && advice && wantsReading(advice) && advice.next === 'measure' && !inByDial(sized, advice) && (
             <Button variant="outline-light" data-testid="by-dial" onClick={() => void store(() => add(doneAs(step, plan, piece)))}>
               done by the dial
+            </Button>
+          )}
+          {rehearsed && reading && !picked && (
+            <Button variant="outline-light" onClick={measureRehearsed}>
+              measure, rehearsed
             </Button>
           )}
           {advice?.next === 'indexTip' && (

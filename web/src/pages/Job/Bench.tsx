@@ -1,6 +1,7 @@
 import './bench.css';
 import './benchSide.css';
 import { benchState } from '@obra/core/bench';
+import { isRehearsal } from '@obra/core/practice';
 import { toolIn } from '@obra/core/proof';
 import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { machineOf } from '@obra/core/shop';
@@ -98,6 +99,11 @@ export function Bench({ view }: { readonly view: JobView }) {
         <span className="quiet" data-testid="saved">
           {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}
         </span>
+        {isRehearsal(id) && (
+          <strong className="out" data-testid="rehearsal">
+            rehearsal
+          </strong>
+        )}
         <Speaks />
         <Link to={`/jobs/${id}/route`}>leave the Bench</Link>
       </Head>
@@ -116,7 +122,11 @@ export function Bench({ view }: { readonly view: JobView }) {
         height={tall}
       />
       <Stages id={id} stage="bench" view={view} inHand={at?.step} />
-      {!job.issue || !plan ? (
+      {job.issue && !plan ? (
+        <main className="bench">
+          <h1 role="status">The sheet comes</h1>
+        </main>
+      ) : !job.issue || !plan ? (
         <main className="bench">
           <div>
             <h1>Not given out yet</h1>

@@ -15,6 +15,7 @@ import { Batches } from './Batches';
 import { GiveOut } from './GiveOut';
 import { AddOwnStep } from './OwnSteps';
 import { OtherWays } from './OtherWays';
+import { Rehearse } from './Rehearse';
 import { StepSlate } from './StepSlate';
 import { wayInHand } from './wayInHand';
 import { stepSaid, type JobView } from './view';
@@ -69,6 +70,7 @@ export function Route({ view }: { readonly view: JobView }) {
             <WayChoice key={w.key} way={w} view={view} />
           ))}
           <span className="ms-auto" />
+          <Rehearse view={view} />
           <GiveOut view={view} />
         </div>
         <details className="noprint mb-2">

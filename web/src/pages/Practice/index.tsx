@@ -13,6 +13,7 @@ import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { ChooseView } from './ChooseView';
+import { CollarsView } from './CollarsView';
 import { FourJawView } from './FourJawView';
 import { lathes, latheIdOf, shopOf } from './lathes';
 import { StandView } from './StandView';
@@ -29,8 +30,14 @@ const FOUR_JAW: Line = {
   title: 'A four-jaw chuck in three moves',
   says: ['Work that stands off the middle, an indicator on it: true within two hundredths in three moves.'],
 };
+const COLLARS: Line = {
+  id: 'two-collars',
+  title: 'A taper set over by two collars',
+  says: ['A tailstock set over by eye, tried by two collars turned at one setting, and moved until the taper is the one that is wanted.'],
+};
 const all: readonly Line[] = [
   ...exercises.map((e) => ({ id: e.id, title: e.title, says: e.asks })),
+  COLLARS,
   FOUR_JAW,
   ...choosings.map((c) => ({ id: c.id, title: c.title, says: c.asks(1) })),
 ];
@@ -102,6 +109,8 @@ export function Practice() {
         )
       ) : id === FOUR_JAW.id ? (
         <FourJawView key={key} number={number} units={units} onAnother={(n) => to({ number: n })} />
+      ) : id === COLLARS.id ? (
+        <CollarsView key={key} number={number} units={units} onAnother={(n) => to({ number: n })} />
       ) : choosing ? (
         <ChooseView key={key} choosing={choosing} number={number} units={units} onAnother={(n) => to({ number: n })} />
       ) : (
