@@ -50,6 +50,12 @@ const screens: readonly (readonly [path: string, words: string])[] = [
   ['/handbook/press-fits', 'The hub yields'],
   ['/handbook/bolt-circle?n=11', 'an odd circle'],
   ['/handbook/wires?d=nonsense', 'is no thread of this table'],
+  ['/practice', 'Two like cuts'],
+  ['/practice/two-like-cuts?lathe=mid', 'start the spindle'],
+  ['/practice/two-like-cuts?lathe=small', 'start the spindle'],
+  ['/practice/two-collars', 'it stands right'],
+  ['/practice/four-jaw', 'jaw 1'],
+  ['/practice/pins', 'try it'],
 ];
 
 const sizes = [
