@@ -106,6 +106,7 @@ describe('an empty store', () => {
       'Jobs',
       'Shop',
       'Handbook',
+      'Practice',
       'Logbook',
     ]);
     await press(fresh.page, 'new job');
