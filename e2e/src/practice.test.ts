@@ -196,3 +196,24 @@ it('a job is rehearsed at the Bench on simulated metal: marked, brought in by it
   await settle();
   expect(await page.evaluate(() => document.body.innerText.includes('rehearsed'))).toBe(false);
 });
+
+it('a word of the trade is found by any of its names, by the finder and at its dotted line', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/words?w=saddle', 'Words of the trade');
+  await sees(page, 'What slides along the bed');
+  await fill(page, 'find a word', 'nothing of that kind zzz');
+  await sees(page, 'No word of the trade is called so here');
+  await fill(page, 'find a word', '');
+  await soundAt(page);
+  await out();
+  await page.keyboard.press('/');
+  await page.waitForSelector('[role="combobox"]');
+  await page.keyboard.type('TIR');
+  await sees(page, 'from its lowest to its highest');
+  await page.keyboard.press('Escape');
+  await goTo(page, demoUrl(), '/jobs/pintle-pin/holding', 'Saw or pull out');
+  await press(page, 'TIR');
+  await sees(page, 'It is twice how far the middle is off');
+  await page.keyboard.press('Escape');
+  await page.waitForFunction(() => !document.body.innerText.includes('It is twice how far'));
+});

@@ -183,7 +183,7 @@ describe('the Shop page', () => {
   });
 
   it('a way of working is chosen with its reasons beside it, and the next plan follows it', async () => {
-    await press(page, 'Ways of working 14');
+    await press(page, 'Ways of working 15');
     await sees(page, 'no chatter on long or hollow pieces');
     await page.click('input[name="severing"][value="saw"]');
     await saved(page);

@@ -19,7 +19,7 @@ export { madeBy } from './made';
 export { stillToBeDone } from './pastLimit';
 export { type DialledPass, passesOf, passesTaken, passTaken } from './passes';
 export { type TypedBack, typedBack } from './typedBack';
-export { type Bare, type Card, doneAs, inByDial, press, readAt, wantsReading } from './press';
+export { type Bare, type Card, doneAs, inByDial, press, readAt, wantsReading, type Typed, type Written } from './press';
 export { openStops, type Progress, progressOf, stagesOf } from './progress';
 export { type JobRecord, recordOf } from './record';
 export { releaseOf } from './release';

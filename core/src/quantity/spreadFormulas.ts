@@ -48,7 +48,7 @@ export const spreadFormulas = {
 
 /**
  * Student's t that 19 in 20 lie within, both sides, for so many degrees of freedom, four and more; within 0.001.
- * @source Abramowitz and Stegun 26.7.5, expansion about the normal, from memory @example studentOf(10) // 2.228
+ * @source Abramowitz and Stegun 26.7.5, expansion about the normal, from memory @example Math.round(1000 * studentOf(10)) // 2228
  */
 export function studentOf(freedom: number): number {
   const z = 1.959964;

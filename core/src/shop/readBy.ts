@@ -29,7 +29,7 @@ export const readBy = (reading: number, { room }: TakenIn, gauge: Pick<Gauge, 'r
   return own + growth(own, GAUGE_ALPHA, (room ?? REFERENCE) - REFERENCE);
 };
 
-/** The same at 20 degrees, mm. @param alpha of the piece, millionths a degree @example coldBy(25, { celsius: 10, room: 10 }, undefined, 11.5) // 25 */
+/** The same at 20 degrees, mm. @param alpha of the piece, millionths a degree @example Math.abs(coldBy(25, { celsius: 10, room: 10 }, undefined, 11.5) - 25) < 1e-6 // true */
 export const coldBy = (reading: number, taken: TakenIn, gauge: Pick<Gauge, 'reads'> | undefined, alpha: number): number =>
   atReference(readBy(reading, taken, gauge), alpha, warmthOf(taken));
 

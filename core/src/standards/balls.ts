@@ -7,7 +7,7 @@ import { bestWire, type Profile, profiles, radians, rangeOf, type WireForm } fro
 /**
  * What is measured over a pair of balls in an inside thread, from the far side of one to the far side of the other, mm, corrected for the lead angle.
  * @source M = E + (P/2) cot a - W (sqrt(cosec^2 a + cot^2 a tan^2 s) - 1) with tan s = lead / (pi E): geometry of the flank, the counterpart of the three wires
- * @example overBalls({ pitchDiameter: 10.863, pitch: 1.75, half: 30 }, 1.01) // about 11.37
+ * @example Math.round(100 * overBalls({ pitchDiameter: 10.863, pitch: 1.75, half: 30 }, 1.01)) // 1137
  */
 export function overBalls({ pitchDiameter, pitch, half, lead = pitch }: WireForm, ball: number): number {
   const a = radians(half);

@@ -1,6 +1,6 @@
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { shopTables } from '@obra/core/shop';
-import { BookOpen, Clock, FileText, type LucideIcon, SquareArrowOutUpRight } from 'lucide-react';
+import { BookOpen, Clock, FileText, type LucideIcon, SquareArrowOutUpRight, WholeWord } from 'lucide-react';
 import { type KeyboardEvent, useId, useMemo, useRef, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
@@ -11,7 +11,7 @@ import { KeyList } from './KeyList';
 import { Finding } from './search';
 import { useUnits } from './units';
 
-type Group = 'lately' | 'jobs' | 'pages' | 'handbook';
+type Group = 'lately' | 'jobs' | 'pages' | 'handbook' | 'words';
 
 interface Place {
   readonly to: string;
@@ -21,7 +21,13 @@ interface Place {
   readonly words?: string;
 }
 
-const groups: Readonly<Record<Group, LucideIcon>> = { lately: Clock, jobs: FileText, pages: SquareArrowOutUpRight, handbook: BookOpen };
+const groups: Readonly<Record<Group, LucideIcon>> = {
+  lately: Clock,
+  jobs: FileText,
+  pages: SquareArrowOutUpRight,
+  handbook: BookOpen,
+  words: WholeWord,
+};
 /** Of each group so many are shown. */
 const EACH = 6;
 /** So many places are remembered. */
@@ -29,18 +35,25 @@ const LATELY = 8;
 
 /** What the standards say of a text, the page of the Handbook it belongs to, and every page by its words. */
 async function answersTo(text: string, units: Units) {
-  const { calculators, lookUp, placeFor } = await import('./lookUp');
+  const { calculators, lookUp, placeFor, wordNamed, words } = await import('./lookUp');
+  const word = wordNamed(text);
   const place = placeFor(text);
   const title = calculators.find((c) => c.id === place?.calculator)?.title ?? '';
   return {
     text,
-    results: lookUp(text, units),
+    results: [...(word ? [{ says: [`${word.word}: ${word.says}`], source: 'words of the trade' }] : []), ...lookUp(text, units)],
     place: place && {
       to: `/handbook/${place.calculator}?${new URLSearchParams({ d: place.d, ...(units === 'in' && { u: 'in' }) }).toString()}`,
       says: `${title}, ${place.d}`,
       group: 'handbook' as const,
     },
     calculators: calculators.map((c) => ({ to: `/handbook/${c.id}`, says: c.title, group: 'handbook' as const, words: `handbook ${c.words}` })),
+    words: words.map((w) => ({
+      to: `/practice/words?w=${encodeURIComponent(w.word)}`,
+      says: w.word,
+      group: 'words' as const,
+      words: `word ${(w.also ?? []).join(' ')}`,
+    })),
   };
 }
 
@@ -51,6 +64,8 @@ const pages: readonly Place[] = [
   ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}`, group: 'pages' as const })),
   { to: '/shop/ways', says: 'Shop: ways of working', group: 'pages' },
   { to: '/handbook', says: 'Handbook', group: 'pages' },
+  { to: '/practice', says: 'Practice, never used a lathe', group: 'pages' },
+  { to: '/practice/words', says: 'Words of the trade', group: 'pages' },
   { to: '/logbook', says: 'Logbook, backup', group: 'pages' },
 ];
 const stages = ['drawing', 'holding', 'route', 'bench', 'inspection'] as const;
@@ -99,8 +114,9 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
       ),
       ...pages,
       ...(known?.calculators ?? []),
+      ...(known?.words ?? []),
     ],
-    [data, known?.calculators],
+    [data, known],
   );
   const finding = useMemo(() => new Finding(places, (p) => `${p.says} ${p.words ?? ''}`), [places]);
   const [recent] = useState(lately);
@@ -111,7 +127,7 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
   }, [finding, text, recent]);
   const own = known?.text === text ? known.place : undefined;
   const listed = (Object.keys(groups) as Group[]).map((group) => {
-    const all = found.filter((p) => p.group === group && !(nothing && group === 'handbook'));
+    const all = found.filter((p) => p.group === group && !(nothing && (group === 'handbook' || group === 'words')));
     return { group, shown: all.slice(0, EACH), more: Math.max(0, all.length - EACH) };
   });
   const shown: readonly Place[] = [...(own ? [own] : []), ...listed.flatMap((l) => l.shown)];

@@ -8,3 +8,5 @@ export { RunToSize } from './RunToSize';
 export { StillToBeDone } from './StillToBeDone';
 export { sentence, sentenceCase } from './sentenceCase';
 export { Said } from './Said';
+export { WordPicture } from './WordPicture';
+export { TradeWord } from './TradeWord';

@@ -12,20 +12,21 @@ import {
   readingAt,
   shoulderByDial,
   stillToBeDone,
+  type Typed,
   wantsReading,
   WORN,
+  type Written,
 } from '@obra/core/bench';
 import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { isRehearsal, rehearsedReading } from '@obra/core/practice';
-import { write, writeExact, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { presetOf } from '@obra/core/sizing';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { atHandNow, useAtHand } from '../../data/atHand';
 import { useKeys } from '../../shell/keys';
 import { AdviceCard, FigureNumber, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
-import { useReadings } from '../../instruments';
 import { AfterBreak } from './AfterBreak';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
@@ -50,6 +51,7 @@ import { Scrap } from './Scrap';
 import { Settings, Why } from './Settings';
 import { REFUSED, useCard } from './useCard';
 import { useEntry } from './useEntry';
+import { saidBySimulated, useHeard } from './useHeard';
 import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import { Zeros } from './Zeros';
@@ -120,59 +122,33 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
     gauge: inHand,
     fits: answer?.fits === true,
   };
+  const keepSaid = async (written: Written) => {
+    if ('refused' in written) {
+      setRefused(writeSentence(written.refused, entry.units));
+      return REFUSED;
+    }
+    for (const one of written.entries) await add(one);
+    return undefined;
+  };
   const next = () =>
-    void store(async () => {
-      const { who, room } = atHandNow();
-      const pressed = press(
-        lies,
-        reading && typed ? { text, gaugeUnits: entry.units, celsius: entry.celsius, units: job.units, room, who } : undefined,
-        who,
-      );
-      if ('refused' in pressed) {
-        setRefused(writeSentence(pressed.refused, entry.units));
-        return REFUSED;
-      }
-      for (const one of pressed.entries) await add(one);
-      return undefined;
+    void store(() => {
+      const { who } = atHandNow();
+      const typedNow = reading && typed ? { text, gaugeUnits: entry.units, celsius: entry.celsius, units: job.units, room, who } : undefined;
+      return keepSaid(press(lies, typedNow, who));
     });
   const rehearsed = isRehearsal(view.id);
-  // the metal of a rehearsal is simulated: what its gauge shows goes the way of every reading
+  const told = (typed: Typed): Written => press(lies, typed, atHandNow().who);
   const measureRehearsed = () => {
-    const told = rehearsedReading(job, at, { id: view.id, piece, step: step.id, where });
-    if (!told) return;
-    void store(async () => {
-      const warmth = Math.abs(told.celsius - 20) >= 2 ? `${String(told.celsius)}C` : '';
-      const pressed = press(lies, { text: writeExact(told.mm, 'mm'), gaugeUnits: 'mm', celsius: warmth, units: 'mm' });
-      if ('refused' in pressed) {
-        setRefused(writeSentence(pressed.refused, job.units));
-        return REFUSED;
-      }
-      for (const one of pressed.entries) await add(one);
-      return undefined;
-    });
+    const shows = rehearsedReading(job, at, { id: view.id, piece, step: step.id, where });
+    if (shows) void store(() => keepSaid(told(saidBySimulated(shows))));
   };
-  // what a gauge says is typed and kept in one: it passes the same doubts as what a hand types. One at a time; a bounce is for keys
-  const hearing = useRef(false);
-  useReadings((said) => {
-    if (!reading || hearing.current) return;
-    const { who } = atHandNow();
-    const pressed = press(lies, { text: said.text, gaugeUnits: said.units, celsius: entry.celsius, units: job.units, room, who }, who);
-    if ('refused' in pressed) {
-      setRefused(writeSentence(pressed.refused, said.units));
-      return;
+  useHeard(reading !== undefined, async (said) => {
+    try {
+      setRefused(undefined);
+      await keepSaid(told({ text: said.text, gaugeUnits: said.units, celsius: entry.celsius, units: job.units, room, ...atHandNow() }));
+    } catch {
+      setRefused(NOT_STORED);
     }
-    hearing.current = true;
-    const keep = async () => {
-      try {
-        setRefused(undefined);
-        for (const one of pressed.entries) await add(one);
-      } catch {
-        setRefused(NOT_STORED);
-      } finally {
-        hearing.current = false;
-      }
-    };
-    void keep();
   });
   useKeys('bench', {
     'space, pagedown': { says: 'next: what the big key says', act: next },

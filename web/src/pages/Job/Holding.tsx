@@ -11,7 +11,7 @@ import useSWR from 'swr';
 import { listSummaries } from '../../data/jobs';
 import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
 import { HoldingPicture } from '../../bar';
-import { Big, Checks, FigureNumber, Mark, Said } from '../../slate';
+import { Big, Checks, FigureNumber, Mark, Said, TradeWord } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
 import { Carrying } from './Carrying';
 import { Chain, moveTo } from './Chain';
@@ -69,12 +69,12 @@ export function Holding({ view }: { readonly view: JobView }) {
                   gripped
                 </Big>
                 <Big figure={setup.stickOut} units={units} size="mid">
-                  out
+                  <TradeWord word="stick-out">out</TradeWord>
                 </Big>
               </>
             )}
             <Big figure={setup.runout} units={units} size="mid">
-              runout, TIR
+              <TradeWord word="runout" />, <TradeWord word="TIR" />
             </Big>
             {setup.bent && (
               <Big figure={setup.bent.spring} units={units} size="mid">
@@ -164,7 +164,9 @@ function Options({
       <thead>
         <tr>
           <th>holding</th>
-          <th className="num">TIR</th>
+          <th className="num">
+            <TradeWord word="TIR" />
+          </th>
           <th>why</th>
           <th>
             <span className="visually-hidden">actions</span>

@@ -273,7 +273,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: () => '',
       picture: true,
       paper: false,
-      wide: 216,
+      wide: 244,
       shows: ({ size }) => (size.limits ? <EnterReading view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
     },
   ];

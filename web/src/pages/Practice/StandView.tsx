@@ -10,6 +10,7 @@ import { download, fileName } from '../../shell/download';
 import { useKeys } from '../../shell/keys';
 import { AdviceCard, Big, RunToSize } from '../../slate';
 import { Dial } from './Dial';
+import { counted, StandEnded } from './StandEnded';
 import { StandPicture } from './StandPicture';
 
 interface Props {
@@ -140,7 +141,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
         </aside>
         <main className="sheet practice">
           {over ? (
-            <Ended stand={stand} exercise={exercise} units={units} division={division} onAnother={onAnother} number={number}>
+            <StandEnded stand={stand} exercise={exercise} units={units} division={division} onAnother={onAnother} number={number}>
               {advice && readings.length > 1 && (
                 <RunToSize wanted={set.wanted} advice={advice} read={readings} material={set.material} gauges={set.gauges} units={units} />
               )}
@@ -154,7 +155,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
                 }>
                 as a file
               </Button>
-            </Ended>
+            </StandEnded>
           ) : (
             <div className="practice-bench">
               <section aria-label="Handle">
@@ -301,8 +302,6 @@ const nearest = (speeds: readonly number[], wanted: number): number =>
 /** How a zero that was set at the scratch lies: within a division, or how far off. */
 const touchedWithin = (stand: Stand, division: number): string => (Math.abs(stand.zeroOff()) <= division ? 'in' : 'not yet');
 
-const counted = (n: number, one: string): string => `${String(n)} ${one}${n === 1 ? '' : 's'}`;
-
 /** A deed and what came of it, as one line. */
 function saidOf(deed: Deed, { chips, sound, surface, warm, reading, says }: Seen, say: (mm: number) => string): string {
   const told = [says?.replace(/\.$/, ''), sound, chips, surface && `surface ${surface}`, warm].filter((t) => t !== undefined && t !== '').join('; ');
@@ -310,91 +309,4 @@ function saidOf(deed: Deed, { chips, sound, surface, warm, reading, says }: Seen
   if (deed.do === 'pass') return `a pass: ${told}`;
   if (deed.do === 'dial') return says === undefined && sound === undefined ? '' : told;
   return told;
-}
-
-/** What it came to, what the metal was, what the advice would have said, and where the doubt came from. */
-function Ended({
-  stand,
-  exercise,
-  units,
-  division,
-  number,
-  onAnother,
-  children,
-}: {
-  readonly stand: Stand;
-  readonly exercise: Exercise;
-  readonly units: Units;
-  readonly division: number;
-  readonly number: number;
-  readonly onAnother: (number: number) => void;
-  readonly children: React.ReactNode;
-}) {
-  const { size, landed, cuts, readings, minutes } = stand.outcome();
-  const { truth, gauges, wanted } = stand.set;
-  const say = (mm: number) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units);
-  const [gauge] = gauges;
-  const words = { in: 'It is in.', more: 'There is still metal to come off.', past: 'It is past its limits.' } as const;
-  return (
-    <section aria-label="What it came to" data-testid="ended">
-      {exercise.only === 'touch' ? (
-        <h2>
-          The zero of the ring lies {say(Math.abs(stand.zeroOff()))} from where the tool touches
-          {Math.abs(stand.zeroOff()) <= division ? ': within a division.' : '.'}
-        </h2>
-      ) : (
-        <>
-          <h2 className={landed === 'in' ? 'in' : 'out'}>{words[landed]}</h2>
-          <p className="size-18">
-            The metal is {say(size)} at 20 °C; wanted {say(wanted.min)} to {say(wanted.max)}. {counted(cuts, 'cut')}, {counted(readings, 'reading')},{' '}
-            {writeMinutes(minutes)}.
-          </p>
-        </>
-      )}
-      {children}
-      <p>{writeSentence(exercise.about, units)}</p>
-      {stand.decisions().length > 0 && (
-        <table className="plain most-460" aria-label="What the advice would have dialled">
-          <thead>
-            <tr>
-              <th>read</th>
-              <th>the advice would have dialled</th>
-              <th>dialled</th>
-            </tr>
-          </thead>
-          <tbody>
-            {stand.decisions().map((d, i) => (
-              <tr key={i}>
-                <td className="fig">{say(d.reading)}</td>
-                <td className="fig">{d.advised === undefined ? 'nothing' : say(d.advised)}</td>
-                <td className="fig">{say(d.dialled)}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      <details open>
-        <summary>where the doubt came from</summary>
-        <ul>
-          <li>work and tool gave way by {Math.round(100 * truth.spring)} % of what came off</li>
-          <li>
-            the take-up of the screw is {say(truth.backlash / truth.takes)} of dial; the slide follows it within {say(2 * truth.sticks)}
-          </li>
-          {truth.warms > 5 && (
-            <li>
-              a pass warmed it by {Math.round(truth.warms)} degrees for each mm; it cools to a third in {truth.cools} min
-            </li>
-          )}
-          {gauge && (
-            <li>
-              the {gauge.name} scatters by {say(2 * gauge.truly.repeat)} either way, and may lie off by {say(2 * gauge.truly.bias)}
-            </li>
-          )}
-        </ul>
-      </details>
-      <div className="d-flex gap-2 mb-2">
-        <Button onClick={() => onAnother(number + 1)}>another piece of metal</Button>
-      </div>
-    </section>
-  );
 }

@@ -17,6 +17,7 @@ import { CollarsView } from './CollarsView';
 import { FourJawView } from './FourJawView';
 import { lathes, latheIdOf, shopOf } from './lathes';
 import { StandView } from './StandView';
+import { Words } from './Words';
 
 interface Line {
   readonly id: string;
@@ -92,6 +93,8 @@ export function Practice() {
       </Head>
       {id === undefined ? (
         <Contents onOpen={open} lathe={lathe} units={units} onLathe={(l) => to({ lathe: l })} />
+      ) : id === 'words' ? (
+        <Words />
       ) : stand ? (
         lathe === 'own' && shop === undefined ? (
           <p className="scroll quiet">Opening…</p>
@@ -161,6 +164,7 @@ function Contents({
         <Button variant="outline-dark" onClick={onOpen}>
           an exercise from a file
         </Button>
+        <Link to="/practice/words">words of the trade</Link>
       </div>
       <ol className="practice-list">
         {all.map((e) => {

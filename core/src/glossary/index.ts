@@ -1,0 +1,2 @@
+export { type Word, words } from './words.table';
+export { wordNamed } from './wordNamed';
