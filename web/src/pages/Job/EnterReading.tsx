@@ -67,7 +67,7 @@ export function EnterReading({ view, size, piece }: Props) {
       />
       {gauges.length > 0 && (
         <Form.Select
-          className="wide-150"
+          className="wide-180"
           value={gauge}
           aria-label={`gauge for ${size.is} ${size.balloon}`}
           onChange={(e) => setGauge(e.target.value)}>

@@ -273,7 +273,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: () => '',
       picture: true,
       paper: false,
-      wide: 244,
+      wide: 272,
       shows: ({ size }) => (size.limits ? <EnterReading view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
     },
   ];
