@@ -2,6 +2,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { SCHEMA } from '@obra/core/document';
 import type { Browser, Page } from 'puppeteer-core';
 import { demoUrl, downloads, fill, freshPage, goTo, press, pressNext, saved, sees, sharedBrowser, stored } from './harness';
 
@@ -29,7 +30,7 @@ describe('files from elsewhere', () => {
     ['cut-off.json', JSON.stringify(good).slice(0, 60), 'the file is cut off or damaged'],
     ['drawing.dxf', '0\nSECTION\n2\nHEADER\n', 'this is not a job file'],
     ['picture.json', Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]), 'this is not a job file'],
-    ['later.json', JSON.stringify({ ...good, schema: 7 }), 'this was written by a later Obra'],
+    ['later.json', JSON.stringify({ ...good, schema: SCHEMA + 1 }), 'this was written by a later Obra'],
     ['empty.json', '', 'this is not a job file'],
     ['shop.json', JSON.stringify({ ...good, obra: 'shop' }), 'this file holds a shop, not a job'],
     ['short.json', JSON.stringify(good), 'a job file, at job'],
