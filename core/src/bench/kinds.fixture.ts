@@ -192,7 +192,7 @@ function tried(one: Trial, seed: number): KindEnded {
       lathe.cut(answer.dial.value);
       lathe.wait(BETWEEN);
       left = undefined;
-    } else if (left === undefined && feel === 'does not enter') left = lathe.read() - aim;
+    } else if (left === undefined && feel === 'does not enter') left = lathe.read() - emeried - aim;
     else {
       // a strip of 320 over the whole fit: a few thousandths, and measured between
       emeried += Math.abs(0.004 + 0.001 * hand.normal());
