@@ -2,34 +2,40 @@ import type { Gauge } from '../document';
 import { balls, wires } from '../standards';
 import { mmOf } from './items';
 
-/** The wire of a set that suits a thread best, and what is measured over it at the limits; of a set whose sizes are not said the best wire there is. */
-export function overWiresOf(
-  gauge: Gauge,
-  designation: string,
-): { readonly wire: number; readonly limits: { readonly max: number; readonly min: number } } | undefined {
-  const best = wires(designation);
-  if (!best.ok) return undefined;
-  const [near] = (gauge.sizes ?? [])
-    .map((cell) => mmOf(cell))
-    .filter((w) => w >= best.smallest && w <= best.largest)
-    .toSorted((a, b) => Math.abs(a - best.best) - Math.abs(b - best.best));
-  const used = near === undefined ? best : wires(designation, near);
-  if (!used.ok || used.over.max === null || used.over.min === null) return undefined;
-  return { wire: used.wire, limits: { max: used.over.max, min: used.over.min } };
+type Over = Extract<ReturnType<typeof wires> | ReturnType<typeof balls>, { readonly ok: true }>;
+
+interface Limits {
+  readonly max: number;
+  readonly min: number;
 }
 
-/** The ball of a pair that suits an inside thread best, and what is measured over the pair at the limits; of a gauge whose sizes are not said the best ball there is. */
-export function overBallsOf(
-  gauge: Gauge,
-  designation: string,
-): { readonly ball: number; readonly limits: { readonly max: number; readonly min: number } } | undefined {
-  const best = balls(designation);
-  if (!best.ok) return undefined;
+/** Of a set the size that suits best, and the limits over it; of a set whose sizes are not said the best there is. */
+function suiting<T extends Over>(gauge: Gauge, look: (size?: number) => T | undefined): { readonly of: T; readonly limits: Limits } | undefined {
+  const best = look();
+  if (!best) return undefined;
   const [near] = (gauge.sizes ?? [])
     .map((cell) => mmOf(cell))
     .filter((w) => w >= best.smallest && w <= best.largest)
     .toSorted((a, b) => Math.abs(a - best.best) - Math.abs(b - best.best));
-  const used = near === undefined ? best : balls(designation, near);
-  if (!used.ok || used.over.max === null || used.over.min === null) return undefined;
-  return { ball: used.ball, limits: { max: used.over.max, min: used.over.min } };
+  const of = near === undefined ? best : look(near);
+  const { max, min } = of?.over ?? { max: null, min: null };
+  return !of || max === null || min === null ? undefined : { of, limits: { max, min } };
+}
+
+/** The wire of a set that suits a thread best, and what is measured over three of it at the limits. */
+export function overWiresOf(gauge: Gauge, designation: string): { readonly wire: number; readonly limits: Limits } | undefined {
+  const found = suiting(gauge, (size) => {
+    const read = wires(designation, size);
+    return read.ok ? read : undefined;
+  });
+  return found && { wire: found.of.wire, limits: found.limits };
+}
+
+/** The ball of a pair that suits an inside thread best, and what is measured over both at the limits. */
+export function overBallsOf(gauge: Gauge, designation: string): { readonly ball: number; readonly limits: Limits } | undefined {
+  const found = suiting(gauge, (size) => {
+    const read = balls(designation, size);
+    return read.ok ? read : undefined;
+  });
+  return found && { ball: found.of.ball, limits: found.limits };
 }

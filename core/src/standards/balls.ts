@@ -1,8 +1,7 @@
-import { tidy } from '../quantity';
 import type { LookedUp } from './fits';
 import type { Bounds, Thread } from './thread';
 import { threadLimits } from './threads';
-import { bestWire, type Profile, profiles, radians, rangeOf, type WireForm } from './wires';
+import { type Profile, profiles, radians, seatedIn, type WireForm } from './wires';
 
 /**
  * What is measured over a pair of balls in an inside thread, from the far side of one to the far side of the other, mm, corrected for the lead angle.
@@ -42,25 +41,6 @@ export function balls(designation: string, ball?: number): LookedUp<Balls> {
   const thread = threadLimits(designation);
   if (!thread.ok) return thread;
   if (!thread.internal) return { ok: false, says: [`balls lie in an inside thread; “${designation.trim()}” is the class of a bolt`], nearest: [] };
-  const { pitch, lead = pitch } = thread;
-  const profile = ofNut(thread.family);
-  const best = bestWire(pitch, profile.half);
-  const [smallest, largest] = rangeOf(pitch, profile);
-  const used = ball ?? best;
-  if (!(used >= smallest - 1e-9 && used <= largest + 1e-9))
-    return {
-      ok: false,
-      says: [
-        'a ball of ',
-        { is: 'length', value: used, step: 0.001 },
-        ' does not do; from ',
-        { is: 'length', value: smallest, step: 0.001 },
-        ' to ',
-        { is: 'length', value: largest, step: 0.001 },
-      ],
-      nearest: [],
-    };
-  const at = (pitchDiameter: number | null) =>
-    pitchDiameter === null ? null : tidy(overBalls({ pitchDiameter, pitch, half: profile.half, lead }, used));
-  return { ok: true, thread, ball: used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
+  const seated = seatedIn(thread, ofNut(thread.family), 'ball', ball, overBalls);
+  return seated.ok ? { ...seated, thread, ball: seated.used } : seated;
 }

@@ -109,17 +109,28 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
       says: [`wires lie on an outside thread; “${designation.trim()}” is the class of a nut`],
       nearest: [designation.replace(/H/g, 'g').replace(/B/, 'A')],
     };
+  const seated = seatedIn(thread, profiles[thread.family], 'wire', wire, overWires);
+  return seated.ok ? { ...seated, thread, wire: seated.used } : seated;
+}
+
+/** What lies in the groove of a thread, wire or ball: the best, the range that will do, and what is measured over it at the limits; one that does not do is refused. */
+export function seatedIn(
+  thread: Thread,
+  profile: Profile,
+  what: 'wire' | 'ball',
+  asked: number | undefined,
+  over: (form: WireForm, size: number) => number,
+): LookedUp<{ readonly used: number; readonly best: number; readonly smallest: number; readonly largest: number; readonly over: Bounds }> {
   const { pitch, lead = pitch } = thread;
-  const profile = profiles[thread.family];
   const { half } = profile;
   const best = bestWire(pitch, half);
   const [smallest, largest] = rangeOf(pitch, profile);
-  const used = wire ?? best;
+  const used = asked ?? best;
   if (!(used >= smallest - 1e-9 && used <= largest + 1e-9))
     return {
       ok: false,
       says: [
-        'a wire of ',
+        `a ${what} of `,
         { is: 'length', value: used, step: 0.001 },
         ' does not do; from ',
         { is: 'length', value: smallest, step: 0.001 },
@@ -128,8 +139,8 @@ export function wires(designation: string, wire?: number): LookedUp<Wires> {
       ],
       nearest: [],
     };
-  const at = (pitchDiameter: number | null) => (pitchDiameter === null ? null : tidy(overWires({ pitchDiameter, pitch, half, lead }, used)));
-  return { ok: true, thread, wire: used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
+  const at = (pitchDiameter: number | null) => (pitchDiameter === null ? null : tidy(over({ pitchDiameter, pitch, half, lead }, used)));
+  return { ok: true, used, best, smallest, largest, over: { max: at(thread.pitchDiameter.max), min: at(thread.pitchDiameter.min) } };
 }
 
 /** A profile in pitches over its pitch line: how far its flanks are straight, down and up, and where its crest is. */
@@ -161,7 +172,7 @@ export const profiles: Readonly<Record<Thread['family'], Profile>> = {
 export const flankHalf = (family: Thread['family']): number => profiles[family].half;
 
 /** Least and largest wire that touch the straight flanks and stand proud of the crests, mm. */
-export function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {
+function rangeOf(pitch: number, { half, down, up, crest }: Profile): readonly [smallest: number, largest: number] {
   const a = radians(half);
   // heights over the pitch line: wire centre W / (2 sin a) - seat, contact W / 2 (1 / sin a - sin a) - seat
   const seat = 1 / 4 / Math.tan(a);
