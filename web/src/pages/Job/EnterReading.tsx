@@ -50,7 +50,7 @@ export function EnterReading({ view, size, piece }: Props) {
   };
   return (
     <Form
-      className="d-flex gap-1"
+      className="d-grid gap-1"
       onSubmit={(e) => {
         e.preventDefault();
         void write();

@@ -273,7 +273,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       text: () => '',
       picture: true,
       paper: false,
-      wide: 272,
+      wide: 200,
       shows: ({ size }) => (size.limits ? <EnterReading view={view} size={size} piece={piece} /> : <GoesOn view={view} size={size} piece={piece} />),
     },
   ];
