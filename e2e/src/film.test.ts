@@ -111,6 +111,42 @@ it('stops where the tool would meet the centre, rings it and says by how much', 
   );
 });
 
+it('as a solid as well: the same moments, turned by the arrows, a still of it; back to the section by the same key', async () => {
+  const { page } = on;
+  await opened('pintle-pin');
+  await page.keyboard.press('v');
+  await page.waitForSelector('.film canvas');
+  await scrub(0.1);
+  await settle();
+  const grey = () =>
+    page.$eval('.film canvas', (e) => {
+      const picture = (e).toDataURL();
+      let sum = 0;
+      for (let i = 0; i < picture.length; i++) sum = (sum * 31 + picture.charCodeAt(i)) % 1_000_000_007;
+      return sum;
+    });
+  const first = await grey();
+  await scrub(0.8);
+  const later = await grey();
+  expect(later).not.toBe(first);
+  await scrub(0.1);
+  expect(await grey()).toBe(first);
+  await page.focus('.film canvas');
+  await page.keyboard.press('ArrowLeft');
+  expect(await grey()).not.toBe(first);
+  await page.keyboard.press('Home');
+  expect(await grey()).toBe(first);
+  const files = await downloads(page);
+  await press(page, 'PNG');
+  expect(readFileSync(await files.next()).length).toBeGreaterThan(3000);
+  files.remove();
+  await soundAt(page);
+  await page.$eval('h1', (e) => (e as HTMLElement).click());
+  await page.keyboard.press('v');
+  await page.waitForSelector('.film canvas', { hidden: true });
+  expect(await metal()).not.toBe('');
+});
+
 it('where motion is not wanted it goes step by step; a still goes out as SVG and PNG', async () => {
   const { page } = on;
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);

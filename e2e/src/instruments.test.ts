@@ -138,3 +138,19 @@ describe('a serial line', () => {
     await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]') === null);
   });
 });
+
+it('a gauge that types as a keyboard does goes into the pad, with its own Enter; twice in a row is two readings, a half one is none', async () => {
+  await toSeat();
+  await settle();
+  await page.keyboard.type('19.626');
+  await page.keyboard.press('Enter');
+  await next('twoCuts');
+  expect(await readings()).toEqual([{ text: '19.626', units: 'mm' }]);
+  await takeCut(page);
+  await next('measure');
+  // some send a comma, a sign and leading noughts
+  await page.keyboard.type('019,310');
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'measure', { timeout: 10_000 });
+  expect((await readings()).map((r) => Number(r.text.replace(',', '.')))).toContain(19.31);
+});

@@ -151,6 +151,61 @@ it('by touch at 1024x768: parting is set and tried until it parts, four jaws by 
   await soundAt(page);
 });
 
+it('a thread with the half-nuts at any line on an inch leadscrew is crossed, and says so; kept closed it is not', async () => {
+  const { page } = on;
+  for (const [at, words] of [
+    ['any', 'The thread is crossed'],
+    ['kept', 'It is past|metal to come off'],
+  ] as const) {
+    await goTo(page, demoUrl(), '/practice/thread?lathe=small&number=5', 'half-nuts open');
+    await press(page, 'a pass at this setting');
+    await sees(page, 'start it first');
+    await press(page, 'start the spindle');
+    await press(page, 'a pass at this setting');
+    await sees(page, 'The half-nuts are open');
+    await page.select('[aria-label="half-nuts"]', at);
+    const begin = Number(await reads('dial'));
+    const inch = begin < 1;
+    for (let i = 1; i < 14; i++) {
+      await turn(begin + i * (inch ? 0.008 : 0.2));
+      await press(page, 'a pass at this setting');
+    }
+    const log = await page.$eval('.practice-log', (e) => e.textContent);
+    expect(log.includes('crossed')).toBe(at === 'any');
+    await press(page, 'let it go: it is as it is');
+    if (at === 'any') await sees(page, words);
+    else expect(await reads('ended')).toMatch(/It is in|past its limits|metal to come off/);
+  }
+});
+
+it('a gauge that speaks in memory: its reading is heard, a lost sign and silence are told and not taken; earlier attempts stand as runs', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/springy?lathe=mid&number=4', 'start the spindle');
+  await page.click('#gauge-speaks');
+  await press(page, 'measure: micrometer');
+  await sees(page, 'over its line');
+  const first = await reads('reading');
+  expect(first).toMatch(/^2\d\.\d+ mm/);
+  await page.select('[aria-label="the line of the gauge"]', 'dropped');
+  await press(page, 'measure: micrometer');
+  await sees(page, 'nothing came over its line');
+  expect(await reads('reading')).toBe('');
+  expect(await reads('counts')).toContain('1 reading,');
+  await page.select('[aria-label="the line of the gauge"]', 'unit');
+  await press(page, 'measure: micrometer');
+  await page.waitForFunction(() => document.querySelector('[data-testid="counts"]')?.textContent.includes('2 readings'));
+  await soundAt(page);
+  for (let round = 0; round < 2; round++) {
+    await press(page, 'let it go: it is as it is');
+    await page.waitForSelector('[data-testid="ended"]');
+    if (round === 0) await press(page, 'the same metal again');
+    if (round === 0) for (let i = 0; i < 2; i++) await press(page, 'measure: micrometer');
+  }
+  await sees(page, 'Earlier attempts');
+  expect(await page.$$('[data-testid="earlier"] [data-testid="run"]')).toHaveLength(1);
+  await soundAt(page);
+});
+
 it('a file that is no exercise is refused in a sentence, an exercise that is none says so', async () => {
   const { page } = on;
   await goTo(page, demoUrl(), '/practice', 'Touch off');

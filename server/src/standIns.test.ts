@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { makeApp } from './app';
-import { linesOf } from './standIns';
+import { linesOf } from '@obra/core/practice';
 
 const micrometer = { axes: [''], shows: { '': 25.306 } };
 

@@ -1,13 +1,10 @@
+import { type Fault, faults, linesOf } from '@obra/core/practice';
 import express, { type Express, type Request, type Response } from 'express';
 
 /*
  * Simulated gauges with a data key, for trying and for tests: the same lines as a serial one sends, over the same origin. Off unless the server is started with
  * --instruments; they keep what they show in memory only.
  */
-
-/** What may be made to go wrong. */
-const FAULTS = ['none', 'noise', 'dropped', 'unit', 'silence', 'flood'] as const;
-type Fault = (typeof FAULTS)[number];
 
 interface StandIn {
   readonly id: string;
@@ -27,29 +24,6 @@ const make = (id: string, name: string, axes: readonly string[] = ['']): StandIn
   fault: 'none',
   listens: new Set(),
 });
-
-/** Most readings that a flood sends at one press. */
-const FLOOD = 400;
-
-/** The lines that one press of a data key sends, faults and all. */
-export function linesOf({ axes, shows, fault }: Pick<StandIn, 'axes' | 'shows' | 'fault'>): readonly string[] {
-  const line = (axis: string, mm: number) =>
-    `${axis === '' ? '' : `${axis} `}${fault === 'unit' ? `${(mm / 25.4).toFixed(5)} in` : `${mm.toFixed(3)} mm`}`;
-  const whole = axes.map((axis) => line(axis, shows[axis] ?? 0));
-  switch (fault) {
-    case 'silence':
-      return [];
-    case 'noise':
-      return ['\u0000\u007f#~', `%%${whole[0] ?? ''}`, '12..5 mm', ...whole];
-    case 'dropped':
-      // a byte is lost on the way: the point, or the unit
-      return whole.map((w) => w.replace('.', ''));
-    case 'flood':
-      return Array.from({ length: FLOOD }, () => whole).flat();
-    default:
-      return whole;
-  }
-}
 
 /** Adds the stand-ins to the server. */
 export function withStandIns(app: Express): void {
@@ -92,7 +66,7 @@ export function withStandIns(app: Express): void {
     if (typeof shows === 'object' && shows !== null)
       for (const [axis, mm] of Object.entries(shows))
         if (one.axes.includes(axis) && typeof mm === 'number' && Number.isFinite(mm)) one.shows[axis] = mm;
-    const asked = FAULTS.find((f) => f === fault);
+    const asked = faults.find((f) => f === fault);
     if (asked) one.fault = asked;
     if (press === true) for (const to of one.listens) for (const line of linesOf(one)) to.write(`data: ${JSON.stringify(`${line}\r\n`)}\n\n`);
     if (unplug === true) {

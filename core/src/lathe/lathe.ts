@@ -51,11 +51,13 @@ export interface Truth {
   readonly begins: number;
 }
 
-/** How a pass is run, where it is not run as it should be: times as uneven, as much wear, as warm. */
+/** How a pass is run, where it is not run as it should be: times as uneven, as much wear, as warm, as much that gives way. */
 export interface How {
   readonly uneven?: number;
   readonly wear?: number;
   readonly warms?: number;
+  /** of the spring */
+  readonly gives?: number;
 }
 
 export interface SimulatedLathe {
@@ -89,15 +91,16 @@ export function simulated(of: Truth): SimulatedLathe {
   const phase = 2 * Math.PI * random.even();
   const cyclicAt = (at: number) => of.cyclic * Math.sin((2 * Math.PI * at) / of.turn + phase);
   /** What of the metal before the edge comes off when work and tool give way under it. */
-  const comesOffOf = (before: number): number => {
+  const comesOffOf = (before: number, gives: number): number => {
     const power = of.power ?? 1;
-    if (power === 1 || before <= 0) return before / (1 + of.spring);
-    let off = before / (1 + of.spring);
-    for (let i = 0; i < 30; i++) off = 0.5 * off + 0.5 * (before - of.spring * 0.3 ** (1 - power) * Math.max(off, 0) ** power);
+    const spring = gives * of.spring;
+    if (power === 1 || before <= 0) return before / (1 + spring);
+    let off = before / (1 + spring);
+    for (let i = 0; i < 30; i++) off = 0.5 * off + 0.5 * (before - spring * 0.3 ** (1 - power) * Math.max(off, 0) ** power);
     return Math.max(0, off);
   };
   const take = (how: How = {}) => {
-    const asked = comesOffOf(size - edge);
+    const asked = comesOffOf(size - edge, how.gives ?? 1);
     const deep = asked / 2;
     let off = asked;
     if (deep < of.leastDepth && asked > 0) {
@@ -109,7 +112,7 @@ export function simulated(of: Truth): SimulatedLathe {
     const share = asked > 0 ? off / asked : 1;
     off = Math.max(0, off + uneven);
     size -= off;
-    held -= Math.max(0, (share * (held - edge - (of.taper ?? 0))) / (1 + (of.heldGives ?? 1) * of.spring) + uneven);
+    held -= Math.max(0, (share * (held - edge - (of.taper ?? 0))) / (1 + (of.heldGives ?? 1) * (how.gives ?? 1) * of.spring) + uneven);
     edge += (how.wear ?? 1) * of.wear;
     warmth += (how.warms ?? 1) * (1.5 + of.warms * off);
     cuts++;

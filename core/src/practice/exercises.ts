@@ -1,3 +1,4 @@
+import { threadDrive } from '../cutting';
 import type { Cell, Gauge, Machine, Shop } from '../document';
 import type { Limits } from '../drawing';
 import { randomFrom, type Truth } from '../lathe';
@@ -5,7 +6,7 @@ import { say, type Sentence, tidy } from '../quantity';
 import { machineOf, mmOf, proves } from '../shop';
 import { lengthDial, type SizedKind } from '../sizing';
 import { materialOf, sizeLimits, wires } from '../standards';
-import type { StandGauge, StandSet } from './stand';
+import type { StandGauge, StandSet } from './deeds';
 
 /** An exercise at the stand: what is asked, what is to be learned from it, and what of the metal is special. */
 export interface Exercise {
@@ -70,7 +71,7 @@ export const exercises: readonly Exercise[] = [
     id: 'springy',
     title: 'A springy bar',
     asks: say`A slender shaft that gives way under the tool. 20 h7, and no more than what is dialled will come off.`,
-    about: say`What gives way in the cut stays on. Lighter cuts of like depth, the same setting once more with a keen edge, or reckon with the share that stays.`,
+    about: say`What gives way in the cut stays on. The tailstock centre, lighter cuts of like depth, the same setting once more with a keen edge, or reckon with the share that stays.`,
     kind: 'outside',
     class: 'h7',
     material: 'mild-steel',
@@ -128,8 +129,8 @@ export const exercises: readonly Exercise[] = [
   {
     id: 'thread',
     title: 'A thread by wires, compound at 29.5°',
-    asks: say`The last passes of an M20x1.5, 6g, measured over wires, fed in by the compound at 29.5 degrees.`,
-    about: say`Along the compound one unit takes 1.74 off the measurement over wires: 2 cos 29.5°. Without that every pass goes too deep.`,
+    asks: say`The last passes of an M20x1.5, 6g, measured over wires, fed in by the compound at 29.5 degrees. Mind where the half-nuts may be closed.`,
+    about: say`Along the compound one unit takes 1.74 off the measurement over wires: 2 cos 29.5°. Without that every pass goes too deep. Half-nuts that are closed at another line cut a second groove beside the first.`,
     kind: 'thread',
     class: 'thread',
     material: 'mild-steel',
@@ -143,7 +144,7 @@ export const exercises: readonly Exercise[] = [
 const SLIPS = 0.04;
 
 /** The thread that is practised. */
-const THREAD = 'M20x1.5-6g';
+const [THREAD, PITCH] = ['M20x1.5-6g', 1.5] as const;
 
 function wantedOf({ class: of, kind }: Exercise, nominal: number): Limits {
   if (kind === 'thread') {
@@ -189,6 +190,12 @@ function gaugeOf(kind: Gauge['kind'], shop: Shop, tolerance: number, random: num
       truly: { bias: mmOf(gauge.bias, 0.002), repeat: Math.max(0.0003, mmOf(gauge.repeat, 0.002) * (0.8 + 0.5 * random)), slips: SLIPS },
     },
   ];
+}
+
+/** What the pitch of the thread asks of the half-nuts of a lathe. */
+function nutsOf(machine: Machine): NonNullable<StandSet['nuts']> {
+  const { nuts } = threadDrive(machine, { family: 'metric', lead: PITCH }, 20);
+  return nuts === 'anywhere' ? 'any' : nuts === 'by the dial' ? 'line' : 'kept';
 }
 
 /**
@@ -254,6 +261,7 @@ export function setUp(exercise: Exercise, number: number, shop: Shop): StandSet 
     speeds: Array.isArray(machine.speeds) ? machine.speeds : [machine.speeds.from, 100, 200, 355, 500, 710, 1000, machine.speeds.to],
     feeds: machine.feeds.length > 0 ? machine.feeds.filter((f) => f <= 0.4) : [0.05, 0.1, 0.2],
     speed: exercise.kind === 'thread' ? 12 : exercise.material === 'bronze' ? 60 : 90,
+    ...(exercise.kind === 'thread' && { nuts: nutsOf(machine) }),
     ...(exercise.spring !== undefined && { spring: exercise.spring }),
     says: axis === 'cross' ? (radius !== (exercise.wrongDial === true) ? 'radius' : 'diameter') : 'length',
   };

@@ -1,4 +1,5 @@
-import { Stand, type StandSet } from './stand';
+import type { StandSet } from './deeds';
+import { Stand } from './stand';
 
 /** A careful hand that does what the adviser says: speed by the stuff, each setting come to from outside, the spindle stopped to measure. */
 export function byAdvice(set: StandSet, careful = false, most = 60): Stand {
@@ -13,6 +14,7 @@ export function byAdvice(set: StandSet, careful = false, most = 60): Stand {
     stand.act({ do: 'dial', to });
   };
   const gauge = set.gauges[0]?.id ?? '';
+  if (set.nuts) stand.act({ do: 'nuts', at: set.nuts });
   run();
   come(set.touches + 0.1);
   stand.act({ do: 'pass' });

@@ -5,7 +5,8 @@ import { exercises, setUp } from './exercises';
 import { Dialling, fourJawWanted } from './fourJaw';
 import { byAdvice } from './hand.fixture';
 import { readPractice, writePractice } from './practiceFile';
-import { played, Stand, type StandSet } from './stand';
+import type { StandSet } from './deeds';
+import { played, Stand } from './stand';
 import { TwoCollars, twoCollars } from './twoCollars';
 import { writeSentence } from '../quantity';
 
@@ -96,6 +97,48 @@ describe('physics of the stand, one by one', () => {
     expect(stand.act(read(set)).says).toContain('Stop the spindle');
     stand.act({ do: 'zero' });
     expect(stand.dial()).toBeCloseTo(0, 9);
+  });
+});
+
+describe('half-nuts and centre', () => {
+  const set = setUp(named('thread'), 3, shop);
+  const pass = [{ do: 'dial', to: set.touches + 0.1 }, { do: 'pass' }] as const;
+  it('a metric pitch on an inch leadscrew asks for nuts that stay closed; on a metric one the dial or any line will do (common practice)', () => {
+    expect(setUp(named('thread'), 3, startingShop()).nuts).toBe('kept');
+    expect(['any', 'line']).toContain(set.nuts);
+  });
+
+  it('open nuts move no carriage; closed beside their line they cross the thread, kept closed they never do', () => {
+    const low = { do: 'levers', rpm: 100, feed: 0 } as const;
+    expect(played(set, [low]).act({ do: 'pass' }).says).toContain('half-nuts are open');
+    const inch = setUp(named('thread'), 3, startingShop());
+    const often = Array.from({ length: 8 }, () => pass).flat();
+    const at = (how: 'any' | 'line' | 'kept') => played(inch, [low, { do: 'nuts', at: how }, ...often]).outcome();
+    expect(at('any')).toMatchObject({ crossed: true, landed: 'past' });
+    expect(at('line').crossed).toBe(true);
+    expect(at('kept').crossed).toBeUndefined();
+  });
+
+  it('a centre that is brought up takes most of the spring away, and is brought up at a standing spindle', () => {
+    const limp = plain({ spring: 0.4 });
+    const cut = [running, { do: 'dial', to: 5.2 }, { do: 'pass' }] as const;
+    const free = limp.begins - played(limp, cut).outcome().size;
+    const held = limp.begins - played(limp, [{ do: 'centre', up: true }, ...cut]).outcome().size;
+    expect(free).toBeCloseTo(0.4 / 1.4, 2);
+    expect(held).toBeCloseTo(0.4 / 1.12, 2);
+    expect(played(limp, [running]).act({ do: 'centre', up: true }).says).toContain('Stop the spindle');
+  });
+});
+
+describe('a gauge that speaks', () => {
+  it('what its line said stands in the log; where nothing came nothing was read', () => {
+    const set = plain();
+    const stand = played(set, [read(set), { do: 'heard', mm: 24.5 }]);
+    expect(stand.entries().at(-1)).toMatchObject({ value: { text: '24.5', units: 'mm' } });
+    stand.act(read(set));
+    stand.act({ do: 'heard', mm: null });
+    expect(stand.entries()).toHaveLength(1);
+    expect(stand.counts().readings).toBe(1);
   });
 });
 

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import { type Parsed, say } from '../quantity';
-import type { Deed } from './stand';
+import type { Deed } from './deeds';
 
 const number = z.number().min(-1e4).max(1e4);
-const DeedRead = z.discriminatedUnion('do', [
+export const DeedRead = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('dial'), to: number }),
   z.strictObject({ do: z.literal('zero') }),
   z.strictObject({ do: z.literal('levers'), rpm: number, feed: number }),
@@ -13,6 +13,9 @@ const DeedRead = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('pass') }),
   z.strictObject({ do: z.literal('read'), gauge: z.string().max(60) }),
   z.strictObject({ do: z.literal('wait'), minutes: z.number().min(0).max(600) }),
+  z.strictObject({ do: z.literal('heard'), mm: number.nullable() }),
+  z.strictObject({ do: z.literal('nuts'), at: z.enum(['open', 'any', 'line', 'kept']) }),
+  z.strictObject({ do: z.literal('centre'), up: z.boolean() }),
   z.strictObject({ do: z.literal('done') }),
 ]);
 

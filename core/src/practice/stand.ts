@@ -1,94 +1,28 @@
-import type { Entry, Gauge, Machine } from '../document';
-import type { Limits } from '../drawing';
-import { type How, randomFrom, simulated, type SimulatedLathe, type Truth } from '../lathe';
+import type { Entry } from '../document';
+import { type How, randomFrom, simulated, type SimulatedLathe } from '../lathe';
 import { tidy, writeExact } from '../quantity';
 import { mmOf } from '../shop';
-import { type Advice, adviseWith, type AdviseWith, type SizedKind } from '../sizing';
+import { type Advice, adviseWith, type AdviseWith } from '../sizing';
+import type { Deed, Nuts, Outcome, Seen, StandSet } from './deeds';
+import { chipsOf, surfaceOf } from './looks';
 
 /*
  * A lathe to practise on: handles with their take-up, levers, gauges that a hand lays on. It shows what a turner sees, and nothing else, until somebody asks what the
  * metal truly was. The same number and the same deeds give the same metal.
  */
 
-/** What somebody does at the stand. */
-export type Deed =
-  /** the handle is turned until its dial shows so much, in its own unit */
-  | { readonly do: 'dial'; readonly to: number }
-  /** the ring of the dial is set to zero where it stands */
-  | { readonly do: 'zero' }
-  | { readonly do: 'levers'; readonly rpm: number; readonly feed: number }
-  | { readonly do: 'coolant'; readonly on: boolean }
-  /** what the person takes the cross dial for, from now on */
-  | { readonly do: 'believe'; readonly reads: 'radius' | 'diameter' }
-  /** emery over the turning piece, a stroke */
-  | { readonly do: 'emery' }
-  /** a pass at the setting as it stands */
-  | { readonly do: 'pass' }
-  | { readonly do: 'read'; readonly gauge: string }
-  | { readonly do: 'wait'; readonly minutes: number }
-  /** it is let go as it is */
-  | { readonly do: 'done' };
-
-/** A gauge as it lies on the bench: what it is said to be good for is told, what it truly is not. */
-export interface StandGauge extends Gauge {
-  readonly truly: { readonly bias: number; readonly repeat: number; readonly slips: number };
-}
-
-/** A stand as it is set up. Lengths in mm; the dial counts as it says. */
-export interface StandSet {
-  readonly number: number;
-  readonly kind: SizedKind;
-  readonly wanted: Limits;
-  readonly truth: Truth;
-  /** the size before the first cut, as it is drawn: of a bore it grows */
-  readonly begins: number;
-  /** where the dial stands when the tool touches, and where it stands first */
-  readonly touches: number;
-  readonly starts: number;
-  readonly machine: Machine;
-  readonly axis: keyof Machine['dials'];
-  /** what one unit of the dial takes off the size */
-  readonly takes: number;
-  readonly material: string;
-  /** nose of the tool, mm */
-  readonly nose: number;
-  readonly gauges: readonly StandGauge[];
-  readonly speeds: readonly number[];
-  readonly feeds: readonly number[];
-  /** what the tool and the stuff want: m/min */
-  readonly speed: number;
-  /** what the plan expects to give way for each mm that is cut */
-  readonly spring?: number;
-  /** the shop says that the dial reads so; it may be wrong */
-  readonly says: 'radius' | 'diameter' | 'length';
-}
-
-/** What is seen, heard and felt after a deed. */
-export interface Seen {
-  readonly chips?: string;
-  readonly sound?: string;
-  readonly surface?: string;
-  /** of the piece to the hand */
-  readonly warm?: string;
-  /** what the gauge showed, mm */
-  readonly reading?: number;
-  readonly says?: string;
-}
-
-/** What it came to: told only when it is let go. */
-export interface Outcome {
-  /** the size as it truly is, cold */
-  readonly size: number;
-  readonly landed: 'in' | 'more' | 'past';
-  readonly cuts: number;
-  readonly readings: number;
-  readonly minutes: number;
-}
-
 /** A hand that turns a handle sets it to so much of a division. */
 const HAND = 0.02;
 /** Minutes: to turn a handle, to make a pass, to stop and measure. */
-const MINUTES = { dial: 0.1, pass: 1.5, read: 0.6, emery: 0.3 } as const;
+const MINUTES = { dial: 0.1, pass: 1.5, read: 0.6, emery: 0.3, centre: 1.5 } as const;
+/** A bar between jaws and a centre gives way by so much of what it does free, tool and slides with it. @source judgement: a held free end is 16 times as stiff and more, the tool is not */
+const PROPPED = 0.3;
+const nutsSaid: Readonly<Record<Nuts, string>> = {
+  open: 'The half-nuts are open.',
+  any: 'The half-nuts are closed at whatever line comes.',
+  line: 'The half-nuts are closed at the same line of the thread dial each time.',
+  kept: 'The half-nuts stay closed: back off, and run the spindle back.',
+};
 
 export class Stand {
   readonly set: StandSet;
@@ -107,6 +41,10 @@ export class Stand {
   private rpm = 0;
   private feed = 0;
   private coolant = false;
+  private nuts: Nuts = 'open';
+  private centre = false;
+  /** a pass ran beside the groove: what is a thread no more */
+  private crossed = false;
   private believed: StandSet['says'];
   private over = false;
   /** taken off by emery, on diameter */
@@ -151,8 +89,8 @@ export class Stand {
     return this.log;
   }
 
-  levers(): { readonly rpm: number; readonly feed: number; readonly coolant: boolean } {
-    return { rpm: this.rpm, feed: this.feed, coolant: this.coolant };
+  levers(): { readonly rpm: number; readonly feed: number; readonly coolant: boolean; readonly nuts: Nuts; readonly centre: boolean } {
+    return { rpm: this.rpm, feed: this.feed, coolant: this.coolant, nuts: this.nuts, centre: this.centre };
   }
 
   isOver(): boolean {
@@ -213,6 +151,16 @@ export class Stand {
         // a bucket takes warmth several times as fast as air
         this.lathe.wait(deed.minutes * (this.coolant ? 6 : 1));
         return { warm: this.warmth() };
+      case 'heard':
+        return this.heard(deed.mm);
+      case 'nuts':
+        this.nuts = deed.at;
+        return { says: nutsSaid[deed.at] };
+      case 'centre':
+        if (this.rpm > 0) return { says: 'Stop the spindle before you bring the centre up.' };
+        this.centre = deed.up;
+        this.minutes += MINUTES.centre;
+        return { says: deed.up ? 'The centre is up and its quill clamped; it is snug, not hard.' : 'The centre is drawn back.' };
       case 'done': {
         this.over = true;
         return {};
@@ -257,7 +205,9 @@ export class Stand {
 
   private pass(): Seen {
     if (this.rpm === 0) return { says: 'The spindle stands: start it first.' };
-    if (this.feed === 0) return { says: 'No feed is engaged.' };
+    const thread = this.set.nuts !== undefined;
+    if (thread && this.nuts === 'open') return { says: 'The half-nuts are open: the carriage stands.' };
+    if (!thread && this.feed === 0) return { says: 'No feed is engaged.' };
     const { truth, speed } = this.set;
     this.minutes += MINUTES.pass;
     const moved = this.slide - this.cutAt;
@@ -267,10 +217,13 @@ export class Stand {
     const before = this.lathe.truth();
     const surfaceSpeed = (Math.PI * Math.max(1, this.truth()) * this.rpm) / 1000;
     const ratio = surfaceSpeed / speed;
+    // closed at another line the tool runs beside its groove; once in a while it meets it all the same
+    if (thread && this.passes > 0 && !meets(this.set.nuts, this.nuts) && this.hand.even() < BESIDE) this.crossed = true;
     const how: How = {
       uneven: ratio < 0.5 ? 3 : this.feed > 0.25 ? 2 : 1,
       wear: ratio > 1.6 ? 6 : 1,
       warms: (this.coolant ? 0.3 : 1) * Math.min(2, Math.max(0.6, ratio)),
+      gives: this.centre ? PROPPED : 1,
     };
     if (Math.abs(moved) < 1e-9) this.lathe.springCut(how);
     else this.lathe.cut(moved, 0, how);
@@ -282,6 +235,7 @@ export class Stand {
     this.passes++;
     this.write({ kind: 'cut', axis: this.set.axis, dial: { text: writeExact(tidy(Math.round(dial * 1e4) / 1e4), 'mm'), units: 'mm' } });
     const off = (before - this.lathe.truth()) / (truth.takes === 2 ? 2 : 1);
+    if (this.crossed) return { sound: 'it chatters and tears', surface: 'two grooves beside each other', says: 'The thread is crossed.' };
     return { ...chipsOf(off, this.feed, ratio), warm: this.warmth(), surface: surfaceOf(this.feed, this.set.nose, ratio) };
   }
 
@@ -311,6 +265,20 @@ export class Stand {
       ...(Math.abs(celsius - this.set.truth.room) >= 2 && { celsius }),
     });
     return { reading, warm: this.warmth() };
+  }
+
+  /** What a line of a gauge said counts for what its display showed; where nothing came nothing was read. */
+  private heard(mm: number | null): Seen {
+    const nth = this.log.findLastIndex((e) => e.kind === 'reading');
+    const last = this.log[nth];
+    if (last?.kind !== 'reading') return {};
+    if (mm === null) {
+      this.log.splice(nth, 1);
+      this.readings--;
+      return { reading: undefined, says: 'Nothing of it was taken.' };
+    }
+    this.log[nth] = { ...last, value: { text: writeExact(mm, 'mm'), units: 'mm' } };
+    return { reading: mm };
   }
 
   private warmth(): string {
@@ -372,21 +340,16 @@ export class Stand {
     const size = tidy(Math.round(this.truth() * 1e5) / 1e5);
     const { wanted } = this.set;
     const [over, under] = [size > wanted.max, size < wanted.min];
-    return { size, landed: !over && !under ? 'in' : over === this.grows() ? 'past' : 'more', ...this.counts() };
+    const crossed = this.crossed ? ({ crossed: true } as const) : {};
+    return { size, landed: this.crossed ? 'past' : !over && !under ? 'in' : over === this.grows() ? 'past' : 'more', ...crossed, ...this.counts() };
   }
 }
 
-/** Chips and sound by how deep and how fast it cuts, mm on radius and mm a turn. @source common practice: what a turner looks at */
-function chipsOf(deep: number, feed: number, ratio: number): Pick<Seen, 'chips' | 'sound'> {
-  if (deep < 0.004) return { chips: 'no chip: it rubs, a little dust', sound: 'it squeaks' };
-  if (deep < 0.03) return { chips: 'fine dust and hair', sound: 'it whispers' };
-  const colour = ratio > 1.6 ? 'dark blue' : ratio > 1.1 ? 'blue' : ratio > 0.7 ? 'straw' : 'silver';
-  const form = feed < 0.08 ? 'long strings, keep the hook at hand' : deep > 1 && feed > 0.15 ? 'short sixes and nines' : 'curls';
-  return { chips: `${colour} ${form}`, sound: ratio > 1.8 ? 'it screams' : deep > 1.5 ? 'it rumbles' : 'it hisses evenly' };
-}
+/** Another line of the thread dial than the first meets the groove less often than it misses it. */
+const BESIDE = 0.6;
 
-const surfaceOf = (feed: number, nose: number, ratio: number): string =>
-  ratio < 0.5 ? 'torn and grey: too slow for the edge' : (1000 * feed ** 2) / (8 * nose) > 12 ? 'a thread that the nail feels' : 'even, with a shine';
+/** Whether the half-nuts are closed so that the tool meets its groove. */
+const meets = (asked: StandSet['nuts'], at: Nuts): boolean => at === 'kept' || at === asked || asked === 'any';
 
 /** The same deeds on the same metal. */
 export function played(set: StandSet, deeds: readonly Deed[]): Stand {

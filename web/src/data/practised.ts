@@ -1,4 +1,5 @@
 import useSWR from 'swr';
+import { type Deed, DeedRead } from '@obra/core/practice';
 import * as z from 'zod';
 import { alone, read, write } from './store';
 
@@ -18,8 +19,10 @@ const Practised = z.strictObject({
   minutes: z.number(),
   /** what was read, in order, mm */
   run: z.array(z.number()).max(60),
+  /** what was done at the stand: the same again is the same metal */
+  deeds: z.array(DeedRead).max(2000).readonly().optional(),
 });
-export type Practised = z.infer<typeof Practised>;
+export type Practised = Omit<z.infer<typeof Practised>, 'deeds'> & { readonly deeds?: readonly Deed[] | undefined };
 
 /** What stands in storage, what reads of it. */
 async function load(): Promise<readonly Practised[]> {

@@ -2,13 +2,16 @@ import './film.css';
 import type { Film } from '@obra/core/proof';
 import { verbs } from '@obra/core/operations';
 import { type Units, writeMinutes, writeWithUnit } from '@obra/core/quantity';
-import { Image, Pause, Play, X } from 'lucide-react';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { Box, Image, Pause, Play, X } from 'lucide-react';
+import { lazy, Suspense, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { pictureFile } from '../bar';
 import { useKeys } from '../shell/keys';
-import { beginsOf, momentAt, touchTimes } from './moments';
+import { beginsOf, type Moment, momentAt, touchTimes } from './moments';
 import { type Canvas, Painter } from './paint';
+
+// the solid comes when somebody wants to see it
+const FilmSolid = lazy(() => import('./FilmSolid').then((m) => ({ default: m.FilmSolid })));
 
 interface Props {
   readonly film: Film;
@@ -18,7 +21,7 @@ interface Props {
   readonly from: string | undefined;
   /** the step in hand goes with the film when it stops */
   readonly onStep: (step: string) => void;
-  readonly onStill: (picture: string, as: 'svg' | 'png') => void;
+  readonly onStill: (picture: string | Blob, as: 'svg' | 'png') => void;
   readonly onClose: () => void;
 }
 
@@ -79,6 +82,9 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
   // where the film stands, apart from the page: a frame changes nothing that the page is drawn from
   const state = useRef({ time: 0, reel: -1, begun: false });
   const painter = useRef<Painter>(undefined);
+  const [solid, setSolid] = useState(false);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const inSolid = useRef<(moment: Moment) => void>(undefined);
 
   useLayoutEffect(() => {
     const element = box.current;
@@ -92,6 +98,7 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
   const show = useCallback(() => {
     const moment = momentAt(film, begins, state.current.time, alike);
     const touch = painter.current?.paint(moment);
+    inSolid.current?.(moment);
     if (slider.current) slider.current.value = String(state.current.time);
     const reel = film.reels[moment.reel];
     if (!reel) return;
@@ -118,6 +125,14 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
     painter.current = new Painter(film, on, { width, height });
     show();
   }, [film, width, height, show]);
+
+  const takeSolid = useCallback(
+    (paint: ((moment: Moment) => void) | undefined) => {
+      inSolid.current = paint;
+      if (paint) show();
+    },
+    [show],
+  );
 
   // the step in hand was changed on the sheet: the film goes there
   useEffect(() => {
@@ -179,13 +194,27 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
   useKeys('picture', {
     // a button that has the focus is pressed by it
     space: { says: 'play the making, or stop it', act: (e) => (e.target instanceof HTMLButtonElement ? false : play()) },
+    v: { says: 'the solid, or the section', act: () => setSolid(!solid) },
     escape: { says: 'leave the film', act: onClose },
   });
-  const still = (as: 'svg' | 'png') => svg.current && onStill(pictureFile(svg.current), as);
+  const still = (as: 'svg' | 'png') => {
+    if (as === 'png' && solid) canvas.current?.toBlob((picture) => picture && onStill(picture, 'png'));
+    else if (svg.current) onStill(pictureFile(svg.current), as);
+  };
   return (
     <div className="film" data-testid="film">
-      <div className="bar" ref={box} style={{ height }}>
-        <svg ref={svg} viewBox={`0 0 ${String(width)} ${String(height)}`} role="img" aria-label="The making as it goes by">
+      <div className={solid ? 'bar solid' : 'bar'} ref={box} style={{ height }}>
+        {solid && (
+          <Suspense fallback={null}>
+            <FilmSolid film={film} canvas={canvas} onPainter={takeSolid} />
+          </Suspense>
+        )}
+        <svg
+          ref={svg}
+          className={solid ? 'd-none' : undefined}
+          viewBox={`0 0 ${String(width)} ${String(height)}`}
+          role="img"
+          aria-label="The making as it goes by">
           <defs>
             <pattern id="film-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
               <line x1="0" y1="0" x2="0" y2="7" stroke="var(--hatch)" strokeWidth="1" />
@@ -270,7 +299,10 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
             </option>
           ))}
         </Form.Select>
-        <Button variant="outline-dark" onClick={() => still('svg')}>
+        <Button variant="outline-dark" aria-pressed={solid} active={solid} aria-keyshortcuts="v" onClick={() => setSolid(!solid)}>
+          <Box size={15} aria-hidden /> solid
+        </Button>
+        <Button variant="outline-dark" disabled={solid} onClick={() => still('svg')}>
           <Image size={15} aria-hidden /> SVG
         </Button>
         <Button variant="outline-dark" onClick={() => still('png')}>

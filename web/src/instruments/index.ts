@@ -1,2 +1,3 @@
-export { useReadings } from './instruments';
+export { memoryGauge } from './inMemory';
+export { leave, listenTo, useInstruments, useReadings } from './instruments';
 export { Speaks, SpeakingGauges } from './SpeakingGauges';

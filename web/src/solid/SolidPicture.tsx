@@ -6,9 +6,9 @@ import { Button, ButtonGroup } from 'react-bootstrap';
 import { memoSteady } from '../shell/useSteady';
 import { type Section, turnedSolid } from './cutOut';
 import { makeSolid } from './makeSolid';
-import { painted } from './painted';
-import { type Colours, FIRST, type Stage, type View } from './stage';
-import { onWebGL } from './webgl';
+import { FIRST, type Stage, type View } from './stage';
+import { stageOn } from './stageOn';
+import { turning } from './turning';
 
 interface Props {
   readonly part: Part;
@@ -23,9 +23,6 @@ const sections: readonly (readonly [Section, string])[] = [
   ['quarter', 'quarter out'],
   ['half', 'half'],
 ];
-
-/** Degrees of one press of an arrow. */
-const PRESS = 15;
 
 /** The part as a solid, flats and holes really cut: turned by dragging or the arrows, a section taken out of it at will. */
 export const SolidPicture = memoSteady(function SolidPicture({ part, units, height, onStill }: Props) {
@@ -47,7 +44,9 @@ export const SolidPicture = memoSteady(function SolidPicture({ part, units, heig
       made.stage.draw(view.current);
     });
     observer.observe(element);
+    const still = turning(element, view.current, () => made.stage.draw(view.current));
     return () => {
+      still();
       observer.disconnect();
       made.stage.end();
       stage.current = undefined;
@@ -75,28 +74,6 @@ export const SolidPicture = memoSteady(function SolidPicture({ part, units, heig
       here = false;
     };
   }, [part, section]);
-  const turn = (by: number, tip: number) => {
-    const at = view.current;
-    at.turn += by;
-    at.tip = Math.min(90, Math.max(-90, at.tip + tip));
-    draw();
-  };
-  const zoom = (by: number) => {
-    view.current.zoom = Math.min(12, Math.max(0.5, view.current.zoom * by));
-    draw();
-  };
-  const keys: Readonly<Record<string, () => void>> = {
-    ArrowLeft: () => turn(-PRESS, 0),
-    ArrowRight: () => turn(PRESS, 0),
-    ArrowUp: () => turn(0, PRESS),
-    ArrowDown: () => turn(0, -PRESS),
-    '+': () => zoom(1.25),
-    '-': () => zoom(0.8),
-    Home: () => {
-      view.current = { ...FIRST };
-      draw();
-    },
-  };
   const long = writeWithUnit({ is: 'length', value: part.length }, units);
   return (
     <div className="bar solid" style={{ height }} data-testid="solid">
@@ -105,25 +82,6 @@ export const SolidPicture = memoSteady(function SolidPicture({ part, units, heig
         tabIndex={0}
         role="img"
         aria-label={`The part as a solid, ${long} long. Arrows turn it, plus and minus bring it nearer, Home puts it back.`}
-        onKeyDown={(e) => {
-          const act = keys[e.key];
-          if (!act || e.ctrlKey || e.metaKey || e.altKey) return;
-          e.preventDefault();
-          act();
-        }}
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          let [x, y] = [e.clientX, e.clientY];
-          const move = (m: PointerEvent) => {
-            turn((m.clientX - x) * 0.5, (m.clientY - y) * 0.5);
-            [x, y] = [m.clientX, m.clientY];
-          };
-          const element = e.currentTarget;
-          element.addEventListener('pointermove', move);
-          element.addEventListener('pointerup', () => element.removeEventListener('pointermove', move), { once: true });
-          element.addEventListener('pointercancel', () => element.removeEventListener('pointermove', move), { once: true });
-        }}
-        onWheel={(e) => zoom(e.deltaY < 0 ? 1.1 : 1 / 1.1)}
       />
       <div className="ways noprint">
         <ButtonGroup size="sm" aria-label="Section">
@@ -142,18 +100,3 @@ export const SolidPicture = memoSteady(function SolidPicture({ part, units, heig
     </div>
   );
 });
-
-function stageOn(element: HTMLCanvasElement): { readonly stage: Stage; readonly plain: boolean } {
-  const style = getComputedStyle(element);
-  const colour = (name: string) => style.getPropertyValue(name).trim();
-  const colours: Colours = { metal: colour('--steel'), section: colour('--solid-section'), ink: colour('--ink'), paper: colour('--opening') };
-  try {
-    // asked for by hand first: without it the library prints a page of its own
-    const probe = document.createElement('canvas').getContext('webgl2');
-    if (!probe) throw new Error('no WebGL');
-    probe.getExtension('WEBGL_lose_context')?.loseContext();
-    return { stage: onWebGL(element, colours), plain: false };
-  } catch {
-    return { stage: painted(element, colours), plain: true };
-  }
-}

@@ -1,4 +1,4 @@
-import { axesOf, type Colours, type Extent, extentOf, reachUp, type Stage, type View } from './stage';
+import { axesOf, type Beside, type Colours, type Extent, extentOf, reachUp, type Stage, type Vector, type View } from './stage';
 import type { Cut } from './cutOut';
 
 /** Strips of light, from the side that lies in the shade to the one that faces it. */
@@ -14,21 +14,33 @@ const shaded = (hex: string, light: number): string =>
 export function painted(canvas: HTMLCanvasElement, colours: Colours): Stage {
   const context = canvas.getContext('2d');
   const shades = (hex: string) => Array.from({ length: SHADES + 1 }, (_, i) => shaded(hex, 0.45 + (0.6 * i) / SHADES));
-  const [metal, section] = [shades(colours.metal), shades(colours.section)];
+  const all: Readonly<Record<Face['of'], readonly string[]>> = {
+    metal: shades(colours.metal),
+    section: shades(colours.section),
+    beside: shades(colours.beside),
+  };
   let cut: Cut | undefined;
+  let others: readonly Beside[] = [];
   let seen: Extent = { middle: [0, 0, 0], half: [1, 1, 1] };
   return {
-    show: (made) => {
+    show: (made, fitted) => {
       cut = made;
-      seen = extentOf(made);
+      seen = fitted ?? extentOf(made);
+    },
+    beside: (bodies) => {
+      others = bodies;
     },
     draw: (view) => {
       if (!context || !cut) return;
       context.fillStyle = colours.paper;
       context.fillRect(0, 0, canvas.width, canvas.height);
       const scale = canvas.height / 2 / reachUp(view, seen, canvas.width, canvas.height);
-      for (const { points, face, light } of facesOf(cut, view, seen)) {
-        const shade = (face ? section : metal)[Math.max(0, Math.min(SHADES, Math.round(light * SHADES)))] ?? colours.metal;
+      const faces = [
+        ...facesOf(cut.corners, cut.metal, [0, 0, 0], view, seen),
+        ...others.flatMap(({ corners, at }) => facesOf(corners, undefined, at, view, seen)),
+      ];
+      for (const { points, of, light } of faces.sort((p, q) => p.depth - q.depth)) {
+        const shade = all[of][Math.max(0, Math.min(SHADES, Math.round(light * SHADES)))] ?? colours.metal;
         context.fillStyle = shade;
         context.strokeStyle = shade;
         context.beginPath();
@@ -48,16 +60,20 @@ export function painted(canvas: HTMLCanvasElement, colours: Colours): Stage {
   };
 }
 
-/** What faces the viewer, the furthest first; light is 0 across it and 1 towards it. */
-function facesOf(
-  { corners, metal }: Cut,
-  view: View,
-  { middle }: Extent,
-): readonly { readonly points: readonly (readonly [number, number])[]; readonly face: boolean; readonly light: number; readonly depth: number }[] {
+interface Face {
+  readonly points: readonly (readonly [number, number])[];
+  readonly of: 'metal' | 'section' | 'beside';
+  /** 0 across it and 1 towards it */
+  readonly light: number;
+  readonly depth: number;
+}
+
+/** What faces the viewer. @param metal corners before this one are metal, those from it on section; of a body beside nothing is said */
+function facesOf(corners: Float32Array, metal: number | undefined, place: Vector, view: View, { middle }: Extent): readonly Face[] {
   const { right, up, to } = axesOf(view);
-  const faces = [];
+  const faces: Face[] = [];
   for (let i = 0; i < corners.length; i += 9) {
-    const at = [0, 3, 6].map((k) => [0, 1, 2].map((d) => (corners[i + k + d] ?? 0) - (middle[d] ?? 0)));
+    const at = [0, 3, 6].map((k) => [0, 1, 2].map((d) => (corners[i + k + d] ?? 0) + (place[d] ?? 0) - (middle[d] ?? 0)));
     const on = (axis: readonly number[]) => at.map((p) => (p[0] ?? 0) * (axis[0] ?? 0) + (p[1] ?? 0) * (axis[1] ?? 0) + (p[2] ?? 0) * (axis[2] ?? 0));
     const [x, y, z] = [on(right), on(up), on(to)];
     const [x0 = 0, x1 = 0, x2 = 0] = x;
@@ -69,10 +85,10 @@ function facesOf(
     const long = Math.hypot(a, b, facing) || 1;
     faces.push({
       points: [[x0, y0] as const, [x1, y1] as const, [x2, y2] as const],
-      face: i / 3 >= metal,
+      of: metal === undefined ? 'beside' : i / 3 >= metal ? 'section' : 'metal',
       light: Math.max(0, (-0.35 * a + 0.45 * b + 0.82 * facing) / long),
       depth: z0 + z1 + z2,
     });
   }
-  return faces.sort((p, q) => p.depth - q.depth);
+  return faces;
 }

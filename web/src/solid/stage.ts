@@ -10,9 +10,18 @@ export interface View {
 /** As it lies in the lathe, seen from the front and above. */
 export const FIRST: Readonly<View> = { turn: 24, tip: 28, zoom: 1 };
 
+/** A body beside the solid, nine figures a triangle, mm, moved to its place. The same corners are the same body. */
+export interface Beside {
+  readonly corners: Float32Array<ArrayBuffer>;
+  readonly at: Vector;
+}
+
 /** Where a solid is drawn. */
 export interface Stage {
-  readonly show: (cut: Cut) => void;
+  /** @param seen what the view is fitted to, where that is not the solid alone */
+  readonly show: (cut: Cut, seen?: Extent) => void;
+  /** what stands beside it, each at its place: jaws, a tool */
+  readonly beside: (bodies: readonly Beside[]) => void;
   /** draws it as it is looked at now */
   readonly draw: (view: View) => void;
   readonly size: (width: number, height: number) => void;
@@ -22,6 +31,7 @@ export interface Stage {
 export interface Colours {
   readonly metal: string;
   readonly section: string;
+  readonly beside: string;
   readonly ink: string;
   readonly paper: string;
 }

@@ -31,11 +31,13 @@ export function onWebGL(canvas: HTMLCanvasElement, colours: Colours): Stage {
   const mesh = new Mesh(new BufferGeometry(), [metal, section]);
   const lines = new LineSegments(new BufferGeometry(), line);
   scene.add(mesh, lines);
+  const stands = new MeshLambertMaterial({ color: colours.beside, side: DoubleSide });
+  let others = new Map<Float32Array, Mesh>();
   let [width, height] = [1, 1];
   let seen: Extent = { middle: [0, 0, 0], half: [1, 1, 1] };
   return {
-    show: (cut) => {
-      seen = extentOf(cut);
+    show: (cut, fitted) => {
+      seen = fitted ?? extentOf(cut);
       const raw = new BufferGeometry();
       raw.setAttribute('position', new BufferAttribute(cut.corners, 3));
       const rounded = toCreasedNormals(raw, (CREASE * Math.PI) / 180);
@@ -46,6 +48,20 @@ export function onWebGL(canvas: HTMLCanvasElement, colours: Colours): Stage {
       mesh.geometry = rounded;
       lines.geometry = new BufferGeometry();
       lines.geometry.setAttribute('position', new BufferAttribute(cut.edges, 3));
+    },
+    beside: (bodies) => {
+      const next = new Map<Float32Array, Mesh>();
+      for (const { corners, at } of bodies) {
+        const body = others.get(corners) ?? bodyOf(corners, stands);
+        if (!others.delete(corners)) scene.add(body);
+        body.position.set(...at);
+        next.set(corners, body);
+      }
+      for (const gone of others.values()) {
+        scene.remove(gone);
+        gone.geometry.dispose();
+      }
+      others = next;
     },
     draw: (view) => {
       const { right, up, to } = axesOf(view);
@@ -69,8 +85,15 @@ export function onWebGL(canvas: HTMLCanvasElement, colours: Colours): Stage {
     end: () => {
       mesh.geometry.dispose();
       lines.geometry.dispose();
-      for (const m of [metal, section, line]) m.dispose();
+      for (const body of others.values()) body.geometry.dispose();
+      for (const m of [metal, section, stands, line]) m.dispose();
       renderer.dispose();
     },
   };
+}
+
+function bodyOf(corners: Float32Array<ArrayBuffer>, material: MeshLambertMaterial): Mesh {
+  const raw = new BufferGeometry();
+  raw.setAttribute('position', new BufferAttribute(corners, 3));
+  return new Mesh(toCreasedNormals(raw, (CREASE * Math.PI) / 180), material);
 }

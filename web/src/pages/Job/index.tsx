@@ -301,7 +301,8 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
     ...(held &&
       film.may &&
       !film.asked && { space: { says: 'play the making', act: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement ? false : film.ask()) } }),
-    v: { says: 'the solid, or the section', act: () => !empty && swap() },
+    // in the film it is the film's own
+    ...(!film.asked && { v: { says: 'the solid, or the section', act: () => !empty && swap() } }),
   });
   return (
     <section className="pictured" aria-label="Picture">

@@ -55,8 +55,9 @@ export function PlayedHere({ film: { film, leave }, view }: { readonly film: Pla
     </div>
   );
   if (!film) return room;
-  const still = (picture: string, as: 'svg' | 'png') => {
-    if (as === 'svg') download(fileName(view.job.name, 'svg'), picture, 'image/svg+xml');
+  const still = (picture: string | Blob, as: 'svg' | 'png') => {
+    if (picture instanceof Blob) download(fileName(view.job.name, 'png'), picture, 'image/png');
+    else if (as === 'svg') download(fileName(view.job.name, 'svg'), picture, 'image/svg+xml');
     else
       void toPng(picture).then(
         (png) => download(fileName(view.job.name, 'png'), png, 'image/png'),

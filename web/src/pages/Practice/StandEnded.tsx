@@ -23,7 +23,7 @@ export function StandEnded({
   readonly onAnother: (number: number) => void;
   readonly children: ReactNode;
 }) {
-  const { size, landed, cuts, readings, minutes } = stand.outcome();
+  const { size, landed, crossed, cuts, readings, minutes } = stand.outcome();
   const { truth, gauges, wanted } = stand.set;
   const say = (mm: number) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units);
   const [gauge] = gauges;
@@ -37,7 +37,7 @@ export function StandEnded({
         </h2>
       ) : (
         <>
-          <h2 className={landed === 'in' ? 'in' : 'out'}>{words[landed]}</h2>
+          <h2 className={landed === 'in' ? 'in' : 'out'}>{crossed ? 'The thread is crossed: a pass ran beside its groove.' : words[landed]}</h2>
           <p className="size-18">
             The metal is {say(size)} at 20 °C; wanted {say(wanted.min)} to {say(wanted.max)}. {counted(cuts, 'cut')}, {counted(readings, 'reading')},{' '}
             {writeMinutes(minutes)}.

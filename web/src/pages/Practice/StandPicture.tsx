@@ -25,7 +25,7 @@ export function StandPicture({ set, stand, seen, units }: Props) {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  const { rpm } = stand.levers();
+  const { rpm, centre } = stand.levers();
   const inside = set.kind === 'bore';
   const radius = (set.wanted.nominal / 2 + (inside ? 9 : 0.6)) * SCALE * 0.9;
   const left = Math.max(90, width * 0.22);
@@ -34,13 +34,14 @@ export function StandPicture({ set, stand, seen, units }: Props) {
   // a gap is drawn as its root: a tenth is seen, a millimetre does not leave the picture
   const away = Math.min(46, off <= 0 ? 0 : 5 + 22 * Math.sqrt(off));
   const [tx, ty] = inside ? [right + 12, AXIS + radius * 0.45 + away * 0.4] : [right - 120, AXIS + radius + away];
+  const said = right + (centre ? 200 : 70);
   const words = [seen.sound, seen.chips, seen.surface && `surface ${seen.surface}`, seen.warm].filter((t) => t !== undefined && t !== '').join('; ');
   return (
     <div className="bar" ref={box} style={{ height: TALL }}>
       <svg
         viewBox={`0 0 ${String(width)} ${String(TALL)}`}
         role="img"
-        aria-label={`A bar in its chuck, the spindle ${rpm > 0 ? `turns at ${String(rpm)} rpm` : 'stands'}. ${words}`}>
+        aria-label={`A bar in its chuck, ${centre ? 'the tailstock centre up, ' : ''}the spindle ${rpm > 0 ? `turns at ${String(rpm)} rpm` : 'stands'}. ${words}`}>
         <rect x={left - 70} y={AXIS - radius - 18} width={70} height={18} fill="var(--holding)" stroke="var(--holding-line)" />
         <rect x={left - 70} y={AXIS + radius} width={70} height={18} fill="var(--holding)" stroke="var(--holding-line)" />
         <rect
@@ -54,6 +55,14 @@ export function StandPicture({ set, stand, seen, units }: Props) {
         />
         {inside && <rect x={right - 150} y={AXIS - radius * 0.45} width={150} height={radius * 0.9} fill="var(--paper)" stroke="var(--ink)" />}
         <line x1={left - 100} x2={right + 60} y1={AXIS} y2={AXIS} stroke="var(--ink)" strokeWidth={0.8} strokeDasharray="14 3 3 3" />
+        {centre && (
+          <path
+            d={`M${String(right - 6)} ${String(AXIS)}l26 -15h46v-9h120v48h-120v-9h-46z`}
+            fill="var(--holding)"
+            stroke="var(--holding-line)"
+            strokeLinejoin="round"
+          />
+        )}
         {rpm > 0 && (
           <g stroke="var(--quiet)" strokeWidth={1} opacity={0.6}>
             {Array.from({ length: 9 }, (_, i) => (
@@ -79,14 +88,14 @@ export function StandPicture({ set, stand, seen, units }: Props) {
             off the work
           </text>
         )}
-        <text x={right + 70} y={30} fontSize={15} fill="var(--ink)">
+        <text x={said} y={30} fontSize={15} fill="var(--ink)">
           {words === '' ? '' : words.split('; ')[0]}
         </text>
         {words
           .split('; ')
           .slice(1)
           .map((line, i) => (
-            <text key={line} x={right + 70} y={52 + 20 * i} fontSize={14} fill="var(--quiet)">
+            <text key={line} x={said} y={52 + 20 * i} fontSize={14} fill="var(--quiet)">
               {line}
             </text>
           ))}

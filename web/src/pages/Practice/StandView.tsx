@@ -11,7 +11,11 @@ import { useKeys } from '../../shell/keys';
 import { AdviceCard, Big, RunToSize } from '../../slate';
 import { Dial } from './Dial';
 import { counted, StandEnded } from './StandEnded';
+import { Earlier } from './Earlier';
+import { StandGauges } from './StandGauges';
+import { firstFeed, StandLevers } from './StandLevers';
 import { StandPicture } from './StandPicture';
+import { useSpeaking } from './useSpeaking';
 
 interface Props {
   readonly exercise: Exercise;
@@ -24,6 +28,10 @@ interface Props {
   readonly onAnother: (number: number) => void;
 }
 
+/** So far the handle is backed off at a press, mm: more than any take-up. */
+const BACK: Readonly<Record<Units, number>> = { mm: 1, in: 1.27 };
+/** What is kept of an attempt. */
+const MOST_DEEDS = 400;
 /** Divisions that stand round a ring where nothing else is known. */
 const ROUND = 100;
 
@@ -62,18 +70,26 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
         readings: ended.readings,
         minutes: ended.minutes,
         run: run.slice(0, 60),
+        deeds: stand.deeds().slice(0, MOST_DEEDS),
       });
     }
     drawn();
+    return told.reading;
   };
-  const { rpm, feed, coolant } = stand.levers();
+  const { rpm, feed } = stand.levers();
   const over = stand.isOver();
-  const wait = set.truth.warms > 5 || coolant;
   useKeys('bench', {
-    m: { says: 'measure with the first gauge', act: () => !over && set.gauges[0] && act({ do: 'read', gauge: set.gauges[0].id }) },
+    m: { says: 'measure with the first gauge', act: () => !over && set.gauges[0] && measure(set.gauges[0].id) },
     p: { says: 'a pass at this setting', act: () => !over && act({ do: 'pass' }) },
     s: { says: 'start or stop the spindle', act: () => !over && spindle() },
   });
+  const speaking = useSpeaking((mm) => {
+    if (!over) act({ do: 'heard', mm });
+  });
+  const measure = (gauge: string) => {
+    const reading = act({ do: 'read', gauge });
+    if (speaking.on && reading !== undefined) speaking.press(reading);
+  };
   const spindle = () =>
     act({
       do: 'levers',
@@ -143,7 +159,9 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
           {over ? (
             <StandEnded stand={stand} exercise={exercise} units={units} division={division} onAnother={onAnother} number={number}>
               {advice && readings.length > 1 && (
-                <RunToSize wanted={set.wanted} advice={advice} read={readings} material={set.material} gauges={set.gauges} units={units} />
+                <div className="on-slate">
+                  <RunToSize wanted={set.wanted} advice={advice} read={readings} material={set.material} gauges={set.gauges} units={units} />
+                </div>
               )}
               <Button
                 variant="outline-dark"
@@ -171,8 +189,8 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
                   {write({ is: 'length', value: stand.dial(), step: division / 10 }, dialUnits).text}
                 </div>
                 <div className="d-flex gap-2 mt-1 flex-wrap">
-                  <Button variant="outline-dark" onClick={() => act({ do: 'dial', to: stand.dial() - 1 })}>
-                    back {writeWithUnit({ is: 'length', value: 1 }, dialUnits)}
+                  <Button variant="outline-dark" onClick={() => act({ do: 'dial', to: stand.dial() - BACK[dialUnits] })}>
+                    back {writeWithUnit({ is: 'length', value: BACK[dialUnits] }, dialUnits)}
                   </Button>
                   <Button variant="outline-dark" onClick={() => act({ do: 'zero' })}>
                     zero the ring
@@ -203,64 +221,8 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
                   </div>
                 )}
               </section>
-              <section aria-label="Levers">
-                <Button className="tall-56 w-100" variant={rpm > 0 ? 'primary' : 'outline-dark'} aria-pressed={rpm > 0} onClick={spindle}>
-                  {rpm > 0 ? `spindle turns, ${String(rpm)} rpm: stop it` : 'start the spindle'}
-                </Button>
-                <div className="d-flex gap-2 mt-2">
-                  <Form.Select
-                    aria-label="speed"
-                    value={rpm}
-                    onChange={(e) => act({ do: 'levers', rpm: Number(e.target.value), feed: feed || firstFeed(set.feeds) })}>
-                    <option value={0}>stopped</option>
-                    {set.speeds.map((n) => (
-                      <option key={n} value={n}>
-                        {n} rpm
-                      </option>
-                    ))}
-                  </Form.Select>
-                  <Form.Select aria-label="feed" value={feed} onChange={(e) => act({ do: 'levers', rpm, feed: Number(e.target.value) })}>
-                    <option value={0}>no feed</option>
-                    {set.feeds.map((f) => (
-                      <option key={f} value={f}>
-                        {writeWithUnit({ is: 'feed', value: f }, units)}
-                      </option>
-                    ))}
-                  </Form.Select>
-                </div>
-                <div className="d-flex gap-2 mt-2 flex-wrap">
-                  <Button variant={coolant ? 'primary' : 'outline-dark'} aria-pressed={coolant} onClick={() => act({ do: 'coolant', on: !coolant })}>
-                    coolant
-                  </Button>
-                  {wait && (
-                    <Button variant="outline-dark" onClick={() => act({ do: 'wait', minutes: 10 })}>
-                      let it lie 10 min
-                    </Button>
-                  )}
-                  {set.kind === 'outside' && (
-                    <Button variant="outline-dark" onClick={() => act({ do: 'emery' })}>
-                      a stroke of emery
-                    </Button>
-                  )}
-                </div>
-                <Button className="tall-56 w-100 mt-2" variant="primary" aria-keyshortcuts="p" onClick={() => act({ do: 'pass' })}>
-                  a pass at this setting
-                </Button>
-              </section>
-              <section aria-label="Gauges">
-                {set.gauges.map((g, i) => (
-                  <Button
-                    key={g.id}
-                    className="tall-44 w-100 mb-2"
-                    variant="outline-dark"
-                    {...(i === 0 && { 'aria-keyshortcuts': 'm' })}
-                    onClick={() => act({ do: 'read', gauge: g.id })}>
-                    measure: {g.name}
-                  </Button>
-                ))}
-                <div className="large size-30 fig" data-testid="reading" aria-live="polite">
-                  {seen.reading === undefined ? '' : say(seen.reading)}
-                </div>
+              <StandLevers set={set} stand={stand} units={units} onAct={act} onSpindle={spindle} />
+              <StandGauges set={set} shown={seen.reading === undefined ? '' : say(seen.reading)} speaking={speaking} onMeasure={measure}>
                 <Button className="tall-44 w-100 mt-2" variant="outline-dark" onClick={() => act({ do: 'done' })}>
                   let it go: it is as it is
                 </Button>
@@ -269,7 +231,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
                     as in the file: next of {begun.length - replayed}
                   </Button>
                 )}
-              </section>
+              </StandGauges>
               <ol className="practice-log" aria-label="What happened, the last first" aria-live="polite">
                 {lines.map((line, i) => (
                   <li key={`${String(lines.length)} ${String(i)}`}>{line}</li>
@@ -277,6 +239,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
               </ol>
             </div>
           )}
+          {over && <Earlier exercise={exercise} shop={shop} lathe={lathe} units={units} />}
           {over && (
             <Button
               variant="outline-dark"
@@ -295,7 +258,6 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
   );
 }
 
-const firstFeed = (feeds: readonly number[]): number => feeds.find((f) => f >= 0.08) ?? feeds[0] ?? 0.1;
 const nearest = (speeds: readonly number[], wanted: number): number =>
   speeds.toSorted((a, b) => a - b).findLast((n) => n <= wanted) ?? Math.min(...speeds);
 
@@ -307,6 +269,7 @@ function saidOf(deed: Deed, { chips, sound, surface, warm, reading, says }: Seen
   const told = [says?.replace(/\.$/, ''), sound, chips, surface && `surface ${surface}`, warm].filter((t) => t !== undefined && t !== '').join('; ');
   if (deed.do === 'read' && reading !== undefined) return `measured ${say(reading)}${told === '' ? '' : `; ${told}`}`;
   if (deed.do === 'pass') return `a pass: ${told}`;
+  if (deed.do === 'heard') return reading === undefined ? 'nothing came over its line that could be taken' : `over its line ${say(reading)}`;
   if (deed.do === 'dial') return says === undefined && sound === undefined ? '' : told;
   return told;
 }
