@@ -22,7 +22,23 @@ export default defineConfig({
     VitePWA({
       registerType: 'prompt',
       injectRegister: false,
-      manifest: false,
+      manifest: {
+        id: '/',
+        name: 'Obra',
+        short_name: 'Obra',
+        description: 'Plans one-off turned parts from bar stock: drawing, holding, route, bench, inspection.',
+        start_url: '/',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#f7f5f0',
+        theme_color: '#f7f5f0',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',

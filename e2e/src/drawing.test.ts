@@ -52,6 +52,12 @@ async function jobNow(id: string): Promise<Job> {
 }
 
 const type = (text: string) => page.keyboard.type(text);
+/** Alt and a letter. */
+const withAlt = async (letter: 'r' | 'a' | 'b' | 'g') => {
+  await page.keyboard.down('Alt');
+  await page.keyboard.press(letter);
+  await page.keyboard.up('Alt');
+};
 const key = async (...keys: readonly string[]) => {
   for (const k of keys) await page.keyboard.press(k as 'Tab');
 };
@@ -116,8 +122,8 @@ describe('a part of twenty features', () => {
       characters += text.length;
       await type(text);
     };
-    const rows = async (begin: string, texts: readonly string[]) => {
-      await key(begin);
+    const rows = async (begin: 'r' | 'a' | 'b', texts: readonly string[]) => {
+      await withAlt(begin);
       for (const [i, text] of texts.entries()) {
         await inEmpty(page, 'size');
         await write(text);
@@ -131,7 +137,7 @@ describe('a part of twenty features', () => {
     // grooves go into the row that the cursor was last in
     await page.waitForFunction(() => document.querySelectorAll('.rows [data-cell$=".size"]').length >= 16);
     for (const [at, size, width] of grooves) {
-      await key('g');
+      await withAlt('g');
       await inEmpty(page, 'at');
       await write(at);
       await key('Tab', 'Tab');
@@ -249,7 +255,8 @@ describe('rows', () => {
   let id = '';
   it('are pasted from a spreadsheet in one step that undoes in one', async () => {
     id = await newJob();
-    await key('Escape', 'r');
+    await key('Escape');
+    await withAlt('r');
     await inEmpty(page, 'size');
     await paste('M12\t18\n19 h7\t25\t0.5x45\n25\t38');
     await page.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 3);
@@ -388,7 +395,8 @@ describe('sizes of the picture', () => {
       expect([t.name, await overlapping()]).toEqual([t.name, []]);
     }
     await newJob();
-    await key('Escape', 'r');
+    await key('Escape');
+    await withAlt('r');
     await inEmpty(page, 'size');
     await paste(Array.from({ length: 40 }, (_, i) => `${String(20 + ((i * 7) % 23))} h7\t${String(4 + ((i * 5) % 9))}`).join('\n'));
     await page.waitForFunction(() => document.querySelectorAll('[data-cell$=".size"]').length === 40);

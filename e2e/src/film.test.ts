@@ -120,7 +120,7 @@ it('as a solid as well: the same moments, turned by the arrows, a still of it; b
   await settle();
   const grey = () =>
     page.$eval('.film canvas', (e) => {
-      const picture = (e).toDataURL();
+      const picture = e.toDataURL();
       let sum = 0;
       for (let i = 0; i < picture.length; i++) sum = (sum * 31 + picture.charCodeAt(i)) % 1_000_000_007;
       return sum;

@@ -1,6 +1,6 @@
 /* Keys that `?` lists are keys that work: each is pressed where it is listed, and must change what is there. */
 import type { KeyInput } from 'puppeteer-core';
-import { demoUrl, goTo, pageForEach, sees } from './harness';
+import { demoUrl, goTo, pageForEach, sees, settle } from './harness';
 
 const on = pageForEach();
 
@@ -138,9 +138,15 @@ it('a key that is held is one press, but for the arrows; in a cell letters are l
   const rows = () => on.page.$$eval('[data-cell$=".size"]', (all) => all.length);
   const before = await rows();
   await on.page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  // no letter alone changes a drawing
+  for (const letter of ['r', 'a', 'b', 'g', 'x', 't'] as const) await on.page.keyboard.press(letter);
+  await settle();
+  expect(await rows()).toBe(before);
+  await on.page.keyboard.down('Alt');
   await on.page.keyboard.down('r');
   for (let i = 0; i < 4; i++) await on.page.keyboard.down('r');
   await on.page.keyboard.up('r');
+  await on.page.keyboard.up('Alt');
   await on.page.waitForFunction((n: number) => document.querySelectorAll('[data-cell$=".size"]').length === n + 1, {}, before);
   await on.page.waitForFunction(
     () => document.activeElement instanceof HTMLInputElement && document.activeElement.dataset['cell']?.endsWith('.size') === true,

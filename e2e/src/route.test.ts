@@ -54,7 +54,7 @@ it('a line that may change places does, keeps its place after a reload, and is u
 it('one that may not says which rule forbids it, and nothing moves', async () => {
   const before = await order();
   await move('thread@s1', 'ArrowUp');
-  await sees(page, 'Undercut stays before thread: a thread starts from a chamfer and runs out into room (relief-first).');
+  await sees(page, 'Undercut stays before thread: a thread starts from a chamfer and runs out into room.');
   expect(await order()).toEqual(before);
   await press(page, 'close');
   await move('load@right', 'ArrowUp');

@@ -6,9 +6,11 @@ import { App } from './app/App';
 import { keepOffline } from './app/keepOffline';
 import { prepare } from './data/config';
 import { watchLeaving } from './data/leaving';
+import { watchInstalling } from './shell/installing';
 import { startScheme } from './shell/scheme';
 
 startScheme();
+watchInstalling();
 const root = document.getElementById('root');
 if (root) {
   const app = createRoot(root);

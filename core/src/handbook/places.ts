@@ -13,6 +13,13 @@ export function placeFor(text: string): HandbookPlace | undefined {
   if (t === '' || t.length > 60) return undefined;
   const tap = /^(.*\S)\s+tap$/i.exec(t)?.[1];
   if (tap !== undefined) return threadLimits(tap).ok ? { calculator: 'tap-drills', d: tap } : undefined;
+  const clears = /^(.*\S)\s+(?:clearance(?:\s+hole)?|clears?)$/i.exec(t)?.[1];
+  if (clears !== undefined) return threadLimits(clears).ok ? { calculator: 'screw-holes', d: clears } : undefined;
+  const drill = /^(.*\S)\s+drill$/i.exec(t)?.[1];
+  if (drill !== undefined) {
+    const named = /^[a-z]$/i.test(drill) ? `letter ${drill}` : drill;
+    return drillNamed(named) ? { calculator: 'drills', d: named } : undefined;
+  }
   if (threadLimits(t).ok) return { calculator: 'threads', d: t };
   if (fit(t).ok) return { calculator: 'fits', d: t };
   if (sizeLimits(t).ok) return { calculator: 'sizes', d: t };

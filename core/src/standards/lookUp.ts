@@ -1,6 +1,7 @@
 import { diameter, length, nearestFraction, parseLength, say, type Sentence, type Units, writeWithUnit } from '../quantity';
 import { drillIndex, drillNamed, nearestDrills } from './drills';
 import { fit, sizeLimits } from './fits';
+import { screwHoles } from './screws';
 import { tapDrills } from './tapDrills';
 import { namedTaper } from './tapers';
 import type { Bounds, Thread } from './thread';
@@ -16,14 +17,18 @@ const FINE = 0.001;
 
 /**
  * What the standards say of a few typed characters: a fit, limits of a size, a thread, a tap drill, a drill, a taper, a length. Empty when
- * the text is none of these. 'M12x1.5', '10-32 tap', '25 H7/g6', '25 h6', '#7', '13/16', 'Morse 2'.
+ * the text is none of these. 'M12x1.5', '10-32 tap', '1/4-20 clearance', 'H drill', '25 H7/g6', '25 h6', '#7', '13/16', 'Morse 2'.
  * @param units what a bare length is in
  */
 export function lookUp(text: string, units: Units): readonly TableLine[] {
   const t = text.trim();
-  if (!/\d|letter/i.test(t) || t.length > 60) return [];
+  if (!/\d|letter|^[a-z] drill$/i.test(t) || t.length > 60) return [];
   const tap = /^(.*\S)\s+tap$/i.exec(t)?.[1];
   if (tap !== undefined) return tapping(tap);
+  const clears = /^(.*\S)\s+(?:clearance(?:\s+hole)?|clears?)$/i.exec(t)?.[1];
+  if (clears !== undefined) return clearing(clears);
+  const drill = /^(.*\S)\s+drill$/i.exec(t)?.[1];
+  if (drill !== undefined) return ofDrill(drill, units);
   return [...ofThread(t), ...ofFit(t), ...ofSize(t), ...ofTaper(t), ...ofLength(t, units)];
 }
 
@@ -96,6 +101,42 @@ function tapping(text: string): readonly TableLine[] {
         },
       ]
     : [];
+}
+
+/** Holes that a screw passes through. */
+function clearing(text: string): readonly TableLine[] {
+  const read = screwHoles(text);
+  if (!read.ok) return [];
+  const { thread, close, normal, free, source } = read;
+  const holes = (
+    [
+      ['close', close],
+      ['normal', normal],
+      ['free', free],
+    ] as const
+  ).flatMap(([words, hole]) =>
+    hole ? [say`${words} ${diameter(hole.diameter, FINE)}${/^[\d.]+$/.test(hole.drill) ? '' : ` (${hole.drill})`}`] : [],
+  );
+  if (holes.length === 0) return [];
+  return [
+    {
+      says: say`clearance holes for ${thread.designation.replace(/-\d+[A-Za-z]+$/, '')}: ${holes.flatMap((h, i) => (i === 0 ? h : [', ', ...h]))}`,
+      source,
+    },
+  ];
+}
+
+/** A drill by its name, a letter alone as well: 'H drill', '7 drill', '13/64 drill'. */
+function ofDrill(text: string, units: Units): readonly TableLine[] {
+  const drill = drillNamed(/^[a-z]$/i.test(text) ? `letter ${text}` : text) ?? (/^\d{1,2}$/.test(text) ? drillNamed(`#${text}`) : undefined);
+  if (!drill) return [];
+  return [
+    {
+      says: say`${drill.name}: ${(['mm', 'in'] as const).map((u) => writeWithUnit(length(drill.diameter, FINE), u)).join(', ')}`,
+      source: 'drill tables, from memory',
+    },
+    ...ofLength(writeWithUnit(length(drill.diameter, 0.0001), units), units).slice(1),
+  ];
 }
 
 function ofTaper(text: string): readonly TableLine[] {

@@ -1,21 +1,16 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { inCell, useKeys } from './keys';
+import { openFinder, useFinderOpen } from './offers';
 
 const FinderDialog = lazy(() => import('./FinderDialog').then((m) => ({ default: m.FinderDialog })));
 
 /** `/` finds jobs and places by any word, and answers what the standards know; `?` shows the keys. Its dialog is loaded when first asked for. */
 export function Finder() {
-  const [open, setOpen] = useState<'find' | 'keys' | undefined>();
+  const open = useFinderOpen();
   const [text, setText] = useState('');
   useKeys('everywhere', {
-    '/, shift+/': {
-      says: 'find anything',
-      act: () => {
-        setText('');
-        setOpen('find');
-      },
-    },
-    '?, shift+?': { says: 'these keys', act: () => setOpen('keys') },
+    '/, shift+/': { says: 'find anything', act: () => openFinder('find') },
+    '?, shift+?': { says: 'these keys', act: () => openFinder('keys') },
     escape: {
       says: 'leave a cell, keep its text',
       // a dialog above it closes by the same key
@@ -38,9 +33,13 @@ export function Finder() {
     return () => window.removeEventListener('keydown', keep, true);
   }, [open]);
   if (open === undefined) return null;
+  const close = () => {
+    openFinder(undefined);
+    setText('');
+  };
   return (
     <Suspense fallback={null}>
-      <FinderDialog open={open} text={text} setText={setText} close={() => setOpen(undefined)} />
+      <FinderDialog open={open} text={text} setText={setText} close={close} />
     </Suspense>
   );
 }

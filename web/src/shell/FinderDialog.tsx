@@ -1,6 +1,6 @@
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { shopTables } from '@obra/core/shop';
-import { BookOpen, Clock, FileText, type LucideIcon, SquareArrowOutUpRight, WholeWord } from 'lucide-react';
+import { BookOpen, Clock, Crosshair, FileText, type LucideIcon, SquareArrowOutUpRight, WholeWord } from 'lucide-react';
 import { type KeyboardEvent, useId, useMemo, useRef, useState } from 'react';
 import { Form, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
@@ -8,10 +8,11 @@ import useSWR from 'swr';
 import { listSummaries } from '../data/jobs';
 import { kept } from '../data/local';
 import { KeyList } from './KeyList';
+import { offersNow } from './offers';
 import { Finding } from './search';
 import { useUnits } from './units';
 
-type Group = 'lately' | 'jobs' | 'pages' | 'handbook' | 'words';
+type Group = 'here' | 'lately' | 'jobs' | 'pages' | 'handbook' | 'words';
 
 interface Place {
   readonly to: string;
@@ -19,9 +20,12 @@ interface Place {
   readonly group: Group;
   /** found by these too */
   readonly words?: string;
+  /** what it does, where it is no place */
+  readonly act?: () => void;
 }
 
 const groups: Readonly<Record<Group, LucideIcon>> = {
+  here: Crosshair,
   lately: Clock,
   jobs: FileText,
   pages: SquareArrowOutUpRight,
@@ -102,8 +106,13 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
   const nothing = text.trim() === '';
   // what the standards answer stays while the next letter is looked up
   const { data: known } = useSWR(nothing ? null : ['look-up', text, units], () => answersTo(text, units), { keepPreviousData: true });
+  // what the page behind offers: its steps, its checks, what can be done on it
+  const [here] = useState((): readonly Place[] =>
+    offersNow().map((o) => ({ to: o.to ?? o.id, says: o.says, group: 'here', words: `${o.group} ${o.words ?? ''}`, ...(o.act && { act: o.act }) })),
+  );
   const places = useMemo(
     (): readonly Place[] => [
+      ...here,
       ...(data?.summaries ?? []).flatMap((j): readonly Place[] =>
         stages.map((stage) => ({
           to: `/jobs/${j.id}/${stage}`,
@@ -116,18 +125,18 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
       ...(known?.calculators ?? []),
       ...(known?.words ?? []),
     ],
-    [data, known],
+    [data, known, here],
   );
   const finding = useMemo(() => new Finding(places, (p) => `${p.says} ${p.words ?? ''}`), [places]);
   const [recent] = useState(lately);
   const found = useMemo(() => {
     const { lines } = finding.find(text);
     const rank = (p: Place) => (recent.includes(p.to) ? recent.indexOf(p.to) : LATELY);
-    return lines.map((p) => (rank(p) < LATELY ? { ...p, group: 'lately' as const } : p)).toSorted((a, b) => rank(a) - rank(b));
+    return lines.map((p) => (rank(p) < LATELY && p.group !== 'here' ? { ...p, group: 'lately' as const } : p)).toSorted((a, b) => rank(a) - rank(b));
   }, [finding, text, recent]);
   const own = known?.text === text ? known.place : undefined;
   const listed = (Object.keys(groups) as Group[]).map((group) => {
-    const all = found.filter((p) => p.group === group && !(nothing && (group === 'handbook' || group === 'words')));
+    const all = found.filter((p) => p.group === group && !(nothing && (group === 'handbook' || group === 'words' || group === 'here')));
     return { group, shown: all.slice(0, EACH), more: Math.max(0, all.length - EACH) };
   });
   const shown: readonly Place[] = [...(own ? [own] : []), ...listed.flatMap((l) => l.shown)];
@@ -137,6 +146,11 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
   const list = useRef<HTMLDivElement>(null);
   const go = (place: Place | undefined) => {
     if (!place) return;
+    if (place.act) {
+      close();
+      place.act();
+      return;
+    }
     kept.set('lately', JSON.stringify([place.to, ...lately().filter((to) => to !== place.to)].slice(0, LATELY)));
     close();
     void navigate(place.to);
@@ -177,7 +191,7 @@ function Find({ text, setText, close }: Omit<Props, 'open'>) {
           aria-controls={id}
           aria-activedescendant={shown.length > 0 ? `${id}-${String(at)}` : undefined}
           autoComplete="off"
-          placeholder="a job, a stage, M12x1.5, 25 H7/g6, 10-32 tap, #7"
+          placeholder="a job, a step, a check, something to do, 25 H7/g6, 1/4-20 clearance, H drill"
         />
       </Form>
       {results.length > 0 && (

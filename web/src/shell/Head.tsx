@@ -3,6 +3,7 @@ import { Moon, Sun } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { swapScheme, useScheme } from './scheme';
 import { useKeys } from './keys';
+import { openFinder } from './offers';
 
 const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
   return (
@@ -20,6 +21,21 @@ const Doors = memo(function Doors({ bench }: { readonly bench: boolean }) {
         </nav>
       )}
     </>
+  );
+});
+
+/** What finds anything, shows the keys, tells the words: seen, not only known. */
+const Finds = memo(function Finds() {
+  return (
+    <div className="finds" role="group" aria-label="Help">
+      <button type="button" aria-keyshortcuts="/" title="find anything (/)" onClick={() => openFinder('find')}>
+        find
+      </button>
+      <button type="button" aria-keyshortcuts="?" title="the keys of this page (?)" onClick={() => openFinder('keys')}>
+        keys
+      </button>
+      <NavLink to="/practice/words">words</NavLink>
+    </div>
   );
 });
 
@@ -44,6 +60,7 @@ export function Head({ children, bench = false }: { readonly children?: ReactNod
   return (
     <header className="head noprint">
       <Doors bench={bench} />
+      <Finds />
       <div className="right">
         {children}
         <Look />

@@ -1,25 +1,26 @@
 import { Button, Toast } from 'react-bootstrap';
+import type { Act } from './says';
 
 interface Props {
   readonly text: string;
-  readonly undo: (() => void) | undefined;
+  readonly act: Act | undefined;
   readonly close: () => void;
 }
 
-/** One sentence at the foot of the page, with what takes it back. */
-export function Strip({ text, undo, close }: Props) {
+/** One sentence at the foot of the page, with what takes it back, or does what it says. */
+export function Strip({ text, act, close }: Props) {
   return (
     <Toast show animation={false} onClose={close} role="presentation" aria-live="off">
       <Toast.Body className="d-flex gap-3 align-items-center">
         <span className="flex-fill">{text}</span>
-        {undo && (
+        {act && (
           <Button
             variant="link"
             onClick={() => {
               close();
-              undo();
+              act.does();
             }}>
-            undo
+            {act.says}
           </Button>
         )}
         <Button variant="link" onClick={close}>

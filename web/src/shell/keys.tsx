@@ -30,7 +30,7 @@ const hold = (key: string | undefined): void => {
 };
 
 /**
- * Keys of a page. They act outside cells, but for those with Ctrl; `in: 'cells'` acts only within a cell. A key that is held repeats: it means nothing, but for the
+ * Keys of a page. They act outside cells, but for those with Ctrl or Alt; `in: 'cells'` acts only within a cell. A key that is held repeats: it means nothing, but for the
  * arrows.
  */
 export function useKeys(scope: Scope, keys: Keys, { in: place = 'page' }: { readonly in?: 'page' | 'cells' } = {}): void {
@@ -38,7 +38,7 @@ export function useKeys(scope: Scope, keys: Keys, { in: place = 'page' }: { read
   const press = (event: KeyboardEvent, { hotkey }: { readonly hotkey: string }) => {
     const key = acts.get(hotkey);
     const cell = inCell(event.target);
-    if (!key || (place === 'cells' ? !cell : cell && !hotkey.startsWith('mod+') && hotkey !== 'escape')) return;
+    if (!key || (place === 'cells' ? !cell : cell && !/^(?:mod|alt)\+/.test(hotkey) && hotkey !== 'escape')) return;
     if (event.repeat && !event.key.startsWith('Arrow') && !cell) event.preventDefault();
     else if (key.act(event) !== false) {
       event.preventDefault();

@@ -7,10 +7,16 @@ const Strip = lazy(() => import('./Strip').then((m) => ({ default: m.Strip })));
 /** What is told on the way to another page is told there; what was told before has had its time, ms. */
 const ON_THE_WAY = 1000;
 
+/** What can be pressed beside what is told. */
+export interface Act {
+  readonly says: string;
+  readonly does: () => void;
+}
+
 /** What just happened, in a sentence: what was kept, what to do; with the press that takes it back where there is one. */
 interface Told {
   readonly text: string;
-  readonly undo: (() => void) | undefined;
+  readonly act: Act | undefined;
   readonly at: number;
 }
 
@@ -22,7 +28,10 @@ const set = (next: Told | undefined) => {
 };
 
 /** Tells what just happened, in the one place for that: what stood there goes. */
-export const tell = (text: string, undo?: () => void): void => set({ text, undo, at: Date.now() });
+export const tell = (text: string, undo?: () => void): void => offer(text, undo && { says: 'undo', does: undo });
+
+/** The same, with a press of its own. */
+export const offer = (text: string, act?: Act): void => set({ text, act, at: Date.now() });
 
 /** Nothing to be told any more. */
 export const untell = (): void => set(undefined);
@@ -43,7 +52,7 @@ export function Says() {
     <div role="status" aria-live="polite" className="says noprint">
       {now && (
         <Suspense fallback={null}>
-          <Strip text={now.text} undo={now.undo} close={untell} />
+          <Strip text={now.text} act={now.act} close={untell} />
         </Suspense>
       )}
     </div>

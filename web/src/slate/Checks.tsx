@@ -26,10 +26,10 @@ export const Checks = memoSteady(function Checks({
         <li key={findingKey(f)} data-code={f.code}>
           <Mark severity={f.severity} dark={dark} />
           <div>
-            <Said sentence={f.says} units={units} />
+            <Said sentence={f.says} units={units} words />
           </div>
           <div className="quiet">
-            <Said sentence={f.why} units={units} />
+            <Said sentence={f.why} units={units} words />
           </div>
           {apply && f.mends.length > 0 && (
             <div className="fixes">

@@ -1,11 +1,17 @@
 import { isFigure, type Sentence, type Units, writeSentence } from '@obra/core/quantity';
 import { FigureNumber } from './FigureNumber';
+import { jargonIn } from './jargon';
+import { TradeWord } from './TradeWord';
 
 /** What closes a word and never begins a line. */
 const closing = /^[,.;:)]+/;
 
-/** A sentence on screen: what was computed in it opens its formula, like any other number, and keeps the comma after it on its line. */
-export function Said({ sentence, units }: { readonly sentence: Sentence; readonly units: Units }) {
+/**
+ * A sentence on screen: what was computed in it opens its formula, like any other number, and keeps the comma after it on its line. With `words` the first word of the
+ * trade that a newcomer stops at says what it means.
+ */
+export function Said({ sentence, units, words = false }: { readonly sentence: Sentence; readonly units: Units; readonly words?: boolean }) {
+  const first = words ? sentence.findIndex((part) => typeof part === 'string' && jargonIn(part) !== undefined) : -1;
   const after = (i: number): string => {
     const next = sentence[i];
     return typeof next === 'string' ? (closing.exec(next)?.[0] ?? '') : '';
@@ -20,6 +26,15 @@ export function Said({ sentence, units }: { readonly sentence: Sentence; readonl
       );
     const before = sentence[i - 1];
     const text = writeSentence([part], units);
-    return before !== undefined && isFigure(before) ? text.replace(closing, '') : text;
+    const shown = before !== undefined && isFigure(before) ? text.replace(closing, '') : text;
+    const word = i === first ? jargonIn(shown) : undefined;
+    if (!word) return shown;
+    return (
+      <span key={i}>
+        {shown.slice(0, word.from)}
+        <TradeWord word={word.word}>{shown.slice(word.from, word.to)}</TradeWord>
+        {shown.slice(word.to)}
+      </span>
+    );
   });
 }

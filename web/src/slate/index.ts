@@ -3,6 +3,7 @@ export { Big } from './Big';
 export { Checks } from './Checks';
 export { FigureNumber, FormulaBook } from './FigureNumber';
 export { Mark, MarkShape } from './Mark';
+export { RuleWord } from './RuleWord';
 export { RunStrip } from './RunStrip';
 export { RunToSize } from './RunToSize';
 export { StillToBeDone } from './StillToBeDone';

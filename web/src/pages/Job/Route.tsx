@@ -37,7 +37,7 @@ export function Route({ view }: { readonly view: JobView }) {
     }
     const may = mayMove(route, plan.part, id, by);
     if (!may.ok) {
-      setTold(`${writeSentence(may.says, units)}${may.rule === undefined ? '' : ` (${may.rule})`}.`);
+      setTold(`${writeSentence(may.says, units)}.`);
       return;
     }
     setTold(undefined);

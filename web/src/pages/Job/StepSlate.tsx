@@ -4,7 +4,7 @@ import { turnsFor, write, writeSentence } from '@obra/core/quantity';
 import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { Big, FigureNumber, Said } from '../../slate';
+import { Big, FigureNumber, RuleWord, Said } from '../../slate';
 import { OwnStepCells } from './OwnSteps';
 import { StepChoices } from './StepChoices';
 import type { JobView } from './view';
@@ -125,7 +125,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           <ul className="m-0 ps-3 size-14">
             {why.map((r) => (
               <li key={r.rule}>
-                <Said sentence={r.says} units={units} /> <span className="quiet">({r.rule})</span>
+                <Said sentence={r.says} units={units} words /> <RuleWord reason={r} units={units} />
               </li>
             ))}
           </ul>
@@ -137,13 +137,13 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           {stands.after && (
             <div>
               after {verbs[stands.after.step.verb].toLowerCase()}: {writeSentence(stands.after.rule.says, units)}{' '}
-              <span className="quiet">({stands.after.rule.rule})</span>
+              <RuleWord reason={stands.after.rule} units={units} />
             </div>
           )}
           {stands.before && (
             <div>
               before {verbs[stands.before.step.verb].toLowerCase()}: {writeSentence(stands.before.rule.says, units)}{' '}
-              <span className="quiet">({stands.before.rule.rule})</span>
+              <RuleWord reason={stands.before.rule} units={units} />
             </div>
           )}
         </div>

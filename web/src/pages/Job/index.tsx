@@ -3,7 +3,8 @@ import { cuttingBegan, changesOf, stagesOf } from '@obra/core/bench';
 import { readDrawing } from '@obra/core/drawing';
 import { findingKey } from '@obra/core/finding';
 import { startedPiece } from '@obra/core/holding';
-import type { Units } from '@obra/core/quantity';
+import { verbs } from '@obra/core/operations';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { materialOf } from '@obra/core/standards';
 import { Printer, Redo2, Undo2 } from 'lucide-react';
 import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
@@ -12,6 +13,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { download, fileName } from '../../shell/download';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
+import { type Offer, useOffers } from '../../shell/offers';
 import { tell } from '../../shell/says';
 import { Notice } from '../../shell/Notice';
 import { ShopRefused } from '../../shell/ShopRefused';
@@ -146,6 +148,22 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
     const ofDrawing = new Set(own.map(findingKey));
     return [...own, ...(plan?.findings ?? []).filter((f) => !ofDrawing.has(findingKey(f)) && !(older && stagesOf(f).includes('drawing')))];
   }, [part, started, shared, plan, older]);
+  useOffers(() => [
+    ...steps.map((s, i): Offer => ({
+      id: s.id,
+      group: 'steps',
+      says: `step ${String(i + 1)}: ${verbs[s.verb].toLowerCase()} ${writeSentence(s.says, units)}`,
+      to: `/jobs/${id}/route?at=${encodeURIComponent(s.id)}`,
+    })),
+    ...findings.map((f, i): Offer => {
+      const [at = 'drawing'] = stagesOf(f);
+      return { id: `check ${String(i)}`, group: 'checks', says: `check: ${writeSentence(f.says, units)}`, words: f.code, to: `/jobs/${id}/${at}` };
+    }),
+    ...(open.canUndo ? [{ id: 'undo', group: 'actions', says: 'Undo', act: undo } as const] : []),
+    ...(open.canRedo ? [{ id: 'redo', group: 'actions', says: 'Redo', act: redo } as const] : []),
+    { id: 'print', group: 'actions', says: 'Print this sheet', act: () => window.print() },
+    { id: 'swap', group: 'actions', says: 'Millimetres or inches', act: swap },
+  ]);
   const view: JobView = {
     findings,
     id,

@@ -37,6 +37,7 @@ import { Foretold, Taken } from './Foretold';
 import { Holds, ToolRecords } from './Holds';
 import { Lessons } from './Lessons';
 import { Readings } from './Readings';
+import { ThisBrowser } from './ThisBrowser';
 
 /** What was made, how it measured, what was learned; and everything in one file. */
 export function Logbook() {
@@ -137,6 +138,7 @@ export function Logbook() {
             void learned();
           }}
         />
+        <ThisBrowser />
       </main>
     </div>
   );

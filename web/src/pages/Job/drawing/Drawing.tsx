@@ -8,6 +8,7 @@ import { materialOf } from '@obra/core/standards';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useKeys } from '../../../shell/keys';
+import { type Offer, useOffers } from '../../../shell/offers';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import { Big, Checks } from '../../../slate';
@@ -30,6 +31,15 @@ import { onTheLathe, type Shown, type ToolActs, Tools } from './Tools';
 
 const TemplateDialog = lazy(() => import('./TemplateDialog').then((m) => ({ default: m.TemplateDialog })));
 const TakeIn = lazy(() => import('./TakeIn').then((m) => ({ default: m.TakeIn })));
+
+const kindWords = {
+  groove: 'groove',
+  keyway: 'keyway',
+  flat: 'flat',
+  hexagon: 'hexagon',
+  crossHole: 'cross hole',
+  boltCircle: 'bolt circle',
+} as const;
 
 /** Rows that stand at once with the fields of the job over them, at 1280x800. */
 const BESIDE_FIELDS = 9;
@@ -62,12 +72,26 @@ export function Drawing({ view }: { readonly view: JobView }) {
     open.edit([{ op: 'put', at: `drawing/details/#${id}`, value }]);
     focusSoon(`${id}.${asksOf[kind].at === undefined ? 'size' : 'at'}`);
   };
+  // no letter alone changes a drawing
   useKeys('drawing', {
-    r: { says: 'a row', act: () => add('outside', outside.at(-1)?.id) },
-    a: { says: 'a hole in end A', act: () => add('boreRight') },
-    b: { says: 'a hole in end B', act: () => add('boreLeft') },
-    g: { says: 'a groove', act: () => cut('groove') },
+    'alt+r': { says: 'a row', act: () => add('outside', outside.at(-1)?.id) },
+    'alt+a': { says: 'a hole in end A', act: () => add('boreRight') },
+    'alt+b': { says: 'a hole in end B', act: () => add('boreLeft') },
+    'alt+g': { says: 'a groove', act: () => cut('groove') },
   });
+  useOffers(() => [
+    { id: 'add-row', group: 'actions', says: 'Add a row', words: 'section outside', act: () => add('outside', outside.at(-1)?.id) },
+    { id: 'add-bore-a', group: 'actions', says: 'Add a hole in end A', words: 'bore', act: () => add('boreRight') },
+    { id: 'add-bore-b', group: 'actions', says: 'Add a hole in end B', words: 'bore', act: () => add('boreLeft') },
+    ...(outside.length === 0
+      ? []
+      : (['groove', 'keyway', 'flat', 'hexagon', 'crossHole', 'boltCircle'] as const).map((kind): Offer => ({
+          id: `add-${kind}`,
+          group: 'actions',
+          says: `Add a ${kindWords[kind]}`,
+          act: () => cut(kind),
+        }))),
+  ]);
   const replace = (drawing: DrawingOfJob, name?: string) => {
     const { outside: rows, boreRight: a, boreLeft: b, details } = drawing;
     const edits: Edit[] = Object.entries({ outside: rows, boreRight: a, boreLeft: b, details }).map(([key, value]) => ({
