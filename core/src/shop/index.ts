@@ -21,6 +21,7 @@ export {
   toolOf,
 } from './items';
 export { learnBacklash, learnCollars, learnDial, type Learned, learnRunout } from './learn';
+export { furnished, type Start, starts } from './furnished';
 export { midShop, readoutShop } from './otherShops';
 export { minutesKept, springKept } from './learned';
 export { overBallsOf, overWiresOf } from './overWires';

@@ -1,5 +1,7 @@
 import { demoShop } from '../planner/demo.fixture';
 import { doubtOf, gaugeFor, grips, machineOf, mmOf, proves, speedsOf, toolOf } from './items';
+import { furnished, starts } from './furnished';
+import { shopProblems } from './problems';
 import { startingShop } from './startingShop';
 import { wayOf, ways } from './ways.table';
 
@@ -74,4 +76,19 @@ describe('what the things of a shop mean', () => {
     }
     expect(machineOf(shop, 'gone')).toBe(shop.machines[0]);
   });
+});
+
+describe('what a shop begins with', () => {
+  it.each(starts.map((s) => [s.id, s] as const))(
+    '%s: the usual rack and drawer in its own units, nothing twice, all of it stored as it is',
+    (_, start) => {
+      const shop = start.make();
+      expect(shopProblems(shop).filter((f) => f.severity === 'stop')).toEqual([]);
+      for (const list of [shop.tools, shop.bars, shop.gauges]) expect(new Set(list.map((i) => i.id)).size).toBe(list.length);
+      for (const material of ['mild-steel', 'free-cutting-steel', 'stainless-316', 'aluminium', 'brass', 'bronze', 'silver-steel', 'acetal'])
+        expect(shop.bars.some((b) => b.material === material && b.across.units === start.units)).toBe(true);
+      for (const kind of ['drill', 'tap', 'die', 'ream']) expect(shop.tools.filter((t) => t.kind === kind).length).toBeGreaterThanOrEqual(5);
+      expect(furnished(shop)).toEqual(shop);
+    },
+  );
 });

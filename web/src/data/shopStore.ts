@@ -1,6 +1,6 @@
 import { parseStoredShop, type Salvage, salvageShop, SCHEMA, type Shop, type StoredShop } from '@obra/core/document';
 import type { Sentence } from '@obra/core/quantity';
-import { startingShop } from '@obra/core/shop';
+import { furnished, startingShop } from '@obra/core/shop';
 import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { alone, read, remove, write } from './store';
@@ -14,7 +14,7 @@ export interface UnreadShop {
   readonly salvage: Salvage | undefined;
 }
 
-const beginning = (): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: startingShop() });
+const beginning = (): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: furnished(startingShop()) });
 
 /** What stands in storage: a shop, none yet, or one that cannot be read. */
 async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unread: UnreadShop }> {
@@ -25,11 +25,14 @@ async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unre
   return { unread: { raw, says: parsed.problems[0]?.says ?? [], salvage: salvageShop(raw) } };
 }
 
+/** Whether nobody has said yet what stands in this shop. */
+export const shopIsNew = async (): Promise<boolean> => ((await read('shop')) ?? null) === null;
+
 /** The shop of this browser. One that cannot be read stays where it is; for this visit stands in what can be read of it, else the starting shop. */
 export async function loadShop(): Promise<StoredShop> {
   const found = await stored();
   if ('shop' in found) return found.shop;
-  return { ...beginning(), shop: found.unread.salvage?.shop ?? startingShop() };
+  return { ...beginning(), shop: found.unread.salvage?.shop ?? furnished(startingShop()) };
 }
 
 /** The shop that cannot be read, while one stands in storage. */

@@ -1,7 +1,7 @@
 import { SCHEMA, type Shop } from '@obra/core/document';
 import { writeShopFile, writeShopTable } from '@obra/core/exchange';
 import type { Units } from '@obra/core/quantity';
-import { midShop, readoutShop, type ShopList, startingShop, tableOf } from '@obra/core/shop';
+import { type ShopList, starts, tableOf } from '@obra/core/shop';
 import { FileInput, FileOutput, Table } from 'lucide-react';
 import { Dropdown } from 'react-bootstrap';
 import { newId, now, thisBrowser } from '../../data/ids';
@@ -10,12 +10,6 @@ import { download, fileName } from '../../shell/download';
 import { useFiles } from '../../shell/files';
 import { tell } from '../../shell/says';
 import { takeIn } from './takeIn';
-
-const starts: readonly (readonly [words: string, make: () => Shop])[] = [
-  ['a small bench lathe, in inches', startingShop],
-  ['a mid-size metric lathe', midShop],
-  ['a larger lathe with readout', readoutShop],
-];
 
 interface Props {
   readonly shop: Shop;
@@ -57,9 +51,9 @@ export function InAndOut({ shop, list, units, editShop, replace }: Props) {
           </Dropdown.Item>
           <Dropdown.Divider />
           <Dropdown.Header>begin again with</Dropdown.Header>
-          {starts.map(([words, make]) => (
+          {starts.map(({ id, words, make }) => (
             <Dropdown.Item
-              key={words}
+              key={id}
               as="button"
               onClick={() => {
                 replace(make());
