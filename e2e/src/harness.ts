@@ -46,8 +46,9 @@ export function serve({
   demo = false,
   instruments = false,
   port = 0,
-}: { readonly demo?: boolean; readonly instruments?: boolean; readonly port?: number } = {}): Promise<Served> {
-  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...(demo ? ['--demo'] : []), ...(instruments ? ['--instruments'] : [])];
+}: { readonly demo?: boolean | 'at work'; readonly instruments?: boolean; readonly port?: number } = {}): Promise<Served> {
+  const offered = demo === 'at work' ? ['--demo'] : demo ? ['--demo-drawn'] : [];
+  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...offered, ...(instruments ? ['--instruments'] : [])];
   const child: ChildProcess = spawn(process.execPath, args, {
     cwd: root,
     env: { ...process.env, PORT: String(port) },

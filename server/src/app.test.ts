@@ -12,7 +12,7 @@ const demo = join(dir, 'demo');
 const servers: Server[] = [];
 
 function serve(withDemo: boolean): Promise<string> {
-  const server = createServer(makeApp({ web, version: '0.1.0', ...(withDemo && { demo }) }));
+  const server = createServer(makeApp({ web, version: '0.1.0', ...(withDemo && { demo: [demo] }) }));
   servers.push(server);
   return new Promise((resolve) => {
     server.listen(0, () => resolve(`http://localhost:${String((server.address() as AddressInfo).port)}`));

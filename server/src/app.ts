@@ -8,8 +8,8 @@ import { withStandIns } from './standIns';
 export interface Options {
   /** folder of the built page */
   readonly web: string;
-  /** folder of demo files, offered only when given */
-  readonly demo?: string;
+  /** folders of demo files, offered only when given */
+  readonly demo?: readonly string[];
   /** simulated gauges are offered */
   readonly instruments?: boolean;
   readonly version: string;
@@ -51,16 +51,16 @@ export function makeApp(options: Options): Express {
       .json({ demo: options.demo !== undefined, version: options.version, instruments: options.instruments === true }),
   );
   app.get('/api/demo', (_request, response) => {
-    const { demo } = options;
-    const files =
-      demo === undefined || !existsSync(demo)
-        ? []
-        : readdirSync(demo)
-            .filter((name) => name.endsWith('.json'))
-            .sort();
+    const files = (options.demo ?? [])
+      .filter((folder) => existsSync(folder))
+      .flatMap((folder) =>
+        readdirSync(folder)
+          .filter((name) => name.endsWith('.json'))
+          .sort(),
+      );
     response.set('Cache-Control', 'no-store').json({ files: files.map((name) => `/api/demo/${name}`) });
   });
-  if (options.demo !== undefined) app.use('/api/demo', express.static(options.demo, { index: false, cacheControl: false }));
+  for (const folder of options.demo ?? []) app.use('/api/demo', express.static(folder, { index: false, cacheControl: false }));
   if (options.instruments === true) withStandIns(app);
   app.use('/api', (_request, response) => response.status(404).json({ error: 'nothing here' }));
   app.use('/assets', express.static(join(options.web, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));

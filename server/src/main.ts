@@ -6,7 +6,9 @@ import { makeApp } from './app';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
 const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8')) as { version: string };
-const demo = process.argv.includes('--demo') ? { demo: join(root, 'demo') } : {};
+// with --demo a bench of work in all states; with --demo-drawn its drawn jobs alone
+const whole = process.argv.includes('--demo');
+const demo = whole || process.argv.includes('--demo-drawn') ? { demo: [join(root, 'demo'), ...(whole ? [join(root, 'demo', 'at-work')] : [])] } : {};
 const app = makeApp({ web: join(root, 'web', 'dist'), ...demo, instruments: process.argv.includes('--instruments'), version });
 
 /** Listens on the wanted port, or on the next free one of the twenty after it. */

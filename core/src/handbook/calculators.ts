@@ -1,3 +1,9 @@
+import { conversionCalculators, gradeCalculators } from './conversionCalculators';
+import { copyCalculators } from './copyCalculators';
+import { moreThreadCalculators } from './moreThreads';
+import { gearBlankCalculators, rollCalculators, rollTaperCalculators } from './rollCalculators';
+import { shaftCalculators } from './shaftCalculators';
+import { timeCalculators, wallCalculators } from './timeCalculators';
 import { forceCalculators } from './forceCalculators';
 import { gearCalculators } from './gearCalculators';
 import { grooveCalculators } from './grooveCalculators';
@@ -24,6 +30,16 @@ export const calculators: readonly Calculator[] = [
   ...forceCalculators,
   ...otherCalculators,
   ...measuringCalculators,
+  ...shaftCalculators,
+  ...moreThreadCalculators,
+  ...timeCalculators,
+  ...wallCalculators,
+  ...copyCalculators,
+  ...rollTaperCalculators,
+  ...rollCalculators,
+  ...gearBlankCalculators,
+  ...conversionCalculators,
+  ...gradeCalculators,
 ];
 
 export const calculatorNamed = (id: string): Calculator | undefined => calculators.find((e) => e.id === id);

@@ -3,11 +3,29 @@ import { area, circle, dim, label, line, type Point, polar, type Shape, type Ske
 
 const mm = (value: number) => length(value, 0.001);
 
-/** A hub on a shaft from the end; a hollow shaft has an inside. */
-export function hubOf(outside: number, d: number, inside: number): Sketch {
+/** A hub on a shaft from the end; a hollow shaft has an inside. Beside it, with a pressure, how pressure and hoop stress fall from the fit outwards. @source Lame */
+export function hubOf(outside: number, d: number, inside: number, pressure?: number): Sketch {
+  const [ri, ro] = [d / 2, outside / 2];
+  const scale = ((pressure ?? 0) * ri ** 2) / (ro ** 2 - ri ** 2);
+  const most = scale * ((ro / ri) ** 2 + 1);
+  const x0 = outside * 0.72;
+  const at = (r: number, stress: number): Point => [x0 + (most > 0 ? (outside * 0.5 * stress) / most : 0), r];
+  const radii = Array.from({ length: 25 }, (_, i) => ri + ((ro - ri) * i) / 24);
+  const chart: readonly Shape[] =
+    pressure === undefined || !(pressure > 0)
+      ? []
+      : [
+          line('thin', [x0, ri], [x0, ro * 1.05]),
+          line('thin', [x0, ri], [x0 + outside * 0.55, ri]),
+          line('ink', ...radii.map((r) => at(r, scale * ((ro / r) ** 2 + 1)))),
+          line('chain', ...radii.map((r) => at(r, scale * ((ro / r) ** 2 - 1)))),
+          label(at(ro, scale * 2), 'hoop stress', 'right', 2),
+          label([x0, ri], 'pressure, dashed', 'right', -14),
+        ];
   return {
-    about: 'hub and shaft from the end',
+    about: `hub and shaft from the end${chart.length > 0 ? ', and how hoop stress and pressure fall from the fit outwards' : ''}`,
     shapes: [
+      ...chart,
       circle('metal', [0, 0], outside / 2),
       circle('mate', [0, 0], d / 2),
       ...(inside > 0 ? [circle('line', [0, 0], inside / 2)] : []),

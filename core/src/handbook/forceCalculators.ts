@@ -97,7 +97,7 @@ const press = calculator({
         say`a lead-in chamfer, both measured at one temperature`,
       ],
       cautions: warnings,
-      sketch: hubOf(Do, d, di),
+      sketch: hubOf(Do, d, di, pressure.value),
       source: 'Lame; moduli and yields typical, from memory',
     };
   },

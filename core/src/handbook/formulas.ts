@@ -1,5 +1,6 @@
 import { define, figure, type Figure, type Formula, type FormulaName, formulaNamed, formulas, type Inputs, type QuantityKind } from '../quantity';
 import { formulasOfForms } from './formulasOfForms';
+import { formulasOfShop } from './formulasOfShop';
 import { formulasOfWork } from './formulasOfWork';
 
 const arithmetic = 'arithmetic';
@@ -27,6 +28,7 @@ const handbookFormulas = {
   offDrill: define('drill - size', arithmetic, { drill: ['diameter', 'drill'], size: ['diameter', 'size'] }, ({ drill, size }) => drill - size),
   ...formulasOfForms,
   ...formulasOfWork,
+  ...formulasOfShop,
 } as const satisfies Record<string, Formula>;
 
 type Own = keyof typeof handbookFormulas;

@@ -14,7 +14,7 @@ interface Pitch {
 }
 
 /** A pitch: '1.5', '1.5 mm', '8 tpi', '1/8' (inches), or a thread that has one. A bare number is of millimetres. */
-const aPitch = (label: string, start: Field['start']): Field<Pitch> => ({
+export const aPitch = (label: string, start: Field['start']): Field<Pitch> => ({
   label,
   kind: 'words',
   start,
@@ -39,7 +39,7 @@ const aPitch = (label: string, start: Field['start']): Field<Pitch> => ({
 });
 
 /** Pitches, parted by semicolons; none where nothing is typed. */
-const pitches = (label: string, start: Field['start']): Field<readonly number[]> => ({
+export const pitches = (label: string, start: Field['start']): Field<readonly number[]> => ({
   label,
   kind: 'numberList',
   start,

@@ -4,8 +4,9 @@ import { figure, length, say } from '../quantity';
 import { kienzle, materialOf, materials } from '../standards';
 import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
 import { bentOf } from './figuresOfWork';
+import { speedSteps } from './charts';
 import { fig } from './formulas';
-import { area, circle, dim, label, line, type Point, polar, type Sketch } from './sketch';
+import { area, circle, dim, label, line, type Point, type Sketch } from './sketch';
 import type { Row } from './types';
 
 const FEED_STEP = 0.001;
@@ -61,28 +62,19 @@ const speeds = calculator({
         ...(set.value > top ? [say`the slowest speed of this lathe is over what is allowed`] : []),
       ],
       cautions: [say`never above what the chuck, the balance of the blank or the stick-out allows; the machine’s manual comes first`],
-      sketch: turning(d),
+      sketch: speedSteps(
+        list.toSorted((a, b) => a - b),
+        around(d),
+        v.value,
+        d,
+      ),
       source: `materials table, from memory: ${m.source}; shares common practice`,
     };
   },
 });
 
-/** The work from the end with the tool at its right. */
-function turning(d: number): Sketch {
-  const t = d * 0.22;
-  return {
-    about: 'the work as seen from the headstock, turning towards the tool at centre height',
-    shapes: [
-      circle('metal', [0, 0], d / 2),
-      line('chain', [-d * 0.6, 0], [d * 0.6, 0]),
-      line('chain', [0, -d * 0.6], [0, d * 0.6]),
-      area('gauge', [d / 2, 0], [d / 2 + t * 2.5, 0], [d / 2 + t * 2.5, -t], [d / 2 + t * 0.25, -t]),
-      line('ink', ...Array.from({ length: 13 }, (_, i): Point => polar([0, 0], d * 0.36, 60 + i * 6))),
-      line('ink', polar([0, 0], d * 0.39, 67), polar([0, 0], d * 0.36, 60), polar([0, 0], d * 0.33, 67)),
-      dim([-d / 2, -d * 0.55], [d / 2, -d * 0.55], -12, say`${{ is: 'diameter', value: d }}`),
-    ],
-  };
-}
+/** Diameters about this one, for a scale. */
+const around = (d: number): readonly number[] => [0.25, 0.5, 1, 2, 4].map((k) => Number((k * d).toPrecision(3)));
 
 const lists = [
   ...materials.map((m) => [m.id, m.name, m.kc, m.mc] as const),

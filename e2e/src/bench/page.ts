@@ -59,7 +59,9 @@ export async function typing(url: string): Promise<void> {
   await desk.goto(`${url}/jobs`, { waitUntil: 'networkidle0' });
   await desk.evaluate(() => [...document.querySelectorAll('button')].find((b) => b.innerText.trim() === 'new job')?.click());
   await desk.waitForSelector('main.sheet');
+  await desk.keyboard.down('Alt');
   await desk.keyboard.press('r');
+  await desk.keyboard.up('Alt');
   await desk.waitForSelector('[data-cell$=".size"]');
   await desk.focus('[data-cell$=".size"]');
   const rows = Array.from({ length: 40 }, (_, i) => `${String(20 + ((i * 7) % 23))} h7\t${String(8 + ((i * 5) % 9))}`).join('\n');

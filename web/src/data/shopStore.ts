@@ -25,9 +25,6 @@ async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unre
   return { unread: { raw, says: parsed.problems[0]?.says ?? [], salvage: salvageShop(raw) } };
 }
 
-/** Whether nobody has said yet what stands in this shop. */
-export const shopIsNew = async (): Promise<boolean> => ((await read('shop')) ?? null) === null;
-
 /** The shop of this browser. One that cannot be read stays where it is; for this visit stands in what can be read of it, else the starting shop. */
 export async function loadShop(): Promise<StoredShop> {
   const found = await stored();

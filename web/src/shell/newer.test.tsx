@@ -8,7 +8,7 @@ const worker = (state: string) => {
   const target = new EventTarget() as EventTarget & { state: string; postMessage: jest.Mock };
   return Object.assign(target, { state, postMessage: jest.fn() });
 };
-const registration = (waiting: unknown) => Object.assign(new EventTarget(), { waiting, installing: null as unknown });
+const registration = (waiting: unknown, installing?: EventTarget) => Object.assign(new EventTarget(), { waiting, installing });
 const controlled = (by: unknown) =>
   Object.defineProperty(navigator, 'serviceWorker', { value: Object.assign(new EventTarget(), { controller: by }), configurable: true });
 
@@ -24,7 +24,7 @@ it('the first version that comes says nothing; a later one waits, and goes in at
   expect(screen.queryByText(/newer version/)).toBeNull();
   controlled({});
   const next = worker('installing');
-  const later = Object.assign(registration(null), { installing: next });
+  const later = registration(null, next);
   act(() => watch(later as unknown as ServiceWorkerRegistration));
   act(() => void later.dispatchEvent(new Event('updatefound')));
   act(() => {

@@ -24,8 +24,13 @@ export function UnitsProvider({ children }: { readonly children: ReactNode }) {
   return <Context value={useMemo(() => ({ asked, ask }), [asked, ask])}>{children}</Context>;
 }
 
-export function useUnits(own: Units): { readonly units: Units; readonly swap: () => void; readonly asked: Units | undefined } {
+export function useUnits(own: Units): {
+  readonly units: Units;
+  readonly swap: () => void;
+  readonly ask: UnitsOfPage['ask'];
+  readonly asked: Units | undefined;
+} {
   const { asked, ask } = useContext(Context);
   const units = asked ?? own;
-  return { units, asked, swap: useCallback(() => ask(units === 'mm' ? 'in' : 'mm'), [ask, units]) };
+  return { units, asked, ask, swap: useCallback(() => ask(units === 'mm' ? 'in' : 'mm'), [ask, units]) };
 }

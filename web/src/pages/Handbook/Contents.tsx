@@ -2,6 +2,7 @@ import { type Calculator, calculatorNamed, calculators, groups } from '@obra/cor
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { NavLink, useNavigate, useSearchParams } from 'react-router';
+import { Thumb } from './Thumb';
 
 interface ContentsProps {
   readonly marks: { readonly pinned: readonly string[]; readonly recent: readonly string[] };
@@ -57,7 +58,10 @@ export function Contents({ marks, here, wide = false }: ContentsProps) {
             <ul>
               {of.map((c) => (
                 <li key={c.id}>
-                  <NavLink to={to(c.id)}>{c.title}</NavLink>
+                  <NavLink to={to(c.id)}>
+                    {wide && <Thumb of={c} />}
+                    <span>{c.title}</span>
+                  </NavLink>
                 </li>
               ))}
             </ul>

@@ -90,4 +90,4 @@ export function Handbook() {
 }
 
 /** Those that start from the lathe wait for it, so that nothing jumps. */
-const needsShop = (id: string) => id === 'change-gears' || id === 'speeds';
+const needsShop = (id: string) => ['change-gears', 'speeds', 'lathe-speeds', 'lathe-threads'].includes(id);

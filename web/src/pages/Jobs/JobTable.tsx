@@ -11,7 +11,7 @@ import type { Summary } from '../../data/jobs';
 import { type Column, Grid } from '../../grid';
 import { ago, dayOf, lateBy } from '../../shell/dates';
 import { useUnits } from '../../shell/units';
-import { useProgress } from './useProgress';
+import { useProgress } from '../../work/useProgress';
 
 interface JobTableProps {
   readonly summaries: readonly Summary[];

@@ -5,6 +5,7 @@ import { writeWithUnit } from '@obra/core/quantity';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
+import useSWR from 'swr';
 import { FirstStart } from '../../shell/FirstStart';
 import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
@@ -14,6 +15,7 @@ import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { EmptyPicture } from '../../small';
 import { keptHere } from '../../data/local';
+import { shopIsNew } from '../../data/shopIsNew';
 import type { readTyped } from './reader';
 import { rowTexts } from './rowTexts';
 import { Samples } from './Samples';
@@ -23,6 +25,8 @@ const BarPicture = lazy(() => loaded(() => import('../../bar')).then((m) => ({ d
 const Planned = lazy(() => loaded(() => import('./Planned')).then((m) => ({ default: m.Planned })));
 
 const LineWords = lazy(() => loaded(() => import('./LineWords')).then((m) => ({ default: m.LineWords })));
+const OnNow = lazy(() => loaded(() => import('./OnNow')).then((m) => ({ default: m.OnNow })));
+const WhichLathe = lazy(() => loaded(() => import('./WhichLathe')).then((m) => ({ default: m.WhichLathe })));
 const LineHelp = lazy(() => loaded(() => import('./LineHelp')).then((m) => ({ default: m.LineHelp })));
 
 const KEPT = 'obra-line';
@@ -36,6 +40,7 @@ export function Opening() {
   const [refused, setRefused] = useState(false);
   const navigate = useNavigate();
   const [reader, setReader] = useState<{ readonly readTyped: typeof readTyped }>();
+  const { data: isNew, mutate: known } = useSWR('shop-new', () => shopIsNew(), { revalidateOnMount: true });
   const typed = text.trim() !== '';
   const asks = text.trimStart().startsWith('?');
   useEffect(() => {
@@ -99,7 +104,13 @@ export function Opening() {
                   <LineHelp onTake={take} />
                 </Suspense>
               ) : (
-                <Samples left={left} onTake={take} />
+                <>
+                  <Suspense fallback={null}>
+                    {isNew === true && <WhichLathe onDone={() => void known()} />}
+                    {isNew === false && <OnNow />}
+                  </Suspense>
+                  <Samples left={left} onTake={take} />
+                </>
               )}
               <p className="quiet mt-4">Numbers here are starting points: check clearances by hand before power.</p>
             </>

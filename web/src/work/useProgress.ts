@@ -1,11 +1,11 @@
 import type { Progress } from '@obra/core/bench';
 import type { StoredShop } from '@obra/core/document';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { loadLog } from '../../data/entries';
-import { loadJob, type Summary } from '../../data/jobs';
-import { keysUnder } from '../../data/store';
-import { keepSummary, madeFrom } from '../../data/summaries';
-import { askProgress } from '../../work/usePlan';
+import { loadLog } from '../data/entries';
+import { loadJob, type Summary } from '../data/jobs';
+import { keysUnder } from '../data/store';
+import { keepSummary, madeFrom } from '../data/summaries';
+import { askProgress } from './usePlan';
 
 /** How far a job is: as kept with its summary, or worked out apart from the page and kept for the next time. */
 async function progressNow(of: Summary, shop: StoredShop): Promise<Progress | undefined> {

@@ -1,0 +1,33 @@
+import { circle, label, line, type Point, type Sketch } from './sketch';
+
+/** Speed over diameter with the speeds of the lathe as steps under what is asked for. */
+export function speedSteps(speeds: readonly number[], at: readonly number[], v: number, here?: number): Sketch {
+  const [d0, d1] = [Math.min(...at), Math.max(...at, 2 * Math.min(...at))];
+  const [n0, n1] = [Math.min(...speeds), Math.max(...speeds, 2 * Math.min(...speeds))];
+  const x = (d: number) => (120 * Math.log(d / d0)) / Math.log(d1 / d0);
+  const y = (n: number) => (60 * Math.log(Math.min(Math.max(n, n0 / 1.6), n1 * 1.6) / n0)) / Math.log(n1 / n0);
+  const asked = (d: number) => (1000 * v) / (Math.PI * d);
+  const sweep = Array.from({ length: 97 }, (_, i) => d0 * (d1 / d0) ** (i / 96));
+  const stair = sweep.flatMap((d): readonly Point[] => {
+    const set = speeds.findLast((n) => n <= asked(d)) ?? n0;
+    return [[x(d), y(set)]];
+  });
+  return {
+    about: 'speed asked for over diameter, both logarithmic, and the speeds of the lathe as steps under it',
+    shapes: [
+      line('thin', [0, 70], [0, -8], [126, -8]),
+      line('chain', ...sweep.map((d): Point => [x(d), y(asked(d))])),
+      line('ink', ...stair),
+      ...apart(speeds, (n) => y(n)).map((n) => label([0, y(n)], String(n), 'left', -4)),
+      ...(here === undefined ? [] : [circle('gauge', [x(here), y(speeds.findLast((n) => n <= asked(here)) ?? n0)], 1.4)]),
+      ...at.map((d) => label([x(d), -8], String(Number(d.toFixed(1))), 'middle', -14)),
+    ],
+  };
+}
+
+/** Those of a list whose marks stand clear of the one before. */
+function apart(speeds: readonly number[], y: (n: number) => number): readonly number[] {
+  const kept: number[] = [];
+  for (const n of speeds) if (kept.length === 0 || y(n) - y(kept.at(-1) ?? 0) > 3.2) kept.push(n);
+  return kept;
+}
