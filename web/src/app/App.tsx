@@ -17,6 +17,7 @@ const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => 
 const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
 const Practice = lazy(() => part(() => import('../pages/Practice')).then((m) => ({ default: m.Practice })));
 const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
+const Pack = lazy(() => part(() => import('../pages/Pack')).then((m) => ({ default: m.Pack })));
 const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
 
 /** What was read stays until it is changed here; one answer is the other only where it is the same object: comparing whole jobs and plans costs more than drawing them. */
@@ -37,6 +38,7 @@ export function App() {
                     <Route path="/dial" element={<DialQuestion />} />
                     <Route path="/jobs" element={<Jobs />} />
                     <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
+                    <Route path="/jobs/:id/pack" element={<Pack />} />
                     <Route path="/jobs/:id/:stage" element={<JobPage />} />
                     <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
                     <Route path="/shop/:list" element={<Shop />} />

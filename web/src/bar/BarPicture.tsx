@@ -306,8 +306,8 @@ function viewOf(props: PictureProps, held: boolean, turned: boolean) {
 }
 
 /** Ends that stand beside the section of a drawing; a short wide part has its own. */
-const endsBeside = ({ part, show }: PictureProps, held: boolean) =>
-  !held && show === 'drawing' && part.length * 2 >= largestOf(part) ? endsShown(part) : [];
+const endsBeside = ({ part, show, endless = false }: PictureProps, held: boolean) =>
+  !held && !endless && show === 'drawing' && part.length * 2 >= largestOf(part) ? endsShown(part) : [];
 
 const largestOf = (part: Part): number => Math.max(...part.features.filter((f) => f.side === 'outside').map((f) => widestOf(f).nominal), 1);
 

@@ -139,6 +139,9 @@ function detailText(d: PartDetail, part: Part, units: Units): string | undefined
   }
 }
 
+/** Room that a sign of these words takes, px. */
+const SIGN = 8.6;
+
 /** Rows of holes, listed beside their mouth, each with a line to where it is. */
 function Holes({
   part,
@@ -153,12 +156,14 @@ function Holes({
       {(['right', 'left'] as const).flatMap((side) => {
         const rows = part.features.filter((f) => f.side === side);
         const sign = side === 'right' ? 1 : -1;
-        const x = map.x(side === 'right' ? 0 : -part.length) + sign * 46;
+        const face = map.x(side === 'right' ? 0 : -part.length);
         const start = Math.min(map.axis + 32, height - 24 - 15 * rows.length);
         return rows.map((f, i) => {
           const y = start + 15 * i;
           const size = f.form === 'thread' ? (f.thread ?? '') : `Ø ${bareSize(typedOr(typed?.[f.id]?.size, one(f.nearDiameter.nominal, units)))}`;
           const depth = f.through === true ? 'through' : write({ is: 'length', value: Math.abs(f.near - f.far) }, units).text;
+          // on a narrow picture it stands as near to the face as its words want
+          const x = side === 'right' ? face + 46 : Math.min(face - 8, Math.max(face - 46, SIGN * `${size} × ${depth}`.length + 4));
           return (
             <g key={f.id} {...picked(pick, `${f.id}.size`, `${size} × ${depth}, hole in end ${side === 'right' ? 'A' : 'B'}`)}>
               <path d={`M${px(map.x((f.near + f.far) / 2))} ${px(map.y((-f.nearDiameter.nominal / 2) * 0.8))}L${px(x - sign * 3)} ${px(y - 4)}`} />

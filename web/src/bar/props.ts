@@ -23,6 +23,8 @@ export interface BarPictureProps {
   readonly barRadius?: number;
   /** what the job starts as, behind the drawing */
   readonly stock?: Region;
+  /** no end stands beside the section: on paper its figures take the room */
+  readonly endless?: boolean;
   readonly show: 'drawing' | 'holding' | 'route' | 'bench' | 'inspection';
   readonly chosen?: string | undefined;
   readonly marks?: Readonly<Record<string, 'in' | 'over' | 'under' | 'cannotTell'>>;

@@ -7,7 +7,7 @@ import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { persistOnce } from './persist';
 import { takePhotos } from './photos';
-import { saveShop } from './shopStore';
+import { firstShop } from './shopStore';
 import { alone, holdsSomething, keysUnder, read, readUnder, remove, write } from './store';
 import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
 import { dropUndo } from './undone';
@@ -163,7 +163,7 @@ export async function seedDemo(files: readonly unknown[]): Promise<void> {
     for (const raw of files) {
       const shop = parseShop(raw);
       const file = shop.ok ? undefined : parseJobFile(raw);
-      if (shop.ok) await saveShop(() => shop.value);
+      if (shop.ok) await firstShop(shop.value);
       else if (file?.ok === true) await createJob(file.value.job, file.value.log, file.value.id);
     }
   });

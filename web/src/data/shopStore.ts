@@ -1,6 +1,5 @@
 import { parseStoredShop, type Salvage, salvageShop, SCHEMA, type Shop, type StoredShop } from '@obra/core/document';
 import type { Sentence } from '@obra/core/quantity';
-import { furnished, startingShop } from '@obra/core/shop';
 import { newId, now, thisBrowser } from './ids';
 import { tell } from './news';
 import { alone, read, remove, write } from './store';
@@ -14,12 +13,17 @@ export interface UnreadShop {
   readonly salvage: Salvage | undefined;
 }
 
-const beginning = (): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop: furnished(startingShop()) });
+const asStored = (shop: Shop): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 1, saved: now(), by: thisBrowser(), shop });
+
+async function beginning(): Promise<StoredShop> {
+  const { beginningShop } = await import('./beginning');
+  return asStored(beginningShop());
+}
 
 /** What stands in storage: a shop, none yet, or one that cannot be read. */
 async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unread: UnreadShop }> {
   const raw = await read('shop');
-  if (raw === null || raw === undefined) return { shop: beginning() };
+  if (raw === null || raw === undefined) return { shop: await beginning() };
   const parsed = parseStoredShop(raw);
   if (parsed.ok) return { shop: parsed.value };
   return { unread: { raw, says: parsed.problems[0]?.says ?? [], salvage: salvageShop(raw) } };
@@ -29,7 +33,8 @@ async function stored(): Promise<{ readonly shop: StoredShop } | { readonly unre
 export async function loadShop(): Promise<StoredShop> {
   const found = await stored();
   if ('shop' in found) return found.shop;
-  return { ...beginning(), shop: found.unread.salvage?.shop ?? furnished(startingShop()) };
+  const salvaged = found.unread.salvage?.shop;
+  return salvaged ? asStored(salvaged) : beginning();
 }
 
 /** The shop that cannot be read, while one stands in storage. */
@@ -47,6 +52,13 @@ export async function saveShop(change: (shop: Shop) => Shop): Promise<StoredShop
   });
 }
 
+/** The shop of a demo, where none stands yet. */
+export async function firstShop(shop: Shop): Promise<void> {
+  await alone('shop', async () => {
+    if ((await read('shop')) === null) await put(asStored(shop), shop);
+  });
+}
+
 async function put(before: StoredShop, shop: Shop): Promise<StoredShop> {
   const next = readable(parseStoredShop({ ...before, revision: before.revision + 1, saved: now(), by: thisBrowser(), shop }));
   await write('shop', next);
@@ -61,7 +73,7 @@ export async function mendShop(how: 'repair' | 'takeOut'): Promise<void> {
     if (!('unread' in before)) return;
     await write(`aside/shop-${newId()}`, before.unread.raw);
     const shop = how === 'repair' ? before.unread.salvage?.shop : undefined;
-    if (shop) await put(beginning(), shop);
+    if (shop) await put(asStored(shop), shop);
     else {
       await remove('shop');
       tell('shop', 'shop');

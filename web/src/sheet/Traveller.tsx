@@ -116,9 +116,9 @@ function SetupOnPaper({
                 </td>
                 <td>{[step.tool, step.gauge].flatMap((id) => (id === undefined ? [] : [nameOf(id)])).join('; ')}</td>
                 <td>
+                  {surface && <span className="surface">{writeWithUnit(surface, units)}</span>}
                   {[
                     numberOf(speed, 'rpm'),
-                    surface ? writeWithUnit(surface, units) : '',
                     feed?.formula === 'feedByHand' ? 'feed by hand' : numberOf(feed, units === 'mm' ? 'mm/rev' : 'in/rev'),
                     // a thread is cut by listed settings, each once; its depth is that of the last
                     step.verb === 'thread' && step.series
@@ -128,15 +128,28 @@ function SetupOnPaper({
                         : '',
                   ]
                     .filter((t) => t !== '')
-                    .join(', ')}
+                    .map((t) => (
+                      <span key={t} className="number">
+                        {t}
+                      </span>
+                    ))}
                   {step.series && (
                     <div>
-                      {writeSentence(step.series.says, units)} {step.series.figures.map((f) => write(f, units).text).join(' · ')}
+                      {writeSentence(step.series.says, units)}{' '}
+                      <span className="passes">{step.series.figures.map((f) => write(f, units).text).join(' · ')}</span>
                     </div>
                   )}
                 </td>
                 <td className="blank">
-                  {step.gauge !== undefined && Array.from({ length: Math.min(pieces, 4) }, (_, p) => <span key={p}>________</span>)}
+                  {step.gauge !== undefined &&
+                    blanksOf(step, part).flatMap((number) =>
+                      Array.from({ length: Math.min(pieces, 4) }, (_, p) => (
+                        <span key={`${number} ${String(p)}`}>
+                          {pieces > 1 && number !== '' ? `${String(p + 1)}/` : ''}
+                          {number === '' ? '' : `${number} =`} {pieces > 1 ? '____' : '______'}
+                        </span>
+                      )),
+                    )}
                 </td>
                 <td className="blank">☐</td>
               </tr>
@@ -161,4 +174,10 @@ function SetupOnPaper({
       {cautions.length > 0 && <p className="cautions">△ {cautions.join(' △ ')}</p>}
     </section>
   );
+}
+
+/** Numbers of the sizes that a step is measured for: what is written in is typed back by them. */
+function blanksOf(step: Step, part: Part): readonly string[] {
+  const numbers = part.characteristics.filter((c) => step.does.includes(c.id)).map((c) => String(c.balloon));
+  return numbers.length > 0 ? numbers.slice(0, 3) : [''];
 }

@@ -4,3 +4,5 @@ export { OperationSheet } from './OperationSheet';
 export { Traveller } from './Traveller';
 export { usePrinting } from './usePrinting';
 export { MovableLines } from './MovableLines';
+export { type Drawn, sizeAbout, sizeBetween, sizeName } from './sizes';
+export { moveTo } from './moveTo';

@@ -3,6 +3,7 @@ import { verbs } from '@obra/core/operations';
 import { writeMinutes, writeWithUnit } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
 import { SettingPicture } from '../../bar';
+import { moveTo } from '../../sheet';
 import type { JobView } from './view';
 
 /** From bar to part: every setting as a small true picture, with the move that leads to it; one of them is looked at. */
@@ -29,17 +30,6 @@ export function Chain({ view, route }: { readonly view: JobView; readonly route:
       ))}
     </ol>
   );
-}
-
-/** The move that leads to a setting, in the shop's words. */
-export function moveTo(setups: readonly Setup[], setup: Setup): string {
-  const before = setups[setups.indexOf(setup) - 1];
-  const first = setup.steps.find((s) => s.verb !== 'away')?.verb;
-  if (!before) return first === 'load' ? 'taken from the rack' : 'held';
-  if (setup.pulled) return first === 'pull-out' ? 'pulled out' : 'steady in place of the centre';
-  if (setup.carried === 'centres') return before.carried === 'centres' ? 'end for end' : 'on to its centres';
-  if (setup.carried === 'plate') return before.end === setup.end ? 'bolted where it lies' : 'turned over';
-  return before.end === setup.end ? 'held again' : 'turned round';
 }
 
 const silent = new Set(['load', 'turn-round', 'pull-out', 'support', 'withdraw', 'check', 'cool', 'index']);

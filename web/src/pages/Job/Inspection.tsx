@@ -1,9 +1,8 @@
 import { dialledSo, settled } from '@obra/core/bench';
 import { type Entry, liveEntries, stillHere } from '@obra/core/document';
-import { type Characteristic, detailWords } from '@obra/core/drawing';
+import type { Characteristic } from '@obra/core/drawing';
 import { inspect, isGood, standsAs, type Verdict } from '@obra/core/inspection';
-import { figure, type Units, write, writeWithUnit } from '@obra/core/quantity';
-import { thingOf } from '@obra/core/ref';
+import { figure, writeWithUnit } from '@obra/core/quantity';
 import { wayOf } from '@obra/core/shop';
 import { Printer } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
@@ -11,6 +10,7 @@ import { Button } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
 import { download, fileName } from '../../shell/download';
+import { type Drawn, sizeAbout, sizeBetween, sizeName } from '../../sheet';
 import { Big, FigureNumber, RunStrip } from '../../slate';
 import { AllPieces } from './AllPieces';
 import { Runouts } from './BarUse';
@@ -125,12 +125,18 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <div className="d-flex gap-4 flex-wrap">
           {part.characteristics.map((size) =>
             size.is === 'runout' ? (
-              <RoundPicture key={size.id} size={size} read={readOf(view, size, piece)} name={nameOf(view, size)} units={units} />
+              <RoundPicture
+                key={size.id}
+                size={size}
+                read={readOf(view, size, piece)}
+                name={sizeName(drawnOf(view), size, view.units)}
+                units={units}
+              />
             ) : null,
           )}
         </div>
         {part.characteristics.length > 0 && <TypedBackCard view={view} piece={piece} />}
-        <AllPieces view={view} verdicts={brought} nameOf={(size) => nameOf(view, size)} />
+        <AllPieces view={view} verdicts={brought} nameOf={(size) => sizeName(drawnOf(view), size, view.units)} />
         <AsDialled view={view} piece={piece} />
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
@@ -203,12 +209,12 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
     {
       key: 'size',
       words: 'size',
-      text: ({ size }) => `${nameOf(view, size)} ${aboutOf(view, size)}`.trim(),
+      text: ({ size }) => `${sizeName(drawnOf(view), size, view.units)} ${sizeAbout(drawnOf(view), size)}`.trim(),
       stays: true,
       wide: 160,
       shows: ({ size }) => (
         <>
-          {nameOf(view, size)} <span className="quiet">{aboutOf(view, size)}</span>
+          {sizeName(drawnOf(view), size, view.units)} <span className="quiet">{sizeAbout(drawnOf(view), size)}</span>
         </>
       ),
     },
@@ -216,7 +222,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       key: 'limits',
       words: 'limits',
       unit: units,
-      text: ({ size }) => between(size, units, units),
+      text: ({ size }) => sizeBetween(size, units, units),
       sorts: (l) => limits(l)?.max,
       figures: true,
       wide: 110,
@@ -225,11 +231,11 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       key: 'other',
       words: 'limits',
       unit: other,
-      text: ({ size }) => between(size, other, units),
+      text: ({ size }) => sizeBetween(size, other, units),
       sorts: (l) => limits(l)?.max,
       figures: true,
       wide: 110,
-      shows: ({ size }) => <span className="quiet">{between(size, other, units)}</span>,
+      shows: ({ size }) => <span className="quiet">{sizeBetween(size, other, units)}</span>,
     },
     {
       key: 'reading',
@@ -301,57 +307,4 @@ function toneOf(line: Line, log: readonly Entry[], piece: number): string {
   return says === '' || says === 'under way' ? 'quiet' : says.startsWith('✓') ? 'in' : 'out';
 }
 
-/** Which row or detail a size belongs to, and what is asked of it. */
-const aboutOf = (view: JobView, size: Characteristic): string =>
-  `${whereOf(view, size.of)}${size.pitchDiameter ? ', pitch diameter' : ''}${size.care === 'critical' ? ', critical' : ''}${size.limits?.from === 'general' ? ', general' : ''}`;
-
-/** Its limits in these units; an angle stands once. */
-function between(size: Characteristic, units: Units, job: Units): string {
-  const limits = size.limits ?? size.pitchDiameter;
-  const is = quantityOf(size);
-  if (!limits || (is === 'angle' && units !== job)) return '';
-  const fine =
-    size.is === 'angle' || size.is === 'finish'
-      ? 0.01
-      : size.pitchDiameter || (size.limits && size.limits.max - size.limits.min < 0.2)
-        ? 0.001
-        : 0.01;
-  const one = (value: number) => (is === 'length' ? write({ is, value, step: fine }, units).text : writeWithUnit({ is, value, step: fine }, units));
-  return size.is === 'finish' || size.is === 'runout' ? `up to ${one(limits.max)}` : `${one(limits.min)} – ${one(limits.max)}`;
-}
-
-const quantityOf = ({ is }: Characteristic) => (is === 'angle' ? 'angle' : is === 'finish' ? 'roughness' : 'length');
-
-const relations = {
-  concentric: 'concentric to',
-  runout: 'runs true to',
-  square: 'square to',
-  parallel: 'parallel to',
-  distance: 'distance from',
-} as const;
-
-/** What a size is called on the sheet. */
-function nameOf(view: JobView, size: Characteristic): string {
-  if (size.relation) {
-    const { to } = size.relation;
-    const ends: Readonly<Record<string, string>> = { axis: 'the centre line', right: 'end A', left: 'end B' };
-    return `${relations[size.relation.kind]} ${ends[to] ?? whereOf(view, thingOf(to))}`;
-  }
-  if (size.is === 'thread') return size.text ?? '';
-  if (size.text !== undefined) return `${size.text} in its gauge`;
-  if (!size.limits) return size.is;
-  const is = size.is === 'diameter' ? 'diameter' : quantityOf(size);
-  return `${size.is === 'finish' ? 'finish Ra' : size.is === 'angle' ? 'angle to the axis' : size.is} ${writeWithUnit({ is, value: size.limits.nominal, ...(is === 'angle' && { step: 0.01 }) }, view.units)}`;
-}
-
-/** Row, hole or detail that a size belongs to, in words. */
-function whereOf({ job, part }: JobView, of: string): string {
-  const { outside, boreRight, boreLeft } = job.drawing;
-  const detail = part.details.find((d) => d.id === of);
-  if (detail) return detailWords[detail.kind];
-  if (of === 'overall') return 'overall';
-  const row = outside.findIndex((r) => r.id === of);
-  if (row >= 0) return `row ${String(row + 1)}`;
-  const [list, end] = boreRight.some((r) => r.id === of) ? [boreRight, 'A'] : [boreLeft, 'B'];
-  return list.length > 1 ? `hole ${end}, row ${String(list.findIndex((r) => r.id === of) + 1)}` : 'hole';
-}
+const drawnOf = ({ job, part }: JobView): Drawn => ({ drawing: job.drawing, part });

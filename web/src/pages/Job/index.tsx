@@ -162,6 +162,13 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
     ...(open.canUndo ? [{ id: 'undo', group: 'actions', says: 'Undo', act: undo } as const] : []),
     ...(open.canRedo ? [{ id: 'redo', group: 'actions', says: 'Redo', act: redo } as const] : []),
     { id: 'print', group: 'actions', says: 'Print this sheet', act: () => window.print() },
+    {
+      id: 'pack',
+      group: 'actions',
+      says: 'Print the whole pack',
+      words: 'paper pdf drawing traveller inspection sheet',
+      to: `/jobs/${id}/pack?print=1`,
+    },
     { id: 'swap', group: 'actions', says: 'Millimetres or inches', act: swap },
   ]);
   const view: JobView = {
@@ -194,6 +201,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   return (
     <div className="page">
       <JobHead
+        id={id}
         name={job.name}
         pieces={job.pieces}
         stock={bar?.name ?? (started ? 'a piece already started' : materialOf(job.drawing.material).name)}
@@ -224,6 +232,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
 }
 
 interface JobHeadProps {
+  readonly id: string;
   readonly name: string;
   readonly pieces: number;
   readonly stock: string;
@@ -272,6 +281,9 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
           <TakeOut look={at.look} empty={at.empty} onSaid={at.onSaid} />
           <Dropdown.Item as="button" onClick={() => window.print()}>
             <Printer size={15} aria-hidden /> print this sheet
+          </Dropdown.Item>
+          <Dropdown.Item as={Link} to={`/jobs/${at.id}/pack?print=1`}>
+            <Printer size={15} aria-hidden /> print the whole pack
           </Dropdown.Item>
         </Dropdown.Menu>
       </Dropdown>

@@ -1,31 +1,34 @@
 import type { Progress } from '@obra/core/bench';
 import { writeSentence } from '@obra/core/quantity';
-import { useEffect, useMemo } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { listSummaries, type Summary } from '../../data/jobs';
-import { loadShop } from '../../data/shopStore';
 import { useUnits } from '../../shell/units';
 import { SmallOutline } from '../../small';
-import { useProgress } from '../../work/useProgress';
+
+// how far jobs are is worked out apart from the page, when the page stands
+const HowFar = lazy(() => import('./HowFar').then((m) => ({ default: m.HowFar })));
 
 /** So many jobs are shown, and how long they wait for the page to be still, ms. */
-const [SHOWN, STILL] = [6, 1500];
+const [SHOWN, STILL] = [6, 2500];
+const NONE: ReadonlyMap<string, Progress> = new Map();
 const order: readonly Progress['reached'][] = ['bench', 'inspection', 'route', 'holding', 'drawing'];
 
 /** What is on: the job in hand first, then what is nearest to the metal. */
 export function OnNow() {
   const { units } = useUnits('mm');
   const { data } = useSWR('jobs', () => listSummaries(), { revalidateOnMount: true });
-  const { data: shop } = useSWR('shop', () => loadShop());
-  const { known, want } = useProgress(shop);
+  const [known, setKnown] = useState(NONE);
+  const [still, setStill] = useState(false);
   const jobs = useMemo(() => data?.summaries ?? [], [data]);
   const stateOf = (of: Summary) => known.get(of.id) ?? of.progress;
-  // the line is what this page is for: how far the jobs are is looked at when it stands
+  // the line is what this page is for
   useEffect(() => {
-    const waits = setTimeout(() => want(jobs.slice(0, 2 * SHOWN)), STILL);
+    const waits = setTimeout(() => setStill(true), STILL);
     return () => clearTimeout(waits);
-  }, [want, jobs]);
+  }, []);
+  const asked = useMemo(() => jobs.slice(0, 2 * SHOWN), [jobs]);
   if (jobs.length === 0) return null;
   const rank = (of: Summary) => {
     const reached = stateOf(of)?.reached;
@@ -34,6 +37,11 @@ export function OnNow() {
   const shown = jobs.toSorted((a, b) => rank(a) - rank(b) || b.saved.localeCompare(a.saved)).slice(0, SHOWN);
   return (
     <section aria-label="What is on" className="on-now">
+      {still && (
+        <Suspense fallback={null}>
+          <HowFar jobs={asked} onKnown={setKnown} />
+        </Suspense>
+      )}
       <h2>
         What is on <Link to="/jobs">all {jobs.length}</Link>
       </h2>
