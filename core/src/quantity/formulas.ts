@@ -210,6 +210,13 @@ export const formulas = {
     { minutes: ['time', 'minutes of one piece'], pieces: ['count', 'pieces'] },
     ({ minutes, pieces }) => minutes * pieces,
   ),
+  asItStands: define('as it stands there, with all its digits', 'named beside it', { value: ['ratio', 'value'] }, ({ value }) => value),
+  limitOf: define(
+    'basic size + deviation',
+    'limits of the drawing',
+    { basic: ['length', 'basic size'], deviation: ['length', 'deviation'] },
+    ({ basic, deviation }) => tidy(basic + deviation),
+  ),
   counted: define('counted in the record of this job', 'arithmetic', { count: ['count', 'entries'] }, ({ count }) => count),
   startsAfter: define<never, 'minutes'>('sum of all that comes before', 'arithmetic', { minutes: ['time', 'minutes before'] }, (_, { minutes }) =>
     minutes.reduce((sum, m) => sum + m, 0),

@@ -1,7 +1,8 @@
 import { verbs } from '@obra/core/operations';
-import { type Units, writeSentence } from '@obra/core/quantity';
+import type { Units } from '@obra/core/quantity';
 import type { Setup } from '@obra/core/settings';
-import { FigureNumber } from '../slate';
+import { FigureNumber, Said } from '../slate';
+import { FROM_PLAN } from './Line';
 
 /** The lengths of a setup, from the face that is zero: what carriage, blade and quill are set to, and what each may be. */
 export function Ledger({
@@ -38,8 +39,14 @@ export function Ledger({
             <tr key={line.step}>
               <td className="quiet">{step ? before + setup.steps.indexOf(step) + 1 : ''}</td>
               <td>
-                {step && `${verbs[step.verb]} ${writeSentence(step.says, units)}: `}
-                <span className="quiet">{writeSentence(line.says, units)}</span>
+                {step && (
+                  <>
+                    {verbs[step.verb]} <Said sentence={step.says} units={units} from={FROM_PLAN} />:{' '}
+                  </>
+                )}
+                <span className="quiet">
+                  <Said sentence={line.says} units={units} from="lengths from face to face, as the blade and the bar are set" />
+                </span>
               </td>
               <td className="num">
                 <FigureNumber figure={line.set} units={units} />

@@ -4,7 +4,7 @@ import { lengthChart, type Route } from '@obra/core/planner';
 import { type Figure, length, type Units, write } from '@obra/core/quantity';
 import { type ReactNode, useState } from 'react';
 import { faceName, rowNumber } from '../bar';
-import { FigureNumber } from '../slate';
+import { FigureNumber, Stands } from '../slate';
 
 interface Props {
   readonly route: Route;
@@ -29,6 +29,17 @@ export function LengthChart({ route, part, units, paper = false }: Props) {
   const x = (face: string) => at.get(face) ?? 0;
   const numbers = new Map(route.setups.flatMap((s) => s.steps).map((s, i) => [s.id, i + 1]));
   const shown = (figure: Figure): ReactNode => (paper ? write(figure, units).text : <FigureNumber figure={figure} units={units} />);
+  const limit = (value: number, d: (typeof drawn)[number]): ReactNode =>
+    paper ? (
+      write(length(value), units).text
+    ) : (
+      <Stands
+        of={length(value)}
+        from={`the drawing: length of ${rowNumber(part, d.id) === '' ? 'the whole' : `row ${rowNumber(part, d.id)}`}`}
+        units={units}
+        withUnit={false}
+      />
+    );
   const onWay = (line: { readonly key: string; readonly through: readonly string[] }) =>
     chosen === line.key || line.through.some((t) => chosen === `made ${t}`);
   const pathOf = (key: string) => drawn.find((d) => `drawn ${d.id}` === key)?.through ?? [];
@@ -118,7 +129,7 @@ export function LengthChart({ route, part, units, paper = false }: Props) {
                 </svg>
               </td>
               <td className="num text-nowrap">
-                {write(length(d.limits.min), units).text} to {write(length(d.limits.max), units).text}
+                {limit(d.limits.min, d)} to {limit(d.limits.max, d)}
               </td>
               <td>
                 {!d.comes || !d.left ? (

@@ -1,10 +1,13 @@
 import type { Part } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
-import { type Figure, type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { type Figure, type Units, write, writeMinutes, writeWithUnit } from '@obra/core/quantity';
 import type { KeyboardEvent, ReactNode } from 'react';
 import { Stamp } from '../small';
 import type { useMovable } from '../shell/sortable';
-import { FigureNumber } from '../slate';
+import { FigureNumber, Said } from '../slate';
+
+/** Where the sizes of an operation come from. */
+export const FROM_PLAN = 'from the drawing, the bar and what is left for the step after it';
 
 export interface LineProps {
   readonly step: Step;
@@ -64,7 +67,7 @@ export function Line({ step, n, turned, part, units, chosen, onChoose, onMove, m
       <td className="verb">{verbs[step.verb]}</td>
       {/* what is not cut has the room of its numbers for its words */}
       <td className="says" colSpan={counted ? 1 : atSpeed ? 2 : 4}>
-        {writeSentence(step.says, units)}
+        <Said sentence={step.says} units={units} from={`step ${String(n)}, ${verbs[step.verb].toLowerCase()}: ${FROM_PLAN}`} />
       </td>
       {counted && (
         <td className="quiet">

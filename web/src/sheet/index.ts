@@ -4,5 +4,7 @@ export { OperationSheet } from './OperationSheet';
 export { Traveller } from './Traveller';
 export { usePrinting } from './usePrinting';
 export { MovableLines } from './MovableLines';
-export { type Drawn, sizeAbout, sizeBetween, sizeName } from './sizes';
+export { SizeLimits } from './SizeLimits';
+export { type Drawn, sizeAbout, sizeBetween, sizeName, sizeNominal, sizeWord } from './sizes';
 export { moveTo } from './moveTo';
+export { FROM_PLAN } from './Line';

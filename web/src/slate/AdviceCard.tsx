@@ -1,10 +1,11 @@
 import type { Machine } from '@obra/core/document';
 import type { Limits } from '@obra/core/drawing';
-import { type Units, write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { type Units, write } from '@obra/core/quantity';
 import { type Advice, dialSaid } from '@obra/core/sizing';
 import type { ReactNode } from 'react';
 import { FigureNumber } from './FigureNumber';
-import { sentence } from './sentenceCase';
+import { Said } from './Said';
+import { Stands } from './Stands';
 
 interface Props {
   readonly advice: Advice;
@@ -62,8 +63,12 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
               ? wayIn(advice.kind, axis)
               : heading[advice.next]}
         ; aim <FigureNumber figure={advice.aim} units={units} />
-        {band !== undefined &&
-          `, ${write({ is: 'length', value: wanted.min }, units).text} to ${write({ is: 'length', value: wanted.max }, units).text} by ${band}`}
+        {band !== undefined && (
+          <>
+            , <Stands of={{ is: 'length', value: wanted.min }} from={`limits, by ${band}`} units={units} withUnit={false} /> to{' '}
+            <Stands of={{ is: 'length', value: wanted.max }} from={`limits, by ${band}`} units={units} withUnit={false} /> by {band}
+          </>
+        )}
       </div>
       {advice.dial ? (
         <div className="row-big">
@@ -102,7 +107,13 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
             </span>
             <span className="quiet text-nowrap">
               {' '}
-              ± {write({ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }, units).text}
+              ±{' '}
+              <Stands
+                of={{ is: 'length', value: 2 * (advice.expects.deviation ?? 0), step: 0.001 }}
+                from="twice the deviation of what is foretold: 19 of 20 land within it"
+                units={units}
+                withUnit={false}
+              />
             </span>
             {advice.reads && Math.abs(advice.reads.value - advice.expects.value) >= 0.001 && (
               <span className="quiet">
@@ -118,7 +129,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
             {advice.cold && Math.abs(last.celsius - 20) >= 0.5 && (
               <span className="quiet">
                 {' '}
-                {writeWithUnit({ is: 'temperature', value: last.celsius }, units)}, cold <FigureNumber figure={advice.cold} units={units} />
+                <Stands of={{ is: 'temperature', value: last.celsius }} from="the last reading, how warm it was said to be" units={units} />, cold{' '}
+                <FigureNumber figure={advice.cold} units={units} />
               </span>
             )}
           </div>
@@ -126,14 +138,22 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
       </div>
       <div className="line">
         {reasons.map((r, i) => (
-          <div key={i}>{sentence(writeSentence(r.says, units))}</div>
+          <div key={i} className="first-large">
+            <Said sentence={r.says} units={units} from={`rule ${r.rule.replaceAll('-', ' ')}`} />.
+          </div>
         ))}
         {advice.instead?.dial && (
           <div className="quiet">
-            or all in one: dial {writeWithUnit(advice.instead.dial, dialUnits)},{' '}
+            or all in one: dial <FigureNumber figure={advice.instead.dial} units={dialUnits} withUnit />,{' '}
             {mayLandPast(advice, wanted) > 0.0005 ? (
               <>
-                could land {writeWithUnit({ is: 'length', value: mayLandPast(advice, wanted), step: 0.001 }, units)} {grows ? 'over' : 'under'}
+                could land{' '}
+                <Stands
+                  of={{ is: 'length', value: mayLandPast(advice, wanted), step: 0.001 }}
+                  from="twice the deviation of the one cut, past the limit"
+                  units={units}
+                />{' '}
+                {grows ? 'over' : 'under'}
               </>
             ) : (
               'its spring is not known yet'

@@ -26,10 +26,10 @@ export const Checks = memoSteady(function Checks({
         <li key={findingKey(f)} data-code={f.code}>
           <Mark severity={f.severity} dark={dark} />
           <div>
-            <Said sentence={f.says} units={units} words />
+            <Said sentence={f.says} units={units} words from={`check ${f.code.replaceAll('-', ' ')}`} />
           </div>
           <div className="quiet">
-            <Said sentence={f.why} units={units} words />
+            <Said sentence={f.why} units={units} words from={`check ${f.code.replaceAll('-', ' ')}`} />
           </div>
           {apply && f.mends.length > 0 && (
             <div className="fixes">

@@ -38,7 +38,9 @@ export function FigureCard({ id, target, figure, book = formulaNamed, units, onH
           <table className="plain">
             <tbody>
               {Object.entries(figure.of).map(([name, value]) => {
-                const [is, words] = formula?.inputs[name] ?? (['ratio', name] as const);
+                const [kind, words] = formula?.inputs[name] ?? (['ratio', name] as const);
+                // what stands as it is is of the kind that it is
+                const is = figure.formula === 'asItStands' ? figure.is : kind;
                 const one = (v: number) => writeWithUnit(asPutIn(is, v, units), units);
                 return (
                   <tr key={name}>

@@ -7,6 +7,26 @@ const FigureCard = lazy(() => import('./FigureCard').then((m) => ({ default: m.F
 /** Where a figure's formula is looked up when not in the plan's own book: the Handbook has more of them. */
 export const FormulaBook = createContext<((name: string) => Formula | undefined) | undefined>(undefined);
 
+/** Numbers that rest on values from memory that handbooks differ about by a quarter and more: forces, lives, speeds to begin with. */
+const soft: ReadonlySet<string> = new Set([
+  'forceOfEdge',
+  'forceAtAngle',
+  'passiveForce',
+  'springOfBar',
+  'edgeLife',
+  'cutsOfEdge',
+  'drillTorque',
+  'drillThrust',
+  'tapTorque',
+  'knurlForce',
+  'gripHolds',
+  'warmth',
+  'speedShare',
+  'lifeAt',
+]);
+/** A small mark stands at what is soft. */
+const isSoft = ({ formula, source }: Figure): boolean => soft.has(formula) || (source !== undefined && /typical|Kienzle|judgement/.test(source));
+
 /** A number shown: pressed, it opens its formula, the values put in and the source. */
 export function FigureNumber({
   figure,
@@ -31,10 +51,10 @@ export function FigureNumber({
       <button
         type="button"
         ref={target}
-        className={`figure ${className}`}
+        className={`figure ${isSoft(figure) ? 'soft ' : ''}${className}`}
         aria-expanded={open}
         aria-describedby={open ? id : undefined}
-        title="formula"
+        title={isSoft(figure) ? 'formula; from memory, soft' : 'formula'}
         onClick={(e) => {
           e.stopPropagation();
           setOpen(!open);

@@ -6,6 +6,7 @@ export { Mark, MarkShape } from './Mark';
 export { RuleWord } from './RuleWord';
 export { RunStrip } from './RunStrip';
 export { RunToSize } from './RunToSize';
+export { Stands } from './Stands';
 export { StillToBeDone } from './StillToBeDone';
 export { sentence, sentenceCase } from './sentenceCase';
 export { Said } from './Said';

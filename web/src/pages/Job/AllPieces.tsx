@@ -1,8 +1,8 @@
 import { type Together, togetherOf, type Verdict } from '@obra/core/inspection';
 import { liveEntries } from '@obra/core/document';
-import { write, writeWithUnit } from '@obra/core/quantity';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { type ReactNode, lazy, Suspense, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { SizeLimits } from '../../sheet';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
 
@@ -13,10 +13,12 @@ interface Props {
   readonly view: JobView;
   readonly verdicts: readonly Verdict[];
   readonly nameOf: (size: Together['size']) => string;
+  /** the same with its nominal to be opened */
+  readonly called: (size: Together['size']) => ReactNode;
 }
 
 /** Every size over all pieces: how many are measured, where they lie, how they spread, and whether this way of making holds the limits. */
-export function AllPieces({ view, verdicts, nameOf }: Props) {
+export function AllPieces({ view, verdicts, nameOf, called }: Props) {
   const { part, job, log, units } = view;
   const [chosen, setChosen] = useState<string>();
   const scrapped = useMemo(() => new Set(liveEntries(log).flatMap((e) => (e.kind === 'scrapped' ? [e.piece] : []))), [log]);
@@ -54,12 +56,11 @@ export function AllPieces({ view, verdicts, nameOf }: Props) {
               <tr key={t.size.id}>
                 <td className="fig">{t.size.balloon}</td>
                 <td>
-                  {nameOf(t.size)}
+                  {called(t.size)}
                   {t.size.limits && (
                     <span className="quiet">
                       {' '}
-                      {write({ is: 'length', value: t.size.limits.min, step: 0.001 }, units).text} to{' '}
-                      {writeWithUnit({ is: 'length', value: t.size.limits.max, step: 0.001 }, units)}
+                      <SizeLimits of={{ drawing: view.job.drawing, part: view.part }} size={t.size} units={units} own />
                     </span>
                   )}
                 </td>

@@ -20,13 +20,14 @@ import {
 import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { isRehearsal, rehearsedReading } from '@obra/core/practice';
-import { write, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { presetOf } from '@obra/core/sizing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { atHandNow, useAtHand } from '../../data/atHand';
 import { useKeys } from '../../shell/keys';
-import { AdviceCard, FigureNumber, RunToSize, sentenceCase, StillToBeDone } from '../../slate';
+import { FROM_PLAN } from '../../sheet';
+import { AdviceCard, FigureNumber, RunToSize, Said, sentenceCase, Stands, StillToBeDone } from '../../slate';
 import { AfterBreak } from './AfterBreak';
 import { Asked, again, setDial } from './Asked';
 import { Back } from './Back';
@@ -40,7 +41,7 @@ import { JoinedCard } from './Joined';
 import { Knurled } from './Knurled';
 import { MeasuredAt } from './MeasuredAt';
 import { MeasuredWith, ReadSoFar } from './MeasuredWith';
-import { inUnits, nextLabel, speedAndFeed, whatOf, writeBoth } from './measuring';
+import { inUnits, nextLabel, whatOf, writeBoth } from './measuring';
 import { NoteHere, Notes } from './NoteHere';
 import { OwnHere } from './OwnHere';
 import { Pad } from './Pad';
@@ -193,8 +194,17 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           {verbs[step.verb]}{' '}
           {(showsAdvice || step.figures['speed'] !== undefined) && (
             <span className="quiet" style={{ fontWeight: 400, fontSize: 18 }}>
-              {writeSentence(step.says, units)}
-              {showsAdvice && step.figures['speed'] !== undefined && `; ${speedAndFeed(step, units)}`}
+              <Said sentence={step.says} units={units} from={FROM_PLAN} />
+              {showsAdvice &&
+                [step.figures['speed'], step.figures['feed']].map(
+                  (f, i) =>
+                    f && (
+                      <span key={f.formula}>
+                        {i === 0 ? '; ' : ', '}
+                        <FigureNumber figure={f} units={units} withUnit />
+                      </span>
+                    ),
+                )}
             </span>
           )}
         </h1>
@@ -255,8 +265,8 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
             {sized.wire === undefined
               ? 'On the pitch line'
               : `Over three wires of ${writeWithUnit({ is: 'length', value: sized.wire, step: 0.001 }, units)}`}
-            : {write({ is: 'length', value: limits.min, step: 0.001 }, units).text} to{' '}
-            {writeWithUnit({ is: 'length', value: limits.max, step: 0.001 }, units)}
+            : <Stands of={{ is: 'length', value: limits.min, step: 0.001 }} from="limits of the drawing" units={units} withUnit={false} /> to{' '}
+            <Stands of={{ is: 'length', value: limits.max, step: 0.001 }} from="limits of the drawing" units={units} />
           </div>
         )}
         {shoulder && (
@@ -267,8 +277,9 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
             </span>
             <span className="quiet">
               {' '}
-              from face {letterOf(shoulder.end)} by the carriage dial, {write({ is: 'length', value: shoulder.limits.min }, units).text} to{' '}
-              {writeWithUnit({ is: 'length', value: shoulder.limits.max }, units)} long
+              from face {letterOf(shoulder.end)} by the carriage dial,{' '}
+              <Stands of={{ is: 'length', value: shoulder.limits.min }} from="limits of the length, by the drawing" units={units} withUnit={false} />{' '}
+              to <Stands of={{ is: 'length', value: shoulder.limits.max }} from="limits of the length, by the drawing" units={units} /> long
             </span>
           </div>
         )}

@@ -1,12 +1,12 @@
 import type { Bar } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
 import type { Route } from '@obra/core/planner';
-import { type Units, writeExact, writeWithUnit } from '@obra/core/quantity';
+import { writeExact } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
 import { mmOf } from '@obra/core/shop';
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
-import { FigureNumber } from '../../slate';
+import { FigureNumber, Stands } from '../../slate';
 import type { JobView } from './view';
 
 /** Which bars of the rack the pieces come out of, and what goes back there. */
@@ -30,7 +30,11 @@ export function BarUse({ view, route }: { readonly view: JobView; readonly route
           {bars.map(({ bar, pieces, left, goesBack }) => (
             <tr key={bar.id}>
               <td>
-                <strong>{bar.name}</strong> <span className="quiet">{lengthOf(bar, units)} on the rack</span>
+                <strong>{bar.name}</strong>{' '}
+                <span className="quiet">
+                  <Stands of={{ is: 'length', value: mmOf(bar.length), step: 1 }} from={`the rack: ${bar.name}, its length`} units={units} /> on the
+                  rack
+                </span>
               </td>
               <td>
                 {pieces} {pieces === 1 ? 'piece' : `of ${job.pieces} pieces`}
@@ -50,8 +54,6 @@ export function BarUse({ view, route }: { readonly view: JobView; readonly route
     </section>
   );
 }
-
-const lengthOf = (bar: Bar, units: Units) => writeWithUnit({ is: 'length', value: mmOf(bar.length), step: 1 }, units);
 
 interface RunoutsProps {
   readonly view: JobView;

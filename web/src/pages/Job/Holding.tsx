@@ -3,7 +3,7 @@ import type { Choice } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
 import { type HoldingChoice, STARTED } from '@obra/core/holding';
 import { barChoice } from '@obra/core/planner';
-import { figure, write, writeSentence } from '@obra/core/quantity';
+import { figure } from '@obra/core/quantity';
 import { type Chucking, chuckingOf, type Setup } from '@obra/core/settings';
 import { machineOf, mmOf } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
@@ -12,13 +12,23 @@ import { listSummaries } from '../../data/jobs';
 import { Assumptions, holdChoice, holdEdits, holdingKey, holdingName } from '../../fields';
 import { HoldingPicture } from '../../bar';
 import { moveTo } from '../../sheet';
-import { Big, Checks, FigureNumber, Mark, Said, TradeWord } from '../../slate';
+import { Big, Checks, FigureNumber, Mark, Said, Stands, TradeWord } from '../../slate';
 import { BarUse, Runouts } from './BarUse';
 import { Carrying } from './Carrying';
 import { Chain } from './Chain';
 import { HeldEach } from './HeldEach';
 import { HoldNumbers } from './HoldNumbers';
 import type { JobView } from './view';
+
+const partsOfBar: Readonly<Record<string, string>> = {
+  part: 'part',
+  faceA: 'face A',
+  faceB: 'face B',
+  blade: 'blade',
+  gap: 'gap',
+  grip: 'grip',
+  spare: 'spare',
+};
 
 /** Ways that are shown at once. */
 const BEST = 3;
@@ -55,13 +65,13 @@ export function Holding({ view }: { readonly view: JobView }) {
             </Big>
             <div className="quiet">
               {Object.entries(route.bar.cut.of)
-                .map(([name, value]) =>
-                  typeof value === 'number' && name !== 'value'
-                    ? `${{ part: 'part', faceA: 'face A', faceB: 'face B', blade: 'blade', gap: 'gap', grip: 'grip', spare: 'spare' }[name] ?? name} ${write({ is: 'length', value }, units).text}`
-                    : '',
-                )
-                .filter((t) => t !== '')
-                .join(' + ')}
+                .flatMap(([name, value]) => (typeof value === 'number' && name !== 'value' ? [[partsOfBar[name] ?? name, value] as const] : []))
+                .map(([words, value], i) => (
+                  <span key={words}>
+                    {i > 0 && ' + '}
+                    {words} <Stands of={{ is: 'length', value }} from={`${words}: a part of what is sawn off`} units={units} withUnit={false} />
+                  </span>
+                ))}
             </div>
             <h2>{headOf(route.setups, setup)}</h2>
             {!setup.carried && (
@@ -84,14 +94,15 @@ export function Holding({ view }: { readonly view: JobView }) {
             )}
             {lessonsAbout(job.issue?.kit ?? shop, machineOf(shop, job.machine)?.id, setup.holding).map((l) => (
               <div key={l.id} className="quiet size-14">
-                learned: {writeSentence(lessonSaid(l, shop), units)}
+                learned: <Said sentence={lessonSaid(l, shop)} units={units} from="a lesson of the Logbook" />
               </div>
             ))}
             <div className="quiet">
               {ratio?.because
                 .filter((r) => r.rule === 'stick-out')
-                .map((r) => writeSentence(r.says, units))
-                .join('')}
+                .map((r) => (
+                  <Said key={r.rule} sentence={r.says} units={units} words from="rule stick out" />
+                ))}
             </div>
           </>
         ) : (
@@ -203,7 +214,8 @@ function Options({
                 <div key={f.code} className="d-flex gap-2">
                   <Mark severity={f.severity} />
                   <span>
-                    <Said sentence={f.says} units={units} />; <Said sentence={f.why} units={units} />
+                    <Said sentence={f.says} units={units} from={`check ${f.code.replaceAll('-', ' ')}`} />;{' '}
+                    <Said sentence={f.why} units={units} from={`check ${f.code.replaceAll('-', ' ')}`} />
                   </span>
                 </div>
               ))}
@@ -212,7 +224,7 @@ function Options({
                   .filter((r) => r.rule !== 'stick-out' || !o.findings.some((f) => f.code === 'stick-out'))
                   .map((r) => (
                     <div key={r.rule} className="quiet">
-                      <Said sentence={r.says} units={units} />
+                      <Said sentence={r.says} units={units} from={`rule ${r.rule.replaceAll('-', ' ')}`} />
                     </div>
                   ))}
             </td>

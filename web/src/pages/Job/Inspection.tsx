@@ -10,8 +10,8 @@ import { Button } from 'react-bootstrap';
 import { type Column, Grid } from '../../grid';
 import { dayOf } from '../../shell/dates';
 import { download, fileName } from '../../shell/download';
-import { type Drawn, sizeAbout, sizeBetween, sizeName } from '../../sheet';
-import { Big, FigureNumber, RunStrip } from '../../slate';
+import { type Drawn, sizeAbout, sizeBetween, SizeLimits, sizeName, sizeNominal, sizeWord } from '../../sheet';
+import { Big, FigureNumber, RunStrip, Stands } from '../../slate';
 import { AllPieces } from './AllPieces';
 import { Runouts } from './BarUse';
 import { AcceptIt, EnterReading, GoesOn } from './EnterReading';
@@ -136,7 +136,12 @@ export function Inspection({ view }: { readonly view: JobView }) {
           )}
         </div>
         {part.characteristics.length > 0 && <TypedBackCard view={view} piece={piece} />}
-        <AllPieces view={view} verdicts={brought} nameOf={(size) => sizeName(drawnOf(view), size, view.units)} />
+        <AllPieces
+          view={view}
+          verdicts={brought}
+          nameOf={(size) => sizeName(drawnOf(view), size, view.units)}
+          called={(size) => <SizeCalled view={view} size={size} />}
+        />
         <AsDialled view={view} piece={piece} />
         {part.characteristics.length === 0 && <p>No sizes yet: the drawing comes first.</p>}
         <p className="quiet mt-2">
@@ -214,7 +219,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       wide: 160,
       shows: ({ size }) => (
         <>
-          {sizeName(drawnOf(view), size, view.units)} <span className="quiet">{sizeAbout(drawnOf(view), size)}</span>
+          <SizeCalled view={view} size={size} /> <span className="quiet">{sizeAbout(drawnOf(view), size)}</span>
         </>
       ),
     },
@@ -226,6 +231,7 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       sorts: (l) => limits(l)?.max,
       figures: true,
       wide: 110,
+      shows: ({ size }) => <SizeLimits of={drawnOf(view)} size={size} units={units} own />,
     },
     {
       key: 'other',
@@ -235,7 +241,11 @@ function columnsOf(view: JobView, piece: number): readonly Column<Line>[] {
       sorts: (l) => limits(l)?.max,
       figures: true,
       wide: 110,
-      shows: ({ size }) => <span className="quiet">{sizeBetween(size, other, units)}</span>,
+      shows: ({ size }) => (
+        <span className="quiet">
+          <SizeLimits of={drawnOf(view)} size={size} units={other} own={false} />
+        </span>
+      ),
     },
     {
       key: 'reading',
@@ -308,3 +318,14 @@ function toneOf(line: Line, log: readonly Entry[], piece: number): string {
 }
 
 const drawnOf = ({ job, part }: JobView): Drawn => ({ drawing: job.drawing, part });
+
+/** What a size is called, its nominal opening where it stands. */
+function SizeCalled({ view, size }: { readonly view: JobView; readonly size: Characteristic }) {
+  const nominal = sizeNominal(size);
+  if (!nominal) return sizeName(drawnOf(view), size, view.units);
+  return (
+    <>
+      {sizeWord(size)} <Stands of={nominal} from={`the drawing: ${sizeAbout(drawnOf(view), size) || 'the whole length'}`} units={view.units} />
+    </>
+  );
+}

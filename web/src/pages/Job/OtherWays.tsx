@@ -10,6 +10,9 @@ import { askAlternatives, askProof } from '../../work/usePlan';
 import { rowNumber } from '../../bar';
 import type { JobView } from './view';
 
+/** Where the numbers of a way that is not taken come from. */
+const ANOTHER = 'the plan of that other way';
+
 /** The way in hand and whole other ways beside it: minutes, setups, what each gains and costs; any of them taken whole. */
 export function OtherWays({ view }: { readonly view: JobView }) {
   const { job, shop, plan, units, open, older } = view;
@@ -60,7 +63,9 @@ export function OtherWays({ view }: { readonly view: JobView }) {
             </tr>
             {ways.map((way) => (
               <tr key={writeSentence(way.differs, units)} data-way={writeSentence(way.differs, units)}>
-                <td>{writeSentence(way.differs, units)}</td>
+                <td>
+                  <Said sentence={way.differs} units={units} from={ANOTHER} />
+                </td>
                 <td className="num text-nowrap">
                   <FigureNumber figure={way.route.cost.minutes} units={units} text={writeMinutes(way.route.cost.minutes.value)} />
                 </td>
@@ -77,7 +82,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                     {way.buys.map((says, i) => (
                       <span key={i}>
                         {i > 0 && '; '}
-                        <Said sentence={says} units={units} />
+                        <Said sentence={says} units={units} from={ANOTHER} />
                       </span>
                     ))}
                   </div>
@@ -94,7 +99,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                     <div key={i} className="d-flex gap-2">
                       <Mark severity="caution" />
                       <span>
-                        <Said sentence={says} units={units} />
+                        <Said sentence={says} units={units} from={ANOTHER} />
                       </span>
                     </div>
                   ))}
@@ -106,7 +111,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                   ))}
                   {way.gains.map((says, i) => (
                     <div key={i} className="quiet">
-                      clears: {writeSentence(says, units)}
+                      clears: <Said sentence={says} units={units} from={ANOTHER} />
                     </div>
                   ))}
                   <Proof view={view} way={way} />
@@ -161,7 +166,9 @@ function Proof({ view, way }: { readonly view: JobView; readonly way: Alternativ
       {found.map((f) => (
         <div key={findingKey(f)} className="d-flex gap-2">
           <Mark severity={f.severity} />
-          <span>{writeSentence(f.says, units)}</span>
+          <span>
+            <Said sentence={f.says} units={units} from={ANOTHER} />
+          </span>
         </div>
       ))}
     </>

@@ -10,7 +10,7 @@ import { Button, Form } from 'react-bootstrap';
 import { download, fileName } from '../../shell/download';
 import { newId } from '../../data/ids';
 import { LengthChart, MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
-import { Checks, FigureNumber } from '../../slate';
+import { Checks, FigureNumber, Said } from '../../slate';
 import { Batches } from './Batches';
 import { GiveOut } from './GiveOut';
 import { AddOwnStep } from './OwnSteps';
@@ -151,10 +151,14 @@ export function Route({ view }: { readonly view: JobView }) {
                 <ul>
                   {plan.toGet.map((g, i) => (
                     <li key={i}>
-                      {g.how}: <strong>{writeSentence(g.what, units)}</strong>, holds up {g.holdsUp.map((held) => stepSaid(held, view)).join(', ')}
+                      {g.how}:{' '}
+                      <strong>
+                        <Said sentence={g.what} units={units} from="what the plan asks for and the shop lacks" />
+                      </strong>
+                      , holds up {g.holdsUp.map((held) => stepSaid(held, view)).join(', ')}
                       {g.instead && (
                         <div className="quiet">
-                          meanwhile: {writeSentence(g.instead.says, units)},{' '}
+                          meanwhile: <Said sentence={g.instead.says} units={units} from="what does at hand meanwhile" />,{' '}
                           <FigureNumber figure={g.instead.costs} units={units} text={writeMinutes(g.instead.costs.value)} /> more
                         </div>
                       )}

@@ -1,6 +1,7 @@
 import type { Step } from '@obra/core/operations';
 import { type Units, write, writeSentence } from '@obra/core/quantity';
-import { FigureNumber, sentenceCase } from '../../slate';
+import { FROM_PLAN } from '../../sheet';
+import { FigureNumber, Said, sentenceCase } from '../../slate';
 
 interface Props {
   readonly step: Step;
@@ -11,7 +12,9 @@ interface Props {
 export const Why = ({ step, units }: Props) => (
   <div className="line">
     {step.because.slice(0, step.series ? 1 : 3).map((r) => (
-      <div key={r.rule}>{sentenceCase(writeSentence(r.says, units))}</div>
+      <div key={r.rule} className="first-large">
+        <Said sentence={r.says} units={units} words from={`rule ${r.rule.replaceAll('-', ' ')}`} />
+      </div>
     ))}
   </div>
 );
@@ -75,7 +78,11 @@ export function Settings({ step, units }: Props) {
           </div>
         )}
       </div>
-      {!speed && <p className="large size-30">{writeSentence(step.says, units)}</p>}
+      {!speed && (
+        <p className="large size-30">
+          <Said sentence={step.says} units={units} from={FROM_PLAN} />
+        </p>
+      )}
       {step.series && (
         <div className="line size-18">
           <span className="quiet">{sentenceCase(writeSentence(step.series.says, units))} </span>

@@ -4,6 +4,7 @@ import { turnsFor, write, writeSentence } from '@obra/core/quantity';
 import { boundsOfStep } from '@obra/core/sequence';
 import { lazy, Suspense, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { FROM_PLAN } from '../../sheet';
 import { Big, FigureNumber, RuleWord, Said } from '../../slate';
 import { OwnStepCells } from './OwnSteps';
 import { StepChoices } from './StepChoices';
@@ -26,7 +27,9 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
         <h2>
           {number} {verbs[step.verb]}
         </h2>
-        <div className="quiet">{writeSentence(step.says, units)}</div>
+        <div className="quiet">
+          <Said sentence={step.says} units={units} from={FROM_PLAN} />
+        </div>
       </div>
       {speed && (
         <Big figure={speed} units={units}>
@@ -125,7 +128,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           <ul className="m-0 ps-3 size-14">
             {why.map((r) => (
               <li key={r.rule}>
-                <Said sentence={r.says} units={units} words /> <RuleWord reason={r} units={units} />
+                <Said sentence={r.says} units={units} words from={`rule ${r.rule.replaceAll('-', ' ')}`} /> <RuleWord reason={r} units={units} />
               </li>
             ))}
           </ul>
@@ -136,13 +139,15 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
           <h2>Why here</h2>
           {stands.after && (
             <div>
-              after {verbs[stands.after.step.verb].toLowerCase()}: {writeSentence(stands.after.rule.says, units)}{' '}
+              after {verbs[stands.after.step.verb].toLowerCase()}:{' '}
+              <Said sentence={stands.after.rule.says} units={units} from={`rule ${stands.after.rule.rule.replaceAll('-', ' ')}`} />{' '}
               <RuleWord reason={stands.after.rule} units={units} />
             </div>
           )}
           {stands.before && (
             <div>
-              before {verbs[stands.before.step.verb].toLowerCase()}: {writeSentence(stands.before.rule.says, units)}{' '}
+              before {verbs[stands.before.step.verb].toLowerCase()}:{' '}
+              <Said sentence={stands.before.rule.says} units={units} from={`rule ${stands.before.rule.rule.replaceAll('-', ' ')}`} />{' '}
               <RuleWord reason={stands.before.rule} units={units} />
             </div>
           )}

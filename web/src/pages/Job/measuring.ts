@@ -1,5 +1,4 @@
 import { inByDial, type Sized, wantsReading } from '@obra/core/bench';
-import type { Step } from '@obra/core/operations';
 import { parseLength, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import type { Advice } from '@obra/core/sizing';
 
@@ -24,9 +23,6 @@ export function nextLabel(sized: Sized | undefined, typed: boolean, advice: Advi
   if (wantsReading(advice)) return 'Next: type the reading';
   return advice.next === 'changeGauge' ? 'Next: accept it' : 'Next: done';
 }
-
-export const speedAndFeed = (step: Step, units: Units): string =>
-  [step.figures['speed'], step.figures['feed']].flatMap((f) => (f ? [writeWithUnit(f, units)] : [])).join(', ');
 
 export function writeBoth(mm: number, units: Units): string {
   const one = (u: Units) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, u);

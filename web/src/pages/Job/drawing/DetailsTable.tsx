@@ -3,7 +3,7 @@ import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing'
 import { gravestFirst, subjectsOf } from '@obra/core/finding';
 import { writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
-import { Mark } from '../../../slate';
+import { Mark, Said } from '../../../slate';
 import type { JobView } from '../view';
 import { Delete, type Place, PlaceSelect, TextCell } from './Cell';
 import { facesToStart } from './cells';
@@ -137,7 +137,13 @@ export function DetailsTable({ view, started = false }: { readonly view: JobView
               <td>
                 {cell('size', asks.size)}
                 <div className={`said ${gravest?.severity === 'stop' ? 'bad' : ''}`} data-said={detail.id}>
-                  {gravest?.severity === 'stop' ? writeSentence(gravest.says, units) : known ? writeSentence(known.says, units) : ''}
+                  {gravest?.severity === 'stop' ? (
+                    writeSentence(gravest.says, units)
+                  ) : known ? (
+                    <Said sentence={known.says} units={units} from={`the drawing: ${detailWords[detail.kind]}, as it was read`} />
+                  ) : (
+                    ''
+                  )}
                 </div>
               </td>
               <td>{cell('length', asks.length)}</td>

@@ -1,11 +1,12 @@
 import type { Cell } from '@obra/core/document';
 import { type Characteristic, facesNamed, type ListName, listNames, pathOf, stackOf } from '@obra/core/drawing';
 import { placeFor } from '@obra/core/handbook';
-import { writeSentence } from '@obra/core/quantity';
+import { type Units, writeSentence } from '@obra/core/quantity';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { type CellOfJob, writeCell } from '../../../data/cellOfJob';
 import { memoSteady } from '../../../shell/useSteady';
+import { type Drawn, SizeLimits } from '../../../sheet';
 import { rowSaid } from './rowSaid';
 import type { JobView } from '../view';
 import { type Place, PlaceSelect } from './Cell';
@@ -50,7 +51,11 @@ export function RowCard({ view }: { readonly view: JobView }) {
       long={long}
       longBad={longBad}
       note={row.note}
-      sizes={part.characteristics.filter((c) => c.of === row.id && c.is !== 'runout').map((c) => ({ id: c.id, words: wordOf(c), care: c.care }))}
+      drawn={{ drawing: view.drawn, part }}
+      units={units}
+      sizes={part.characteristics
+        .filter((c) => c.of === row.id && c.is !== 'runout')
+        .map((c) => ({ id: c.id, words: wordOf(c), care: c.care, of: c }))}
       starts={facesToStart(job.drawing.outside, row.id)}
       stack={stack && stack.through.length > 1 ? `row ${writeSentence(stack.says, units)}` : undefined}
       edit={open.edit}
@@ -71,13 +76,33 @@ interface CardProps {
   readonly long: string;
   readonly longBad: boolean;
   readonly note: string | undefined;
-  readonly sizes: readonly { readonly id: string; readonly words: string; readonly care: Characteristic['care'] }[];
+  readonly drawn: Drawn;
+  readonly units: Units;
+  readonly sizes: readonly { readonly id: string; readonly words: string; readonly care: Characteristic['care']; readonly of: Characteristic }[];
   readonly starts: readonly Place[];
   readonly stack: string | undefined;
   readonly edit: JobView['open']['edit'];
 }
 
-const Card = memoSteady(function Card({ job, list, at, id, from, size, said, bad, long, longBad, note, sizes, starts, stack, edit }: CardProps) {
+const Card = memoSteady(function Card({
+  job,
+  list,
+  at,
+  id,
+  from,
+  size,
+  said,
+  bad,
+  long,
+  longBad,
+  note,
+  drawn,
+  units,
+  sizes,
+  starts,
+  stack,
+  edit,
+}: CardProps) {
   const own: readonly Place[] = [{ ref: '', says: 'its own edge' }, ...starts];
   const path = pathOf(list, id);
   return (
@@ -110,8 +135,10 @@ const Card = memoSteady(function Card({ job, list, at, id, from, size, said, bad
         />
       </label>
       {sizes.map((c) => (
-        <label key={c.id}>
-          {c.words}{' '}
+        <div key={c.id} className="row-size">
+          <span>
+            {c.words} <SizeLimits of={drawn} size={c.of} units={units} own />
+          </span>
           <Form.Select
             aria-label={`care for the ${c.words}`}
             value={c.care}
@@ -122,7 +149,7 @@ const Card = memoSteady(function Card({ job, list, at, id, from, size, said, bad
               </option>
             ))}
           </Form.Select>
-        </label>
+        </div>
       ))}
       {stack !== undefined && <span className="quiet">{stack}</span>}
     </div>
