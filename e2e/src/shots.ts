@@ -5,7 +5,7 @@ import { browse, enterReading, freshPage, goTo, press, root, sees, serve, takeCu
 
 const dir = join(root, 'docs', 'screenshots');
 mkdirSync(dir, { recursive: true });
-const server = await serve({ demo: true });
+const server = await serve({ demo: 'at work' });
 const browser = await browse();
 const { page } = await freshPage(browser, server.url);
 const shot = async (name: string) => {
@@ -87,8 +87,9 @@ await press(page, 'pin');
 await new Promise((resolve) => setTimeout(resolve, 500));
 await goTo(page, server.url, '/handbook/threads', 'pitch diameter');
 await shot('handbook-threads');
-await goTo(page, server.url, '/handbook/change-gears?p=1.75&screw=8+tpi&wheels=20+30+35+40+50+63+80+100', 'pitch it cuts');
-await shot('handbook-gears');
+await goTo(page, server.url, '/jobs/windlass-spindle/pack', 'print');
+await page.waitForSelector('.pack[data-ready="true"]', { timeout: 60_000 });
+await shot('pack');
 await goTo(page, server.url, '/handbook', 'Pinned');
 await shot('handbook');
 for (const [name, list] of [

@@ -4,6 +4,7 @@ export { benchState, type BenchState, type InHand } from './benchState';
 export { boardOf, FIRST_CHECKED, isOwn, minutesTaken, type OnBoard, plannedOrder, RELEASED, toRelease } from './board';
 export { endRead, type Ends } from './bothEnds';
 export { type FitAnswer, feltAt, fitByFeel, fitFeels, furtherByFeel } from './byFeel';
+export { type Cannot, cannotHere, inTheWay, type InTheWay } from './cannot';
 export { clocksOf, type Running, WAITS } from './clocks';
 export { type Grown, grownAt } from './grown';
 export { canHold, type CanHold, cutsIn, type CutTaken, type Held, heldBy, type ToolRecord, toolsBy } from './history';

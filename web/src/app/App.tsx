@@ -17,6 +17,7 @@ const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => 
 const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
 const Practice = lazy(() => part(() => import('../pages/Practice')).then((m) => ({ default: m.Practice })));
 const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
+const Guide = lazy(() => part(() => import('../pages/Guide')).then((m) => ({ default: m.Guide })));
 const Pack = lazy(() => part(() => import('../pages/Pack')).then((m) => ({ default: m.Pack })));
 const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
 
@@ -46,6 +47,7 @@ export function App() {
                     <Route path="/handbook/:id" element={<Handbook />} />
                     <Route path="/practice" element={<Practice />} />
                     <Route path="/practice/:id" element={<Practice />} />
+                    <Route path="/guide" element={<Guide />} />
                     <Route path="/logbook" element={<Logbook />} />
                     <Route path="*" element={<Navigate to="/" replace />} />
                   </Routes>

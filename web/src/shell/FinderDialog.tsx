@@ -71,6 +71,7 @@ const pages: readonly Place[] = [
   { to: '/practice', says: 'Practice, never used a lathe', group: 'pages' },
   { to: '/practice/words', says: 'Words of the trade', group: 'pages' },
   { to: '/logbook', says: 'Logbook, backup', group: 'pages' },
+  { to: '/guide', says: 'Guide: three jobs from a sketch to the box', group: 'pages', words: 'help how to begin manual' },
 ];
 const stages = ['drawing', 'holding', 'route', 'bench', 'inspection'] as const;
 

@@ -1,5 +1,5 @@
 import { Button, Toast } from 'react-bootstrap';
-import type { Act } from './says';
+import type { Act } from './act';
 
 interface Props {
   readonly text: string;

@@ -1,17 +1,12 @@
 import { lazy, Suspense, useEffect, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
+import type { Act } from './act';
 
 // loaded when there is something to tell
 const Strip = lazy(() => import('./Strip').then((m) => ({ default: m.Strip })));
 
 /** What is told on the way to another page is told there; what was told before has had its time, ms. */
 const ON_THE_WAY = 1000;
-
-/** What can be pressed beside what is told. */
-export interface Act {
-  readonly says: string;
-  readonly does: () => void;
-}
 
 /** What just happened, in a sentence: what was kept, what to do; with the press that takes it back where there is one. */
 interface Told {

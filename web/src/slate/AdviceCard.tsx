@@ -5,6 +5,7 @@ import { type Advice, dialSaid } from '@obra/core/sizing';
 import type { ReactNode } from 'react';
 import { FigureNumber } from './FigureNumber';
 import { Said } from './Said';
+import { asSentence } from './sentenceCase';
 import { Stands } from './Stands';
 
 interface Props {
@@ -138,8 +139,8 @@ export function AdviceCard({ advice, wanted, units, machine, axis = 'cross', las
       </div>
       <div className="line">
         {reasons.map((r, i) => (
-          <div key={i} className="first-large">
-            <Said sentence={r.says} units={units} from={`rule ${r.rule.replaceAll('-', ' ')}`} />.
+          <div key={i}>
+            <Said sentence={asSentence(r.says)} units={units} from={`rule ${r.rule.replaceAll('-', ' ')}`} />
           </div>
         ))}
         {advice.instead?.dial && (

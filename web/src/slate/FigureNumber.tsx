@@ -51,7 +51,7 @@ export function FigureNumber({
       <button
         type="button"
         ref={target}
-        className={`figure ${isSoft(figure) ? 'soft ' : ''}${className}`}
+        className={`figure ${isSoft(figure) ? 'soft ' : ''}${figure.formula === 'asItStands' ? 'stands ' : ''}${className}`}
         aria-expanded={open}
         aria-describedby={open ? id : undefined}
         title={isSoft(figure) ? 'formula; from memory, soft' : 'formula'}

@@ -3,7 +3,7 @@ import type { Units } from '@obra/core/quantity';
 import { Button, Modal } from 'react-bootstrap';
 import { sentenceCase } from './sentenceCase';
 import { Said } from './Said';
-import { named } from './RuleWord';
+import { named } from './ruleName';
 
 /** A rule of the trade, and what it says here. */
 export function RuleSaid({

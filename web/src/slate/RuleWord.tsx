@@ -2,6 +2,7 @@ import type { Reason } from '@obra/core/finding';
 import type { Units } from '@obra/core/quantity';
 import { lazy, Suspense, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { named } from './ruleName';
 
 // what the rules say is loaded when the first is asked for
 const Told = lazy(() => import('./RuleSaid').then((m) => ({ default: m.RuleSaid })));
@@ -27,6 +28,3 @@ export function RuleWord({ reason, units }: { readonly reason: Pick<Reason, 'rul
     </>
   );
 }
-
-/** A rule's name in words. */
-export const named = (rule: string): string => rule.replaceAll('-', ' ');

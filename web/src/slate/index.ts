@@ -8,7 +8,7 @@ export { RunStrip } from './RunStrip';
 export { RunToSize } from './RunToSize';
 export { Stands } from './Stands';
 export { StillToBeDone } from './StillToBeDone';
-export { sentence, sentenceCase } from './sentenceCase';
+export { asSentence, sentence, sentenceCase } from './sentenceCase';
 export { Said } from './Said';
 export { WordPicture } from './WordPicture';
 export { TradeWord } from './TradeWord';

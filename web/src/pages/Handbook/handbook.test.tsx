@@ -82,7 +82,7 @@ describe('the contents', () => {
   });
 
   it.each([
-    ['kienzle', ['Cutting force and power']],
+    ['kienzle', ['Cutting force and power', 'Torque and thrust of a drill']],
     ['three wire', ['Over three wires']],
     ['xyzzy', []],
   ])('“%s” leaves %j', (text, left) => {

@@ -12,6 +12,7 @@ import { newId } from '../../data/ids';
 import { LengthChart, MovableLines, OperationSheet, Traveller, usePrinting } from '../../sheet';
 import { Checks, FigureNumber, Said } from '../../slate';
 import { Batches } from './Batches';
+import { CannotHere } from './CannotHere';
 import { GiveOut } from './GiveOut';
 import { AddOwnStep } from './OwnSteps';
 import { OtherWays } from './OtherWays';
@@ -171,6 +172,7 @@ export function Route({ view }: { readonly view: JobView }) {
         ) : (
           <p>{older ? 'Working out the route.' : 'The route stands here as soon as the drawing can be read and a bar is chosen.'}</p>
         )}
+        {plan && <CannotHere view={view} />}
       </main>
     </div>
   );

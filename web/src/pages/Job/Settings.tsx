@@ -1,7 +1,7 @@
 import type { Step } from '@obra/core/operations';
 import { type Units, write, writeSentence } from '@obra/core/quantity';
 import { FROM_PLAN } from '../../sheet';
-import { FigureNumber, Said, sentenceCase } from '../../slate';
+import { asSentence, FigureNumber, Said, sentenceCase } from '../../slate';
 
 interface Props {
   readonly step: Step;
@@ -12,8 +12,8 @@ interface Props {
 export const Why = ({ step, units }: Props) => (
   <div className="line">
     {step.because.slice(0, step.series ? 1 : 3).map((r) => (
-      <div key={r.rule} className="first-large">
-        <Said sentence={r.says} units={units} words from={`rule ${r.rule.replaceAll('-', ' ')}`} />
+      <div key={r.rule}>
+        <Said sentence={asSentence(r.says)} units={units} words from={`rule ${r.rule.replaceAll('-', ' ')}`} />
       </div>
     ))}
   </div>

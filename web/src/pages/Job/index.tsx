@@ -153,7 +153,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
       id: s.id,
       group: 'steps',
       says: `step ${String(i + 1)}: ${verbs[s.verb].toLowerCase()} ${writeSentence(s.says, units)}`,
-      to: `/jobs/${id}/route?at=${encodeURIComponent(s.id)}`,
+      ...(stage === 'route' ? { act: () => choose(s.id) } : { to: `/jobs/${id}/route?at=${encodeURIComponent(s.id)}` }),
     })),
     ...findings.map((f, i): Offer => {
       const [at = 'drawing'] = stagesOf(f);
@@ -168,6 +168,13 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
       says: 'Print the whole pack',
       words: 'paper pdf drawing traveller inspection sheet',
       to: `/jobs/${id}/pack?print=1`,
+    },
+    {
+      id: 'cannot',
+      group: 'actions',
+      says: 'What I cannot hold, reach, measure or make here',
+      words: 'what cannot i make of this impossible lacks missing buy',
+      to: `/jobs/${id}/route#cannot`,
     },
     { id: 'swap', group: 'actions', says: 'Millimetres or inches', act: swap },
   ]);

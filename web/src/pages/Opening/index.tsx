@@ -163,7 +163,7 @@ export function Opening() {
         )}
         <div className="mt-2">
           or ask <Link to="/dial">what do I dial now?</Link> &nbsp; or open <Link to="/jobs">a job</Link> &nbsp; never used a lathe?{' '}
-          <Link to="/practice">practise without metal</Link>
+          <Link to="/practice">practise without metal</Link> &nbsp; the way through a job: <Link to="/guide">guide</Link>
         </div>
       </section>
       {drawn ? (
