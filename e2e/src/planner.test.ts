@@ -164,8 +164,8 @@ it('goes on paper with blanks and cautions, on A4 and on Letter', async () => {
   const text = await page.evaluate(() => document.querySelector<HTMLElement>('.traveller')?.innerText ?? '');
   for (const words of ['Local codes', 'Chuck key out before starting', '________', 'Made by', 'zero face B', 'Lengths from face A'])
     expect(text).toContain(words);
-  const shown = await page.$$eval('.noprint', (all) => all.filter((e) => (e as HTMLElement).offsetParent !== null).length);
-  expect(shown).toBe(0);
+  // the browser changes to paper when it comes to it
+  await page.waitForFunction(() => [...document.querySelectorAll<HTMLElement>('.noprint')].every((e) => e.offsetParent === null), { timeout: 10_000 });
   await page.emulateMediaType('screen');
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   expect(await page.$('.traveller')).toBeNull();
