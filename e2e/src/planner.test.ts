@@ -165,7 +165,9 @@ it('goes on paper with blanks and cautions, on A4 and on Letter', async () => {
   for (const words of ['Local codes', 'Chuck key out before starting', '________', 'Made by', 'zero face B', 'Lengths from face A'])
     expect(text).toContain(words);
   // the browser changes to paper when it comes to it
-  await page.waitForFunction(() => [...document.querySelectorAll<HTMLElement>('.noprint')].every((e) => e.offsetParent === null), { timeout: 10_000 });
+  await page.waitForFunction(() => [...document.querySelectorAll<HTMLElement>('.noprint')].every((e) => e.offsetParent === null), {
+    timeout: 10_000,
+  });
   await page.emulateMediaType('screen');
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   expect(await page.$('.traveller')).toBeNull();
