@@ -1,8 +1,7 @@
 /* Every number on the page of every demo job opens what it is made of: formula, values, source; one that only stands as it is names its cell or entry. */
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { freshPage, root, serve, type Served, settle, sharedBrowser } from './harness';
+import { demoJobs } from './demoJobs';
+import { freshPage, serve, type Served, settle, sharedBrowser } from './harness';
 
 let browser: Browser;
 let server: Served;
@@ -21,11 +20,7 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const jobs = ['', 'at-work'].flatMap((folder) =>
-  readdirSync(join(root, 'demo', folder))
-    .filter((name) => name.endsWith('.json') && name !== 'shop.json')
-    .map((name) => (JSON.parse(readFileSync(join(root, 'demo', folder, name), 'utf8')) as { id: string }).id),
-);
+const jobs = demoJobs.map((j) => j.id);
 const stages = ['drawing', 'holding', 'route', 'bench', 'inspection'] as const;
 
 /**

@@ -1,8 +1,7 @@
 /* The pack on paper: every demo job in A4 and Letter, nothing cut at the edge of a leaf, figures that are read at the machine 4 mm high; reached from the menu and by the finder. */
-import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { freshPage, goTo, press, root, sees, serve, type Served, sharedBrowser } from './harness';
+import { demoJobs } from './demoJobs';
+import { freshPage, goTo, press, sees, serve, type Served, sharedBrowser } from './harness';
 import { violations } from './layout';
 
 let browser: Browser;
@@ -22,14 +21,7 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const jobs = ['', 'at-work'].flatMap((folder) =>
-  readdirSync(join(root, 'demo', folder))
-    .filter((name) => name.endsWith('.json') && name !== 'shop.json')
-    .map((name) => {
-      const file = JSON.parse(readFileSync(join(root, 'demo', folder, name), 'utf8')) as { id: string; job: { pieces: number } };
-      return [file.id, file.job.pieces] as const;
-    }),
-);
+const jobs = demoJobs.map((j) => [j.id, j.pieces] as const);
 
 /** Things on a leaf that reach over its edge; a figure of the drawing may. */
 const cut = () =>

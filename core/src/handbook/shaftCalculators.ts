@@ -1,8 +1,9 @@
 import { diameter, length, say } from '../quantity';
 import { practice } from '../shop';
-import { keywayFor, knurlBlank, materialOf, kienzle, materials } from '../standards';
+import { keywayFor, knurlBlank, materialOf } from '../standards';
 import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, oneOf } from './fields';
 import { fig } from './formulas';
+import { kcLists } from './kc';
 import { area, circle, dim, label, line, mirrored, type Point, polar } from './sketch';
 
 const FINE = 0.001;
@@ -102,11 +103,6 @@ const knurl = calculator({
   },
 });
 
-const lists = [
-  ...materials.map((m) => [m.id, m.name, m.kc, m.mc] as const),
-  ...kienzle.map(([name, kc, mc]) => [`k:${name}`, `${name} (list)`, kc, mc] as const),
-];
-
 const drillForce = calculator({
   id: 'drill-force',
   group: 'Speed and feed',
@@ -115,7 +111,7 @@ const drillForce = calculator({
   fields: {
     material: oneOf(
       'Material',
-      lists.map(([id, name]) => [id, name] as const),
+      kcLists.map(([id, name]) => [id, name] as const),
     ),
     D: aLength('Drill', '12'),
     d: aLengthOrZero('Pilot hole'),
@@ -125,7 +121,7 @@ const drillForce = calculator({
   },
   answer: ({ material, D, d, f, point, n }) => {
     if (d >= D) return { ok: false, at: 'd', says: say`the pilot must be smaller than the drill` };
-    const [, name, kc1, mc] = lists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
+    const [, name, kc1, mc] = kcLists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
     const kc = fig('pressure', 'kcAtDrill', { kc: kc1, mc, f, point });
     const M = fig('torque', 'drillTorque', { kc: kc.value, D, d, f }, { step: 0.1 });
     return {

@@ -1,11 +1,12 @@
 import { speedShares } from '../cutting';
 import { bentLine, weakestPlace } from '../mechanics';
 import { figure, length, say } from '../quantity';
-import { kienzle, materialOf, materials } from '../standards';
+import { materialOf, materials } from '../standards';
 import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
 import { bentOf } from './figuresOfWork';
 import { speedSteps } from './charts';
 import { fig } from './formulas';
+import { kcLists } from './kc';
 import { area, circle, dim, label, line, type Point, type Sketch } from './sketch';
 import type { Row } from './types';
 
@@ -76,11 +77,6 @@ const speeds = calculator({
 /** Diameters about this one, for a scale. */
 const around = (d: number): readonly number[] => [0.25, 0.5, 1, 2, 4].map((k) => Number((k * d).toPrecision(3)));
 
-const lists = [
-  ...materials.map((m) => [m.id, m.name, m.kc, m.mc] as const),
-  ...kienzle.map(([name, kc, mc]) => [`k:${name}`, `${name} (list)`, kc, mc] as const),
-];
-
 const forces = calculator({
   id: 'cutting-force',
   group: 'Speed and feed',
@@ -89,7 +85,7 @@ const forces = calculator({
   fields: {
     material: oneOf(
       'Material',
-      lists.map(([id, name]) => [id, name] as const),
+      kcLists.map(([id, name]) => [id, name] as const),
     ),
     ap: aLength('Depth of cut, on radius', '2'),
     f: aFeed('Feed', '0.2', { from: 0.005, to: 3 }),
@@ -98,7 +94,7 @@ const forces = calculator({
     n: aNumber('Speed', '500', { from: 1, to: 20000 }, 'rpm'),
   },
   answer: ({ material, ap, f, kappa, d, n }) => {
-    const [, name, kc, mc] = lists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
+    const [, name, kc, mc] = kcLists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
     const force = figure('force', 'forceAtAngle', { kc, mc, ap, f, kappa });
     return {
       ok: true,

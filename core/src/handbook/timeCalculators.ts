@@ -1,10 +1,11 @@
 import { gearTrains, halfNuts, usualWheels } from '../cutting';
 import { diameter, length, say } from '../quantity';
-import { kienzle, materialOf, materials, metricPitches } from '../standards';
+import { materialOf, metricPitches } from '../standards';
 import { aFeed, aLength, aLengthOrZero, aMaterial, aNumber, calculator, lengths, numbers, oneOf } from './fields';
 import { wheelsOf } from './figuresOfWork';
 import { speedSteps } from './charts';
 import { fig } from './formulas';
+import { kcLists } from './kc';
 import { aPitch, pitches } from './gearCalculators';
 import { area, circle, dim, label, line, type Point, polar, type Sketch } from './sketch';
 
@@ -235,10 +236,6 @@ const whip = calculator({
   }),
 });
 
-const lists = [
-  ...materials.map((m) => [m.id, m.name, m.kc, m.mc] as const),
-  ...kienzle.map(([name, kc, mc]) => [`k:${name}`, `${name} (list)`, kc, mc] as const),
-];
 /** Moduli of boring bars, N/mm2. */
 const bars = { steel: 210_000, carbide: 600_000 } as const;
 
@@ -256,13 +253,13 @@ const boringBar = calculator({
     ]),
     material: oneOf(
       'Work of',
-      lists.map(([id, name]) => [id, name] as const),
+      kcLists.map(([id, name]) => [id, name] as const),
     ),
     ap: aLength('Depth of cut, on radius', '0.25'),
     f: aFeed('Feed', '0.08', { from: 0.005, to: 1 }),
   },
   answer: ({ d, L, of, material, ap, f }) => {
-    const [, , kc1, mc] = lists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
+    const [, , kc1, mc] = kcLists.find(([id]) => id === material) ?? ['', '', 1780, 0.17];
     const kc = kc1 / f ** mc;
     const force = fig('force', 'barForce', { kc, ap, f }, { step: 1 });
     const spring = fig('length', 'barSprings', { F: force.value, L, d, E: bars[of] }, { step: 0.001 });

@@ -7,7 +7,8 @@ export const cells =
   (units: Units): Make =>
   (text) => ({ text: String(text), units });
 
-const slug = (text: string) =>
+/** An id from a name. */
+export const slug = (text: string) =>
   text
     .toLowerCase()
     .replace(/[^0-9a-z]+/g, '-')

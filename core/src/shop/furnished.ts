@@ -1,6 +1,6 @@
 import type { Bar, Shop, Tool } from '../document';
 import type { Units } from '../quantity';
-import { bars, cells } from './build';
+import { bars, cells, slug } from './build';
 import { fillTools } from './fill';
 import { midShop, readoutShop } from './otherShops';
 import { startingShop } from './startingShop';
@@ -32,12 +32,6 @@ const racks: Readonly<Record<Units, readonly (readonly Bar[])[]>> = {
   ],
 };
 
-const idOf = (name: string): string =>
-  name
-    .toLowerCase()
-    .replace(/[^0-9a-z]+/g, '-')
-    .replace(/^-|-$/g, '');
-
 /** A shop with the usual rack and drawer added; what it has stays, and nothing is in it twice. */
 export function furnished(shop: Shop): Shop {
   const units: Units = shop.machines[0]?.leadscrew.units ?? 'mm';
@@ -47,7 +41,7 @@ export function furnished(shop: Shop): Shop {
     if (!set.ok) continue;
     for (const tool of set.value) {
       if (line === 'number drills' && !TAP_DRILLS.has(tool.size?.text ?? '')) continue;
-      const id = idOf(tool.name);
+      const id = slug(tool.name);
       if (!tools.some((t) => t.id === id)) tools.push({ ...tool, id });
     }
   }
