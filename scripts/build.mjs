@@ -1,6 +1,6 @@
 // Builds the page when a source is newer than the last build.
 import { spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './root.mjs';
 
@@ -20,5 +20,8 @@ export function build() {
     cwd: join(root, 'web'),
     stdio: ['ignore', 'inherit', 'inherit'],
   });
-  if (done.status !== 0) process.exit(done.status || 1);
+  if (done.status === 0) return;
+  // a page that was half built is not taken for one the next time
+  rmSync(built, { force: true });
+  process.exit(done.status || 1);
 }

@@ -14,10 +14,40 @@ const packagesOf = (): Plugin => ({
   },
 });
 
+/** What the opening page draws with is asked for together with the app, not after it. */
+const openingAhead = (): Plugin => ({
+  name: 'opening-ahead',
+  transformIndexHtml: {
+    order: 'post',
+    handler(html, { bundle = {} }) {
+      const chunks = Object.values(bundle).flatMap((file) => (file.type === 'chunk' ? [file] : []));
+      const opening = chunks.find((c) => c.facadeModuleId?.endsWith('/pages/Opening/index.tsx') === true);
+      // what it imports, and that again
+      const files = new Set(opening ? [opening.fileName] : []);
+      for (const name of files) for (const next of chunks.find((c) => c.fileName === name)?.imports ?? []) files.add(next);
+      const ahead = [...files].filter((name) => !html.includes(name));
+      const sheets = chunks
+        .flatMap((c) => (files.has(c.fileName) ? [...(c.viteMetadata?.importedCss ?? [])] : []))
+        .filter((name) => !html.includes(name));
+      const fonts = Object.keys(bundle).filter((name) => /latin-wght-normal.*woff2$/.test(name) && !name.includes('-ext-'));
+      return [
+        ...sheets.map((name) => ({ tag: 'link', injectTo: 'head' as const, attrs: { rel: 'stylesheet', crossorigin: '', href: `/${name}` } })),
+        ...ahead.map((name) => ({ tag: 'link', injectTo: 'head' as const, attrs: { rel: 'modulepreload', crossorigin: '', href: `/${name}` } })),
+        ...fonts.map((name) => ({
+          tag: 'link',
+          injectTo: 'head' as const,
+          attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: '', href: `/${name}` },
+        })),
+      ];
+    },
+  },
+});
+
 export default defineConfig({
   plugins: [
     react(),
     packagesOf(),
+    openingAhead(),
     // kept whole in the browser, so that it opens without its server; a newer version waits until the page is next opened
     VitePWA({
       registerType: 'prompt',

@@ -51,7 +51,7 @@ it('every size over all pieces with its run between the limits; the readings go 
   expect(line).toContain('at least');
   expect(line).toContain('✗ 1');
   await page.click('[aria-label^="run of size"]');
-  await page.waitForSelector('[data-testid="run-chart"] svg', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="run-chart"] svg');
   // rows that are scrolled lie under the head of their table
   await page.evaluate(() => document.querySelector('main.sheet')?.scrollTo(0, 0));
   await soundAt(page);
@@ -71,7 +71,7 @@ it('the Logbook: what was foretold against what came, minutes planned against ta
   const { page } = on;
   await openJob(page, 'twelve-told', { pieces: PIECES }, { outside: [row('a', '20 h7', '40'), row('b', '28', '12')] }, brought);
   await goTo(page, demoUrl(), '/logbook', 'twelve-told');
-  await page.waitForSelector('section[aria-label="What was foretold, and what came"]', { timeout: 30_000 });
+  await page.waitForSelector('section[aria-label="What was foretold, and what came"]');
   await sees(page, 'Said 9 in 10, came');
   const taken = await page.$eval('section[aria-label="Minutes planned and taken"]', (e) => e.textContent);
   expect(taken).toContain('Finish-turn');

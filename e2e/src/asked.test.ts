@@ -35,7 +35,7 @@ afterAll(async () => {
   await browser.disconnect();
 });
 
-const until = (next: string) => page.waitForSelector(`[data-testid="advice"][data-next="${next}"]`, { timeout: 20_000 });
+const until = (next: string) => page.waitForSelector(`[data-testid="advice"][data-next="${next}"]`);
 const type = async (text: string) => {
   await page.focus('#reading');
   await page.$eval('#reading', (e) => (e as HTMLInputElement).select());

@@ -26,7 +26,7 @@ it('ten washers come out of one setting; one with a fine thickness is turned rou
   await page.keyboard.down('Control');
   await page.keyboard.press('z');
   await page.keyboard.up('Control');
-  await page.waitForFunction(() => !document.body.innerText.includes('Setup 2'), { timeout: 20_000 });
+  await page.waitForFunction(() => !document.body.innerText.includes('Setup 2'));
   await saved(page);
   await goTo(page, demoUrl(), '/jobs/ten-washers/route', 'pieces');
   await sees(page, 'gripped once for 10 pieces');
@@ -44,7 +44,7 @@ it('a point is turned short, the bar pulled out after; the chain is gone through
   const second = await page.$$('.chain-setting');
   await second[1]?.focus();
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() => document.querySelectorAll('.chain-setting')[1]?.getAttribute('aria-pressed') === 'true', { timeout: 20_000 });
+  await page.waitForFunction(() => document.querySelectorAll('.chain-setting')[1]?.getAttribute('aria-pressed') === 'true');
   expect(new URL(page.url()).searchParams.get('at')).toMatch(/-2$/);
   await soundAt(page);
   for (const [width, height] of [
@@ -66,8 +66,8 @@ it('a spindle bored through goes between centres on cones, asked for; each way o
   await page.evaluate(() => {
     for (const d of document.querySelectorAll('details')) if (d.textContent.includes('minutes against runout')) d.open = true;
   });
-  await page.waitForSelector('[data-testid="dots"] svg', { timeout: 20_000 });
-  await page.waitForSelector('table[aria-label="Each way of holding, worked out whole"] tbody tr', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="dots"] svg');
+  await page.waitForSelector('table[aria-label="Each way of holding, worked out whole"] tbody tr');
   expect(await violations(page)).toEqual([]);
   await goTo(page, demoUrl(), '/jobs/on-cones/route', 'cone of 60');
 });
@@ -89,7 +89,7 @@ it('a hexagon is milled on the bar and cut off after; a plate is turned over and
         const ids = [...document.querySelectorAll('[data-step]')].map((e) => e.getAttribute('data-step') ?? '');
         return ids.findIndex((id) => id.startsWith('away@')) < ids.findIndex((id) => /^(part|saw)-off/.test(id)) === on;
       },
-      { timeout: 20_000 },
+      {},
       wanted,
     );
   await page.click('[data-step^="away@"] td.verb');
@@ -126,7 +126,7 @@ it('a slit bush is slit between roughing and finishing where it is asked for, an
         const ids = [...document.querySelectorAll('[data-step]')].map((e) => e.getAttribute('data-step') ?? '');
         return ids.findIndex((id) => id.startsWith('away@')) < ids.findIndex((id) => id.startsWith('finish-turn@a')) === first;
       },
-      { timeout: 20_000 },
+      {},
       wanted,
     );
   await slitFirst(false);

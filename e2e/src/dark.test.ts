@@ -35,9 +35,9 @@ it('the Bench in the dark, by its key and by a press; kept over a reload; by the
   const { page } = on;
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'give out to the Bench');
   expect(await theme()).toBe('light');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="step-number"]');
   await page.keyboard.press('d');
   expect(await theme()).toBe('dark');
   expect(await violations(page)).toEqual([]);

@@ -1,6 +1,6 @@
 /* Dialogs that are kept as a whole: a wrong number is told at its cell, nothing that was typed is lost, Enter keeps and Escape leaves as it was. */
 import { demoUrl, goTo, pageForEach, press, saved, sees, stored } from './harness';
-import { violations } from './layout';
+import { hiding, violations } from './layout';
 
 const on = pageForEach();
 
@@ -17,6 +17,8 @@ const lathe = async () =>
 it('the lathe', async () => {
   await goTo(on.page, demoUrl(), '/jobs/sheave-axle/holding', 'taken:');
   await press(on.page, 'mid-size lathe');
+  // its words are seen whole
+  expect(await hiding(on.page)).toEqual([]);
   await retype('#lathe-power', 'strong');
   await retype('#lathe-speeds', '60 fast 900');
   await on.page.keyboard.press('Enter');
@@ -109,9 +111,7 @@ it('a holding is chosen from a list by a word, with the arrows and Enter; Escape
   await on.page.waitForSelector('[aria-label="Find in Holding"]');
   await on.page.keyboard.type('four-jaw');
   await on.page.keyboard.press('Enter');
-  await on.page.waitForFunction(() => document.querySelector('[aria-label^="Holding: "]')?.textContent.includes('four-jaw') === true, {
-    timeout: 20_000,
-  });
+  await on.page.waitForFunction(() => document.querySelector('[aria-label^="Holding: "]')?.textContent.includes('four-jaw') === true);
 });
 
 it('the finder goes by letters, arrows and Enter, and shows what was found last time first', async () => {

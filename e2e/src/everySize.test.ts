@@ -10,9 +10,9 @@ const on = pageForEach();
 const giveOut = async (id: string) => {
   const { page } = on;
   await goTo(page, demoUrl(), `/jobs/${id}/route`, 'give out to the Bench');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="step-number"]');
 };
 const heading = () => on.page.$eval('.bench h1', (e) => e.textContent);
 const tapNext = async () => {
@@ -67,7 +67,7 @@ it('a sketch without one tolerance is made whole by touch: every diameter and th
     }
     if (i === 4) await soundAt(page);
     await tapNext();
-    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 10_000 }, at);
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
   }
   await sees(page, 'All steps done');
   expect(cut.filter((h) => h.includes('Finish-turn'))).toHaveLength(2);
@@ -117,7 +117,7 @@ it('ten washers: one dropped, one scrapped and made anew, the first looked over 
   await page.click('form[aria-label="Scrap piece 4"] input[type="checkbox"]');
   await page.click('form[aria-label="Scrap piece 4"] button[type="submit"]');
   await page.waitForSelector('.disc[aria-label="piece 4: scrapped: dropped"]');
-  await page.waitForFunction(() => document.querySelectorAll('.disc').length === 11, { timeout: 20_000 });
+  await page.waitForFunction(() => document.querySelectorAll('.disc').length === 11);
   await page.click('.disc[aria-label^="piece 7"]');
   await sees(page, 'piece 7 of 11');
   await page.reload();
@@ -274,7 +274,7 @@ it('a blade and a drill are zeroed by their pictures, a reamed hole is told by i
     const wants = await page.$eval('[data-testid="next"]', (e) => e.textContent);
     if (wants.includes('type the reading') && (await page.$('[data-testid="by-dial"]')) === null) await tap(page, 'skip this step');
     else await pressNext(page);
-    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { timeout: 10_000 }, at);
+    await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
     await settle();
   }
   expect(seen.zeros).toBeGreaterThan(1);

@@ -13,10 +13,10 @@ const held: Choice = { kind: 'hold', id: 'h', setup: 'right-1', holding: 'three-
 const opened = async (id: string) => {
   const { page } = on;
   await goTo(page, demoUrl(), `/jobs/${id}/route`, 'previous');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await page.$eval('h1', (e) => (e as HTMLElement).click());
   await page.keyboard.press('Space');
-  await page.waitForFunction(() => (document.querySelector('[data-testid="film-said"]')?.textContent ?? '') !== '', { timeout: 20_000 });
+  await page.waitForFunction(() => (document.querySelector('[data-testid="film-said"]')?.textContent ?? '') !== '');
 };
 const said = () => on.page.$eval('[data-testid="film-said"]', (e) => e.textContent);
 /** The scrubber drawn to a share of the way. */
@@ -45,7 +45,7 @@ it('plays by space from the step in hand, goes to and fro, and leaves the sheet 
   await page.select('[aria-label="how fast"]', 'steps');
   await page.$eval('h1', (e) => (e as HTMLElement).click());
   await page.keyboard.press('Space');
-  await page.waitForFunction(() => /^[3-9] /.test(document.querySelector('[data-testid="film-said"]')?.textContent ?? ''), { timeout: 30_000 });
+  await page.waitForFunction(() => /^[3-9] /.test(document.querySelector('[data-testid="film-said"]')?.textContent ?? ''));
   await page.keyboard.press('Space');
   await settle();
   const number = Number(/^\d+/.exec(await said())?.[0]);
@@ -98,17 +98,13 @@ it('stops where the tool would meet the centre, rings it and says by how much', 
   expect((await page.$$('.ticks .touch')).length).toBeGreaterThan(0);
   await page.select('[aria-label="how fast"]', '500');
   await page.click('[aria-label="play"]');
-  await page.waitForSelector('[aria-label="play"]', { timeout: 30_000 });
+  await page.waitForSelector('[aria-label="play"]');
   expect(await said()).toMatch(/would meet the centre by [\d.]+ mm/);
   expect(await page.$eval('[data-film="ring"]', (e) => e.getAttribute('visibility'))).toBe('visible');
   // and goes on when it is pressed again
   const at = await page.$eval('[aria-label="the making"]', (e) => Number((e as HTMLInputElement).value));
   await page.click('[aria-label="play"]');
-  await page.waitForFunction(
-    (was: number) => Number(document.querySelector<HTMLInputElement>('[aria-label="the making"]')?.value) > was,
-    { timeout: 20_000 },
-    at,
-  );
+  await page.waitForFunction((was: number) => Number(document.querySelector<HTMLInputElement>('[aria-label="the making"]')?.value) > was, {}, at);
 });
 
 it('as a solid as well: the same moments, turned by the arrows, a still of it; back to the section by the same key', async () => {
@@ -152,7 +148,7 @@ it('where motion is not wanted it goes step by step; a still goes out as SVG and
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   await opened('sheave-axle');
   await page.click('[aria-label="play"]');
-  await page.waitForFunction(() => (document.querySelector('[data-testid="film-said"]')?.textContent ?? '').startsWith('2 '), { timeout: 10_000 });
+  await page.waitForFunction(() => (document.querySelector('[data-testid="film-said"]')?.textContent ?? '').startsWith('2 '));
   await page.click('[aria-label="stop"]');
   const files = await downloads(page);
   await press(page, 'SVG');

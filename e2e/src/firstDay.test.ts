@@ -178,11 +178,7 @@ it('undoes a deletion', async () => {
   await press(page, 'delete');
   await sees(page, 'is deleted');
   await press(page, 'undo');
-  await page.waitForFunction(
-    (n: string | null) => document.querySelector('table[aria-label="Jobs"] strong')?.textContent === n,
-    { timeout: 20_000 },
-    name,
-  );
+  await page.waitForFunction((n: string | null) => document.querySelector('table[aria-label="Jobs"] strong')?.textContent === n, {}, name);
 });
 
 it('complained of nothing on the way', () => {

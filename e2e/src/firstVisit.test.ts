@@ -53,7 +53,7 @@ it('from nothing to a printed pack in under sixty presses, without help', async 
   await page.waitForFunction(() => location.pathname.endsWith('/drawing'));
   await press(page, 'menu');
   await press(page, 'print the whole pack');
-  await page.waitForSelector('body[data-printed="yes"]', { timeout: 30_000 });
+  await page.waitForSelector('body[data-printed="yes"]');
   expect(await page.evaluate(() => Number(sessionStorage.getItem('presses')))).toBeLessThan(60);
   // it is asked once
   await goTo(page, emptyUrl(), '/', 'Samples');
@@ -78,13 +78,10 @@ it('an inch home shop that sets its own goes to the Shop, and inches follow; it 
 it('the demo is a bench of work in all states: what is on stands under the line, the job in hand first', async () => {
   await at(server.url);
   await sees(page, 'What is on');
-  await page.waitForFunction(
-    () => {
-      const first = [...document.querySelectorAll('.on-job')].slice(0, 3).map((e) => (e as HTMLElement).innerText);
-      return first.length === 3 && first.every((t) => t.includes('bench: piece'));
-    },
-    { timeout: 40_000 },
-  );
+  await page.waitForFunction(() => {
+    const first = [...document.querySelectorAll('.on-job')].slice(0, 3).map((e) => (e as HTMLElement).innerText);
+    return first.length === 3 && first.every((t) => t.includes('bench: piece'));
+  });
   const names = await page.$$eval('.on-job strong', (all) => all.map((e) => e.textContent));
   expect(names.slice(0, 3).toSorted()).toEqual(['Rowlock bush', 'Tiller head pin', 'Winch pawl pin, rehearsed']);
   await soundAt(page);

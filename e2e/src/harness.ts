@@ -46,9 +46,17 @@ export function serve({
   demo = false,
   instruments = false,
   port = 0,
-}: { readonly demo?: boolean | 'at work'; readonly instruments?: boolean; readonly port?: number } = {}): Promise<Served> {
+  page,
+}: { readonly demo?: boolean | 'at work'; readonly instruments?: boolean; readonly port?: number; readonly page?: string } = {}): Promise<Served> {
   const offered = demo === 'at work' ? ['--demo'] : demo ? ['--demo-drawn'] : [];
-  const args = ['--import', 'tsx', join(root, 'server', 'src', 'main.ts'), ...offered, ...(instruments ? ['--instruments'] : [])];
+  const args = [
+    '--import',
+    'tsx',
+    join(root, 'server', 'src', 'main.ts'),
+    ...offered,
+    ...(instruments ? ['--instruments'] : []),
+    ...(page === undefined ? [] : ['--page', page]),
+  ];
   const child: ChildProcess = spawn(process.execPath, args, {
     cwd: root,
     env: { ...process.env, PORT: String(port) },
@@ -84,6 +92,9 @@ export function makeProfile(): { readonly dir: string; readonly remove: () => vo
   return { dir, remove: () => rmSync(dir, { recursive: true, force: true, maxRetries: 5 }) };
 }
 
+/** How long a page may take to show what is waited for, ms: a machine that others use too stands still for seconds. */
+const PATIENCE = 60_000;
+
 /** A fresh page with its own storage; what the console or the page complains of is collected. */
 export async function freshPage(
   browser: Browser,
@@ -93,6 +104,7 @@ export async function freshPage(
 ): Promise<{ readonly page: Page; readonly complaints: string[]; readonly close: () => Promise<void> }> {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
+  page.setDefaultTimeout(PATIENCE);
   await page.setViewport({ width, height });
   // a page with something not stored asks before it is left
   page.on('dialog', (dialog) => void dialog.accept());
@@ -129,9 +141,9 @@ export function pageForEach(): { readonly page: Page } {
 }
 
 /** Waits until the page's text holds these words. */
-export async function sees(page: Page, words: string, timeout = 20_000): Promise<void> {
+export async function sees(page: Page, words: string): Promise<void> {
   try {
-    await page.waitForFunction((w: string) => document.body.innerText.includes(w), { timeout, polling: 100 }, words);
+    await page.waitForFunction((w: string) => document.body.innerText.includes(w), { polling: 100 }, words);
   } catch {
     throw new Error(`“${words}” is not on the page: ${(await page.evaluate(() => document.body.innerText)).slice(0, 1500)}`);
   }
@@ -154,7 +166,7 @@ async function onWords(page: Page, words: string, act: 'click' | 'tap', tries = 
             e.offsetParent !== null &&
             !(e as HTMLButtonElement).disabled,
         ),
-      { timeout: 20_000 },
+      {},
       words,
     )
     .catch(() => {
@@ -177,7 +189,7 @@ export async function showColumn(page: Page, words: 'edges' | 'finish' | 'note')
 
 /** Types into the cell with this label, in place of what is there. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`, { timeout: 20_000 });
+  const cell = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
   await cell?.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await cell?.type(text);
@@ -189,19 +201,19 @@ export async function inEmpty(page: Page, column: string): Promise<void> {
     (c: string) =>
       (document.activeElement as HTMLElement | null)?.dataset['cell']?.endsWith(`.${c}`) === true &&
       (document.activeElement as HTMLInputElement).value === '',
-    { timeout: 10_000 },
+    {},
     column,
   );
 }
 
 /** What the big number of the advice says. */
 export async function advice(page: Page): Promise<{ readonly next: string; readonly text: string }> {
-  await page.waitForSelector('[data-testid="advice"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="advice"]');
   return page.$eval('[data-testid="advice"]', (e) => ({ next: (e as HTMLElement).dataset['next'] ?? '', text: (e as HTMLElement).innerText }));
 }
 
 export async function saved(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved', { timeout: 20_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="saved"]')?.textContent === 'saved');
 }
 
 /** A folder that downloads of this page go to, and how to wait for the next one. */
@@ -269,16 +281,12 @@ export function stepNumber(page: Page): Promise<string> {
 
 /** Waits until the Bench has moved off a step. */
 export async function movedOn(page: Page, from: string): Promise<void> {
-  await page.waitForFunction(
-    (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
-    { timeout: 20_000, polling: 100 },
-    from,
-  );
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, { polling: 100 }, from);
 }
 
 /** Goes on at the Bench until the step with these words stands there. */
 export async function untilStep(page: Page, words: string): Promise<void> {
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="step-number"]');
   for (let i = 0; i < 40; i++) {
     if ((await page.$eval('.bench h1', (e) => e.textContent)).includes(words)) return;
     const at = await stepNumber(page);
@@ -301,17 +309,13 @@ export async function enterReading(page: Page, text: string, celsius?: string): 
   await page.keyboard.type(text);
   await settle();
   await page.keyboard.press('Enter');
-  await page.waitForFunction(
-    (was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was,
-    { timeout: 20_000, polling: 100 },
-    before,
-  );
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="advice"]')?.textContent !== was, { polling: 100 }, before);
 }
 
 /** Says that the advised cut was taken. */
 export async function takeCut(page: Page): Promise<void> {
   await pressNext(page);
-  await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
 }
 
 /** Taps a reading in on the pad, key by key, over what stands there. */

@@ -32,17 +32,17 @@ const readings = async () =>
 const speaks = () => page.$eval('[data-testid="speaks"]', (e) => e.textContent);
 const toSeat = async () => {
   await goTo(page, server.url, '/jobs/sheave-axle/route', 'give out to the Bench');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
   await untilStep(page, '18.979');
 };
-const next = (what: string) => page.waitForSelector(`[data-testid="advice"][data-next="${what}"]`, { timeout: 10_000 });
+const next = (what: string) => page.waitForSelector(`[data-testid="advice"][data-next="${what}"]`);
 
 it('brings a bearing seat in by the key of the micrometer; unplugged in the middle the pad goes on; a flood and noise are told and not believed', async () => {
   await toSeat();
   await press(page, 'who, room');
   await press(page, 'simulated micrometer');
-  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent === 'micrometer speaks', { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent === 'micrometer speaks');
   await press(page, 'close');
   await settle();
   await tell({ shows: 19.626, press: true });
@@ -52,16 +52,16 @@ it('brings a bearing seat in by the key of the micrometer; unplugged in the midd
   await next('measure');
   // in the other unit, as its display was switched: it says so itself
   await tell({ fault: 'unit', shows: 19.31, press: true });
-  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'measure', { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'measure');
   expect(await readings()).toContainEqual({ text: '0.76024', units: 'in' });
   const count = (await readings()).length;
   // garbage before the line is told, and the line itself is taken; of a flood nothing is
   await tell({ fault: 'flood', press: true });
-  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('not understood'), { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('not understood'));
   await settle();
   expect((await readings()).length).toBe(count);
   await tell({ unplug: true });
-  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('is silent'), { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('is silent'));
   expect(await advice(page)).toBeDefined();
   await takeCut(page);
   await enterReading(page, '18.992');
@@ -74,7 +74,7 @@ it('a point that is lost on the way is told, never believed', async () => {
   await toSeat();
   await press(page, 'who, room');
   await press(page, 'simulated micrometer');
-  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent === 'micrometer speaks', { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent === 'micrometer speaks');
   await press(page, 'close');
   await settle();
   await tell({ fault: 'dropped', shows: 19.626, press: true });
@@ -113,7 +113,7 @@ describe('a serial line', () => {
     await toSeat();
     await press(page, 'who, room');
     await press(page, 'listen to a gauge');
-    await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('speaks'), { timeout: 10_000 });
+    await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('speaks'));
     await press(page, 'close');
     await settle();
     await say('+19.6');
@@ -123,7 +123,7 @@ describe('a serial line', () => {
     await next('twoCuts');
     expect(await readings()).toEqual([{ text: '19.626', units: 'mm' }]);
     await page.evaluate(() => (window as unknown as { tear: () => void }).tear());
-    await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('is silent'), { timeout: 10_000 });
+    await page.waitForFunction(() => document.querySelector('[data-testid="speaks"]')?.textContent.includes('is silent'));
   });
 
   it('that another program holds is said, and nothing else is changed', async () => {
@@ -148,9 +148,10 @@ it('a gauge that types as a keyboard does goes into the pad, with its own Enter;
   expect(await readings()).toEqual([{ text: '19.626', units: 'mm' }]);
   await takeCut(page);
   await next('measure');
+  await settle();
   // some send a comma, a sign and leading noughts
   await page.keyboard.type('019,310');
   await page.keyboard.press('Enter');
-  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'measure', { timeout: 10_000 });
+  await page.waitForFunction(() => document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') !== 'measure');
   expect((await readings()).map((r) => Number(r.text.replace(',', '.')))).toContain(19.31);
 });

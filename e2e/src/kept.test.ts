@@ -84,8 +84,8 @@ it(
         await page.setViewport({ width, height: 800 });
         for (const id of width === 320 || width === 200 ? jobs : jobs.slice(0, 2)) {
           await page.goto(`${demoUrl()}/jobs/${id}/drawing`, { waitUntil: 'load' });
-          await page.waitForSelector('.bar svg, svg', { timeout: 20_000 });
-          await page.waitForSelector('[data-cell]', { timeout: 20_000 });
+          await page.waitForSelector('.bar svg, svg');
+          await page.waitForSelector('[data-cell]');
           if (width === 320) expect([id, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([id, 320]);
         }
       }

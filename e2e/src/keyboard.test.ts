@@ -115,7 +115,7 @@ it('walks stages and steps', async () => {
 });
 
 it('works through the Bench with Enter, Space and a page-turning pedal', async () => {
-  const at = async () => (await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 }))?.evaluate((e) => e.textContent) ?? '';
+  const at = async () => (await page.waitForSelector('[data-testid="step-number"]'))?.evaluate((e) => e.textContent) ?? '';
   for (const press of ['Enter', ' ', 'PageDown', 'Enter', 'Enter']) {
     const before = await at();
     await settle();

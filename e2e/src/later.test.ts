@@ -74,7 +74,7 @@ it('says at once where the piece is too small, in the drawing', async () => {
   await fill(page, 'size, row 1, as it is', '19');
   await sees(page, 'the piece is Ø19 mm there');
   await press(page, 'undo');
-  await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'), { timeout: 10_000 });
+  await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'));
 });
 
 it('a surface is finished by what is said of it, else by its size: it is held under pads or bitten', async () => {
@@ -82,7 +82,7 @@ it('a surface is finished by what is said of it, else by its size: it is held un
     await goTo(page, demoUrl(), `/jobs/${worn}/holding`, 'The piece as it is');
     await page.waitForSelector('[data-testid="bent"]');
     // pads in the four-jaw, or bitten in the three-jaw
-    await page.waitForFunction((held) => document.body.innerText.includes(`Holding\n${held}`), { timeout: 10_000 }, held);
+    await page.waitForFunction((held) => document.body.innerText.includes(`Holding\n${held}`), {}, held);
     await goTo(page, demoUrl(), `/jobs/${worn}/drawing`, 'The piece as it is now');
   };
   await isHeldIn('four-jaw');
@@ -106,7 +106,7 @@ it('takes what is cut in the piece already: a groove too deep for the part is sa
   expect((await jobNow(worn)).startsAs?.details.map((d) => [d.kind, d.size.text])).toEqual([['groove', '19']]);
   expect(await violations(page)).toEqual([]);
   await page.click('[aria-label="delete groove 1, as it is"]');
-  await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'), { timeout: 10_000 });
+  await page.waitForFunction(() => !document.body.innerText.includes('the piece is Ø19 mm there'));
 });
 
 it('keeps the old size and the reason of a change after cutting began, and what it touches', async () => {
@@ -157,7 +157,7 @@ it('cuts a second job out of what the first leaves of its bar', async () => {
   expect(await violations(page)).toEqual([]);
   expect((await jobNow(second)).choices).toMatchObject([{ kind: 'bar', after: value }]);
   await page.select('select[aria-label="Cut after"]', '');
-  await page.waitForFunction(() => !document.body.innerText.includes('left of it'), { timeout: 10_000 });
+  await page.waitForFunction(() => !document.body.innerText.includes('left of it'));
 });
 
 it('complained of nothing on the way', () => {

@@ -61,9 +61,9 @@ it('an own step is put in at the Bench by touch after the one in hand, and is th
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
   await openJob(page, 'own-pin', {}, { outside: [row('a', '20', '40')] });
   await goTo(page, demoUrl(), '/jobs/own-pin/route', 'give out to the Bench');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="step-number"]');
   await tap(page, 'own step');
   await fill(page, 'own step after this one', 'deburr with a fine file');
   await fill(page, 'minutes of the own step', 'none');
@@ -93,9 +93,9 @@ it('a knurl is brought to its grown size: half risen, the wheel further in, whol
     },
   );
   await goTo(page, demoUrl(), '/jobs/grip-knob/route', 'give out to the Bench');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
-  await page.waitForSelector('[data-testid="step-number"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="step-number"]');
   for (let i = 0; i < 30 && (await page.$('[data-testid="grown"]')) === null; i++) await pressNext(page).then(settle);
   const says = () => page.$eval('[data-testid="risen"]', (e) => e.getAttribute('data-says'));
   await type('over the crests of the knurl', '3.00');

@@ -76,8 +76,7 @@ describe('the jaws moved in the picture', () => {
 
 describe('the tailstock centre moved in the picture', () => {
   const supports = () => on.page.$$eval('.chain-setting svg path.held', (all) => all.length);
-  const until = (count: number) =>
-    on.page.waitForFunction((n) => document.querySelectorAll('.chain-setting svg path.held').length === n, { timeout: 20_000 }, count);
+  const until = (count: number) => on.page.waitForFunction((n) => document.querySelectorAll('.chain-setting svg path.held').length === n, {}, count);
   beforeEach(async () => {
     await opened('moved-centre', {}, { outside: [row('a', '24 h9', '70'), row('b', '32', '20')] });
     await goTo(on.page, demoUrl(), '/jobs/moved-centre/holding', 'Setup 1');
@@ -90,9 +89,7 @@ describe('the tailstock centre moved in the picture', () => {
     await page.mouse.move(x, y);
     await page.mouse.down();
     for (let i = 1; i <= 10; i++) await page.mouse.move(x - 5 * i, y);
-    await page.waitForFunction(() => [...document.querySelectorAll('.moving')].some((e) => /min a piece \(\+[\d.]+ min\)/.test(e.textContent)), {
-      timeout: 20_000,
-    });
+    await page.waitForFunction(() => [...document.querySelectorAll('.moving')].some((e) => /min a piece \(\+[\d.]+ min\)/.test(e.textContent)));
     expect(await page.$$eval('.moving', (all) => all.map((e) => e.textContent).join(' '))).toMatch(
       /centre up: 3\.2 diameters, a light cut bends it 0\.00\d/,
     );
@@ -133,7 +130,7 @@ it('a steady is moved along the bar that it carries, and stands where it was let
   expect(await it.evaluate((e) => e.getAttribute('aria-valuetext'))).toMatch(/steady [\d.]+ mm from the face: .*a light cut bends it/);
   await it.evaluate((e) => (e as SVGElement).focus());
   await page.keyboard.press('PageUp');
-  await page.waitForFunction((was) => Number(document.querySelector<HTMLInputElement>('#steady-at')?.value) > was, { timeout: 20_000 }, before);
+  await page.waitForFunction((was) => Number(document.querySelector<HTMLInputElement>('#steady-at')?.value) > was, {}, before);
   expect(await at()).toBeCloseTo(before + 5, 6);
   await sees(page, 'steady');
 });

@@ -58,7 +58,7 @@ const smallest = () =>
 it.each(jobs)('%s: leaf by leaf, in both papers', async (id, pieces) => {
   for (const paper of ['A4', 'letter'] as const) {
     await goTo(page, server.url, `/jobs/${id}/pack`, 'print');
-    await page.waitForSelector('.pack[data-ready="true"]', { timeout: 60_000 });
+    await page.waitForSelector('.pack[data-ready="true"]');
     await page.select('[aria-label="Paper"]', paper);
     await page.waitForSelector(`.pack.${paper} .leaf svg`);
     expect(await cut()).toEqual([]);
@@ -91,7 +91,7 @@ it('from the menu of a job and by the finder, one press each; open to all', asyn
   await goTo(page, server.url, '/jobs/pintle-pin/route', 'previous');
   await press(page, 'menu');
   await press(page, 'print the whole pack');
-  await page.waitForSelector('body[data-printed="yes"]', { timeout: 30_000 });
+  await page.waitForSelector('body[data-printed="yes"]');
   expect(await violations(page)).toEqual([]);
   await goTo(page, server.url, '/jobs/pintle-pin/route', 'previous');
   await page.keyboard.press('/');

@@ -47,12 +47,12 @@ it('a shaft between centres is faced and centred twice, then turned end for end;
   await page.select('select[aria-label="Carried"]', 'plate');
   await sees(page, 'it cannot be carried on the faceplate');
   await press(page, 'let the planner choose');
-  await page.waitForFunction(() => !document.body.innerText.includes('it cannot be carried on the faceplate'), { timeout: 20_000 });
+  await page.waitForFunction(() => !document.body.innerText.includes('it cannot be carried on the faceplate'));
   await goTo(page, demoUrl(), '/jobs/pintle-pin/holding', 'begin at');
   await page.select('select[aria-label="Carried"]', 'centres');
-  await page.waitForFunction(() => /Setup 4: end [AB] out|it cannot be carried between centres/.test(document.body.innerText), { timeout: 20_000 });
+  await page.waitForFunction(() => /Setup 4: end [AB] out|it cannot be carried between centres/.test(document.body.innerText));
   await page.select('select[aria-label="Carried"]', '');
-  await page.waitForFunction(() => !/Setup 4: end [AB] out|it cannot be carried between centres/.test(document.body.innerText), { timeout: 20_000 });
+  await page.waitForFunction(() => !/Setup 4: end [AB] out|it cannot be carried between centres/.test(document.body.innerText));
   await saved(page);
 });
 
@@ -65,22 +65,16 @@ it('the widest row of a shaft is turned from its other end when asked to, told w
     });
   expect(await inSetup()).toBe('first');
   await page.select('select[aria-label="Turned from"]', 'left');
-  await page.waitForFunction(
-    () => {
-      const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
-      return ids.indexOf('finish-turn@s3') > ids.findIndex((id) => id.startsWith('turn-round'));
-    },
-    { timeout: 20_000 },
-  );
+  await page.waitForFunction(() => {
+    const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
+    return ids.indexOf('finish-turn@s3') > ids.findIndex((id) => id.startsWith('turn-round'));
+  });
   await soundAt(page);
   await press(page, 'let it go: pinned');
-  await page.waitForFunction(
-    () => {
-      const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
-      return ids.indexOf('finish-turn@s3') < ids.findIndex((id) => id.startsWith('turn-round'));
-    },
-    { timeout: 20_000 },
-  );
+  await page.waitForFunction(() => {
+    const ids = [...document.querySelectorAll('[data-step]')].map((r) => r.getAttribute('data-step') ?? '');
+    return ids.indexOf('finish-turn@s3') < ids.findIndex((id) => id.startsWith('turn-round'));
+  });
   await saved(page);
 });
 
@@ -93,7 +87,7 @@ it('another tool does a step, and is let go again; a step is pinned as it is', a
     (value: string) =>
       document.querySelector<HTMLSelectElement>('select[aria-label="Tool for this step"]')?.value === value &&
       document.querySelector('.older') === null,
-    { timeout: 20_000 },
+    {},
     other,
   );
   await press(page, 'let it go: pinned');
@@ -101,7 +95,7 @@ it('another tool does a step, and is let go again; a step is pinned as it is', a
   await press(page, 'pin as it is');
   await sees(page, 'let it go: pinned');
   // a plan that is being worked out anew stands greyed
-  await page.waitForFunction(() => document.querySelector('.older') === null, { timeout: 20_000 });
+  await page.waitForFunction(() => document.querySelector('.older') === null);
   await soundAt(page);
   await undo();
   await sees(page, 'pin as it is');
@@ -112,7 +106,7 @@ it('another method does a thread: the die, whole plan and all', async () => {
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route?at=thread@s1', 'single point');
   await page.waitForSelector('select[aria-label="Method of this step"]');
   await page.select('select[aria-label="Method of this step"]', 'die');
-  await page.waitForFunction(() => /Thread with die|no die for/.test(document.body.innerText), { timeout: 20_000 });
+  await page.waitForFunction(() => /Thread with die|no die for/.test(document.body.innerText));
   await undo();
   await page.waitForSelector('[data-step="thread@s1"]');
   await saved(page);
@@ -126,7 +120,7 @@ it('the lengths of a setup stand below it, from the face that is zero; each open
   await page.waitForSelector('table[aria-label="Lengths from face A"]');
   await soundAt(page);
   await page.click('table[aria-label="Lengths from face A"] button.figure');
-  await page.waitForSelector('[role="dialog"], [role="tooltip"], .popover', { timeout: 10_000 });
+  await page.waitForSelector('[role="dialog"], [role="tooltip"], .popover');
   await page.keyboard.press('Escape');
 });
 
@@ -137,12 +131,10 @@ it('another way is proved when it is asked for', async () => {
   });
   await sees(page, 'not yet proved');
   await press(page, 'prove it');
-  await page.waitForFunction(
-    () =>
-      /proved: nothing meets|would meet|comes to its cut|runs .* into the jaws/.test(
-        document.querySelector('table[aria-label="Ways to make it"]')?.textContent ?? '',
-      ),
-    { timeout: 20_000 },
+  await page.waitForFunction(() =>
+    /proved: nothing meets|would meet|comes to its cut|runs .* into the jaws/.test(
+      document.querySelector('table[aria-label="Ways to make it"]')?.textContent ?? '',
+    ),
   );
   await soundAt(page);
 });
@@ -165,9 +157,7 @@ it('goes on paper with blanks and cautions, on A4 and on Letter', async () => {
   for (const words of ['Local codes', 'Chuck key out before starting', '________', 'Made by', 'zero face B', 'Lengths from face A'])
     expect(text).toContain(words);
   // the browser changes to paper when it comes to it
-  await page.waitForFunction(() => [...document.querySelectorAll<HTMLElement>('.noprint')].every((e) => e.offsetParent === null), {
-    timeout: 10_000,
-  });
+  await page.waitForFunction(() => [...document.querySelectorAll<HTMLElement>('.noprint')].every((e) => e.offsetParent === null));
   await page.emulateMediaType('screen');
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   expect(await page.$('.traveller')).toBeNull();
@@ -191,11 +181,7 @@ it('something is wrong at the Bench: one remedy at a time, likeliest first; what
   const said = () => page.$eval('[data-testid="wrong"] strong', (e) => e.textContent);
   const first = await said();
   await press(page, 'no: the next');
-  await page.waitForFunction(
-    (was: string) => document.querySelector('[data-testid="wrong"] strong')?.textContent !== was,
-    { timeout: 10_000 },
-    first,
-  );
+  await page.waitForFunction((was: string) => document.querySelector('[data-testid="wrong"] strong')?.textContent !== was, {}, first);
   expect(await violations(page)).toEqual([]);
   await page.setViewport({ width: 1024, height: 768 });
   expect(await crowded(page)).toEqual([]);

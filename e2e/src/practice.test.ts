@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { demoUrl, downloads, fill, goTo, pageForEach, press, sees, settle, stored, takeCut, tap, untilStep } from './harness';
+import { demoUrl, downloads, emptyUrl, fill, goTo, pageForEach, press, sees, settle, stored, takeCut, tap, untilStep } from './harness';
 import { soundAt } from './layout';
 
 const on = pageForEach();
@@ -90,6 +90,23 @@ it('a journal to 25 h6 by the advice, by keys: come in from outside, pass, stop,
   files.remove();
 });
 
+it('the dial is brought to a reading: turned back to it the slide is not there, come to from outside it is', async () => {
+  const { page } = on;
+  for (const [from, words] of [
+    [0, 'the take-up is not out'],
+    [1, 'the slide stands where it says'],
+  ] as const) {
+    await goTo(page, demoUrl(), '/practice/set-the-dial?lathe=mid&number=4', 'start the spindle');
+    const text = await page.$eval('aside.slate', (e) => e.innerText.replace(/\s+/g, ' '));
+    const wanted = Number(/(\d+\.\d+) mm on the dial/.exec(text)?.[1]);
+    if (from > 0) await turn(wanted - from);
+    await turn(wanted);
+    await soundAt(page);
+    await press(page, 'let it go: it is as it is');
+    expect(await reads('ended')).toContain(words);
+  }
+});
+
 it('the handle goes by arrow keys, and back through its take-up moves nothing', async () => {
   const { page } = on;
   await goTo(page, demoUrl(), '/practice/backlash?lathe=mid&number=1', 'start the spindle');
@@ -106,6 +123,61 @@ it('the handle goes by arrow keys, and back through its take-up moves nothing', 
   await fill(page, LABEL, 'no size');
   await page.keyboard.press('Enter');
   await page.waitForSelector('[role="alert"]');
+});
+
+it('the carriage handle winds the tool along: by keys and by a press, a cut fed by hand, a gauge that needs room, and the jaws', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/two-like-cuts?lathe=mid&number=2', 'start the spindle');
+  const along = () => reads('along');
+  expect(await along()).toBe('2.0 over the work');
+  await page.$$eval('[role="slider"]', (all) => (all[1] as unknown as { focus: () => void }).focus());
+  for (const key of ['PageUp', 'PageUp', 'PageUp', 'ArrowDown'] as const) await page.keyboard.press(key);
+  expect(await along()).toMatch(/^\d+\.\d clear of the edge$/);
+  await press(page, 'through by hand');
+  await sees(page, 'over the work');
+  await press(page, 'measure: micrometer');
+  await sees(page, 'wind it clear');
+  await press(page, 'wind clear');
+  await press(page, 'measure: micrometer');
+  await page.waitForFunction(() => /^2\d\.\d+/.test(document.querySelector('[data-testid="reading"]')?.textContent ?? ''));
+  await out();
+  await page.keyboard.press('s');
+  await turn((await touchOff()) + 0.2);
+  await press(page, 'through by hand');
+  await sees(page, 'A cut, fed by hand');
+  expect(await reads('counts')).toContain('1 cut,');
+  await soundAt(page);
+  // on and on towards the headstock with the spindle turning
+  await page.$$eval('[role="slider"]', (all) => (all[1] as unknown as { focus: () => void }).focus());
+  for (let i = 0; i < 20; i++) await page.keyboard.press('PageDown');
+  await sees(page, 'ran into the jaws');
+  await press(page, 'let it go: it is as it is');
+  expect(await reads('ended')).toContain('The tool ran into the jaws');
+});
+
+it('what was practised goes out with the backup and comes in elsewhere, once', async () => {
+  const { page } = on;
+  await goTo(page, demoUrl(), '/practice/touch-off?lathe=mid&number=3', 'start the spindle');
+  await press(page, 'let it go: it is as it is');
+  await page.waitForSelector('[data-testid="ended"]');
+  const files = await downloads(page);
+  await goTo(page, demoUrl(), '/logbook', 'Backup');
+  await press(page, 'back up everything');
+  const path = await files.next();
+  expect((JSON.parse(readFileSync(path, 'utf8')) as { practised: unknown[] }).practised).toHaveLength(1);
+  for (const again of [false, true]) {
+    await goTo(page, emptyUrl(), '/logbook', 'Backup');
+    const input = await (await page.waitForSelector('input[aria-label="Backup file"]'))?.toElement('input');
+    await input?.uploadFile(path);
+    await page.waitForSelector('[aria-label="What would come in"]');
+    const said = await page.$eval('[aria-label="What would come in"]', (e) => e.textContent);
+    expect(said.includes('practice: 1 attempt comes in')).toBe(!again);
+    if (again) continue;
+    await press(page, 'take it in');
+    await sees(page, 'is taken in');
+  }
+  expect((await stored(page))['practice']).toHaveLength(1);
+  files.remove();
 });
 
 it('by touch at 1024x768: parting is set and tried until it parts, four jaws by half of the difference', async () => {
@@ -229,9 +301,9 @@ it('a file that is no exercise is refused in a sentence, an exercise that is non
 it('a job is rehearsed at the Bench on simulated metal: marked, brought in by its own readings, and never in the Logbook', async () => {
   const { page } = on;
   await goTo(page, demoUrl(), '/jobs/sheave-axle/route', 'rehearse');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'rehearse');
-  await page.waitForSelector('[data-testid="rehearsal"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="rehearsal"]');
   await untilStep(page, '18.979');
   const next = () => page.$eval('[data-testid="advice"]', (e) => e.getAttribute('data-next'));
   for (let i = 0; i < 14; i++) {
@@ -245,7 +317,7 @@ it('a job is rehearsed at the Bench on simulated metal: marked, brought in by it
   expect(kinds.filter((k) => k === 'reading').length).toBeGreaterThanOrEqual(2);
   expect(kinds.filter((k) => k === 'cut').length).toBeGreaterThanOrEqual(1);
   await page.reload();
-  await page.waitForSelector('[data-testid="next"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-testid="next"]');
   await soundAt(page);
   await goTo(page, demoUrl(), '/logbook', 'Backup');
   await settle();

@@ -33,7 +33,7 @@ const stands = (a: string, b: string) =>
       const ids = [...document.querySelectorAll<HTMLElement>('.ops tr[data-step]')].map((r) => r.dataset['step']);
       return ids.includes(x) && ids.includes(y) && ids.indexOf(x) < ids.indexOf(y);
     },
-    { timeout: 20_000 },
+    {},
     a,
     b,
   );
@@ -97,7 +97,7 @@ it('goes out as CSV, a line a step', async () => {
 it('lays other ways side by side, takes one whole, and undo brings the first back', async () => {
   await goTo(page, demoUrl(), '/jobs/windlass-spindle/route', 'other ways to make it');
   await page.click('details:nth-of-type(2) summary');
-  await page.waitForSelector('[data-way="sawn off and faced"]', { timeout: 20_000 });
+  await page.waitForSelector('[data-way="sawn off and faced"]');
   expect(await crowded(page)).toEqual([]);
   expect(await violations(page)).toEqual([]);
   await page.click('[data-way="sawn off and faced"] td:last-child button');

@@ -12,7 +12,6 @@ const shot = async (name: string) => {
   // a job is shown with its plan, not on the way to it
   await page.waitForFunction(
     () => document.querySelector('.older') === null && !(document.querySelector('.stages')?.textContent ?? '').includes('not yet'),
-    { timeout: 60_000 },
   );
   await new Promise((resolve) => setTimeout(resolve, 400));
   await page.screenshot({ path: join(dir, `${name}.png`) });
@@ -28,9 +27,8 @@ await page.type('#measured', '25.626');
 await shot('dial');
 await goTo(page, server.url, '/jobs', 'Sheave axle');
 // every line says how far its job is
-await page.waitForFunction(
-  () => [...document.querySelectorAll('table[aria-label="Jobs"] tbody tr')].every((tr) => (tr.children[6]?.textContent ?? '') !== ''),
-  { timeout: 60_000 },
+await page.waitForFunction(() =>
+  [...document.querySelectorAll('table[aria-label="Jobs"] tbody tr')].every((tr) => (tr.children[6]?.textContent ?? '') !== ''),
 );
 await shot('jobs');
 await goTo(page, server.url, '/jobs/sheave-axle/drawing', 'edge to A');
@@ -88,9 +86,15 @@ await new Promise((resolve) => setTimeout(resolve, 500));
 await goTo(page, server.url, '/handbook/threads', 'pitch diameter');
 await shot('handbook-threads');
 await goTo(page, server.url, '/jobs/windlass-spindle/pack', 'print');
-await page.waitForSelector('.pack[data-ready="true"]', { timeout: 60_000 });
+await page.waitForSelector('.pack[data-ready="true"]');
 await shot('pack');
 await goTo(page, server.url, '/handbook', 'Pinned');
+// its pictures are drawn one by one when the page is idle; a few entries have none
+const drawn = () => page.$$eval('.thumb', (all) => all.filter((e) => e.childElementCount > 0).length);
+for (let before = -1, now = 0; now !== before; now = await drawn()) {
+  before = now;
+  await new Promise((resolve) => setTimeout(resolve, 1200));
+}
 await shot('handbook');
 for (const [name, list] of [
   ['shop', 'machines'],

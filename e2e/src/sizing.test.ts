@@ -87,7 +87,7 @@ async function read(text: string, until: string): Promise<void> {
   try {
     await page.waitForFunction(
       (w: string) => document.querySelector('[data-testid="advice"]')?.textContent.includes(w) === true,
-      { timeout: 20_000, polling: 100 },
+      { polling: 100 },
       until,
     );
   } catch {
@@ -160,13 +160,13 @@ describe('a 2A thread over wires, in inches, on a metric lathe', () => {
   });
 
   it('goes on with the server stopped half way, and is opened again without it', async () => {
-    await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated', { timeout: 30_000 });
+    await page.waitForFunction(async () => (await navigator.serviceWorker.getRegistration())?.active?.state === 'activated');
     await server.stop();
     running = false;
     await next();
     await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
     await page.reload();
-    await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 20_000 });
+    await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
     await sees(page, 'Over three wires');
     const text = await page.$eval('.bench', (e) => e.textContent);
     const [, least, most] = /: (\.\d{4}) to (\.\d{4}) in/.exec(text) ?? [];
@@ -184,9 +184,8 @@ describe('a fit by trial, without a server', () => {
     await next();
     await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
     await tap(page, 'wants a push');
-    await page.waitForFunction(
-      () => /does not enter → .*dialled → wants a push/.test(document.querySelector('[aria-label="tried so far"]')?.textContent ?? ''),
-      { timeout: 10_000 },
+    await page.waitForFunction(() =>
+      /does not enter → .*dialled → wants a push/.test(document.querySelector('[aria-label="tried so far"]')?.textContent ?? ''),
     );
     expect(await crowded(page)).toEqual([]);
     expect(await violations(page)).toEqual([]);

@@ -41,7 +41,7 @@ const seen = (at: Page) =>
     }
     return { other, sum };
   });
-const shown = (at: Page, section: string) => at.waitForSelector(`canvas[data-shown="${section}"]`, { timeout: 20_000 });
+const shown = (at: Page, section: string) => at.waitForSelector(`canvas[data-shown="${section}"]`);
 
 it('v shows it, arrows turn it, a quarter is taken out, v brings the section back; by keys alone', async () => {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());

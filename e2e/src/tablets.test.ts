@@ -18,7 +18,7 @@ it('a bore that is hot from the cut: read warm, reckoned cold, let cool before i
   await page.setViewport({ width: 1024, height: 768, hasTouch: true, isMobile: false });
   await openJob(page, 'hot-bush', {}, { outside: [row('a', '38', '30')], boreRight: [{ id: 'h', size: mm('20 H7 bored'), length: mm('through') }] });
   await goTo(page, demoUrl(), '/jobs/hot-bush/route', 'give out to the Bench');
-  await page.waitForSelector('.ops tr[data-step]', { timeout: 20_000 });
+  await page.waitForSelector('.ops tr[data-step]');
   await press(page, 'give out to the Bench');
   await untilStep(page, '20.000 mm to Ø20.021');
   await tap(page, '°C');
@@ -26,16 +26,14 @@ it('a bore that is hot from the cut: read warm, reckoned cold, let cool before i
   await tap(page, '°C');
   await tapNumber(page, '19.500');
   await tapNext();
-  await page.waitForFunction(() => !['measure', null].includes(document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') ?? null), {
-    timeout: 10_000,
-  });
+  await page.waitForFunction(() => !['measure', null].includes(document.querySelector('[data-testid="advice"]')?.getAttribute('data-next') ?? null));
   // 19.5 x 11.7 millionths x 20 degrees: 4.6 micrometres less when it is cold
   expect((await advice(page)).text).toContain('19.495');
   for (let i = 0; i < 8; i++) {
     const what = await nextOf().catch(() => null);
     if (what === 'cut' || what === 'twoCuts') {
       await tapNext();
-      await page.waitForSelector('[data-testid="advice"][data-next="measure"]', { timeout: 10_000 });
+      await page.waitForSelector('[data-testid="advice"][data-next="measure"]');
       continue;
     }
     if (what !== 'measure') break;
@@ -78,7 +76,7 @@ it('two tablets that each made a piece are united at the board: both discs have 
   await openJob(page, 'united-pin', { pieces: 3 }, drawing, wrote(2, 'tablet-two'));
   await openJob(page, 'united-pin', { pieces: 3 }, drawing, wrote(2, 'tablet-two'));
   await goTo(page, demoUrl(), '/jobs/united-pin/bench', 'step on all');
-  await page.waitForSelector('.discs button', { timeout: 20_000 });
+  await page.waitForSelector('.discs button');
   const discs = await page.$$eval('.discs button', (all) => all.map((e) => e.getAttribute('aria-label') ?? ''));
   expect(discs[0]).toMatch(/3 of \d+ steps done/);
   expect(discs[1]).toMatch(/3 of \d+ steps done/);

@@ -136,7 +136,7 @@ describe('two windows of one browser', () => {
         await one.keyboard.press('Enter');
         await one.waitForFunction(
           () => document.querySelector('[role="alert"]') !== null || document.querySelector('[data-testid="advice"][data-next="ask"]') !== null,
-          { timeout: 10_000, polling: 100 },
+          { polling: 100 },
         );
         if ((await one.$('[data-testid="advice"][data-next="ask"]')) !== null) await press(one, 'undo the last reading');
         await one.waitForSelector('[data-testid="advice"]:not([data-next="ask"])');
@@ -201,11 +201,7 @@ describe('a browser killed without warning', () => {
         await page.waitForSelector('[data-testid="next"]');
         if ((await page.$('#reading')) !== null) await press(page, 'skip this step');
         else await pressNext(page);
-        await page.waitForFunction(
-          (was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was,
-          { timeout: 20_000 },
-          at,
-        );
+        await page.waitForFunction((was: string) => document.querySelector('[data-testid="step-number"]')?.textContent !== was, {}, at);
         expected++;
         browser.process()?.kill('SIGKILL');
         await new Promise((resolve) => browser.process()?.once('exit', resolve) ?? resolve(undefined));

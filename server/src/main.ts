@@ -9,7 +9,10 @@ const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'))
 // with --demo a bench of work in all states; with --demo-drawn its drawn jobs alone
 const whole = process.argv.includes('--demo');
 const demo = whole || process.argv.includes('--demo-drawn') ? { demo: [join(root, 'demo'), ...(whole ? [join(root, 'demo', 'at-work')] : [])] } : {};
-const app = makeApp({ web: join(root, 'web', 'dist'), ...demo, instruments: process.argv.includes('--instruments'), version });
+// another page in its place: what the bench compares with
+const other = process.argv[process.argv.indexOf('--page') + 1];
+const web = process.argv.includes('--page') && other !== undefined ? other : join(root, 'web', 'dist');
+const app = makeApp({ web, ...demo, instruments: process.argv.includes('--instruments'), version });
 
 /** Listens on the wanted port, or on the next free one of the twenty after it. */
 function listen(port: number, last: number): Promise<Server> {

@@ -1,4 +1,4 @@
-import { type Entry, parseJobText } from '../document';
+import { type Entry, parseJobText, SCHEMA } from '../document';
 import { writeJobFile } from '../exchange';
 import { type Finding, subjectsOf } from '../finding';
 import { inspect } from '../inspection';
@@ -108,7 +108,7 @@ describe('inspection', () => {
 
 describe('the job file', () => {
   it('carries job and log out and in without a change', () => {
-    const stored = { schema: 7 as const, id: 'sheave-axle', revision: 7, saved: '2026-11-02T08:00:00.000Z', by: 'here', job };
+    const stored = { schema: SCHEMA, id: 'sheave-axle', revision: 7, saved: '2026-11-02T08:00:00.000Z', by: 'here', job };
     const log = [...before, read('19.626')];
     const back = parseJobText(writeJobFile(stored, log));
     expect(back).toEqual({ ok: true, value: { obra: 'job', ...stored, log } });

@@ -5,7 +5,7 @@ import { figure, type Figure } from '../quantity';
 import { materialOf } from '../standards';
 import { shareIn } from './calibration';
 import { WORN } from './edgeWear';
-import { alikeBy, type Shown, spreadOf } from './lessons';
+import { alikeBy, type Shown, spreadOf, stepsById } from './lessons';
 
 /* What the shop has to show for itself: which sizes it held, at which feeds its tools broke the chips, how long its edges lasted. */
 
@@ -97,7 +97,7 @@ export interface CutTaken {
 
 /** The cuts of a job that was made, from its log. */
 export function cutsIn(plan: Plan, log: readonly Entry[], machine: string): readonly CutTaken[] {
-  const steps = new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
+  const steps = stepsById(plan);
   const live = liveEntries(log);
   return live.flatMap((e): CutTaken[] => {
     const step = e.kind === 'done' && e.step !== null ? steps.get(e.step) : undefined;

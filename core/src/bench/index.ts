@@ -15,7 +15,21 @@ export { dialIn, type DialIn, dialledSo, dialledTo, type DialledTo, readIndicato
 export { calibration, type Calibrated, type Pace, paceOf, promisesOf, type Took, tookIn } from './calibration';
 export { causesOf, type Symptom, symptoms, symptomsOf } from './diagnosis';
 export { WORN } from './edgeWear';
-export { chipLessons, lessonsAbout, lessonSaid, lessonsOf, minuteLessons, sameLesson, type Shown, shownIn, type Strings, stringsIn } from './lessons';
+export {
+  chatterIn,
+  chatterLessons,
+  type Chattered,
+  chipLessons,
+  lessonsAbout,
+  lessonSaid,
+  lessonsOf,
+  minuteLessons,
+  sameLesson,
+  type Shown,
+  shownIn,
+  type Strings,
+  stringsIn,
+} from './lessons';
 export { madeBy } from './made';
 export { stillToBeDone } from './pastLimit';
 export { type DialledPass, passesOf, passesTaken, passTaken } from './passes';

@@ -2,7 +2,7 @@ import { type Entry, type Job, type Lesson, liveEntries, type Shop } from '../do
 import type { Characteristic } from '../drawing';
 import { type Verb, verbs } from '../operations';
 import type { Plan } from '../planner';
-import { length, say, type Sentence, tidy, writeSentence } from '../quantity';
+import { cuttingSpeed, length, say, type Sentence, tidy, writeSentence } from '../quantity';
 import { machineOf } from '../shop';
 import { beliefOf, comesOff, sizeNow, sizingWith, towardsOf } from '../sizing';
 import { materialOf } from '../standards';
@@ -167,9 +167,12 @@ export interface Strings {
   readonly evidence: string;
 }
 
+/** The steps of a plan by their ids. */
+export const stepsById = (plan: Plan) => new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
+
 /** Where the record of a job tells of long strings. */
 export function stringsIn(plan: Plan, log: readonly Entry[]): readonly Strings[] {
-  const steps = new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
+  const steps = stepsById(plan);
   return liveEntries(log).flatMap((e): Strings[] => {
     const step = e.kind === 'symptom' && e.symptom === 'strings' && e.step !== null ? steps.get(e.step) : undefined;
     const feed = step?.figures['feed']?.value;
@@ -197,12 +200,72 @@ export function chipLessons(told: readonly Strings[], shop: Shop, at: string): r
   });
 }
 
+/** Chatter that was told at a step: of which lathe and tool, in what, at which cutting speed, m/min, and what was done. */
+export interface Chattered {
+  readonly machine: string;
+  readonly tool: string;
+  readonly material: string;
+  readonly surface: number;
+  /** the remedy that helped, as an id; none where nothing did, or it was not said */
+  readonly helped?: string;
+  readonly evidence: string;
+}
+
+/** Where the record of a job tells of chatter. */
+export function chatterIn(plan: Plan, log: readonly Entry[], machine: string): readonly Chattered[] {
+  const steps = stepsById(plan);
+  return liveEntries(log).flatMap((e): Chattered[] => {
+    if (e.kind !== 'symptom' || e.symptom !== 'chatter' || e.step === null) return [];
+    const step = steps.get(e.step);
+    const surface = step?.figures['surface']?.value;
+    if (step?.tool === undefined || surface === undefined) return [];
+    return [
+      {
+        machine,
+        tool: step.tool,
+        material: plan.part.material,
+        surface,
+        evidence: e.id,
+        ...(e.helped === true && { helped: e.remedy.replaceAll(' ', '-') }),
+      },
+    ];
+  });
+}
+
+/** From which cutting speed on a tool chattered in a material on a lathe, as far as was told, and what helped most often. Proposals, until a person accepts them. */
+export function chatterLessons(told: readonly Chattered[], shop: Shop, at: string): readonly Lesson[] {
+  return alikeBy(told, (c) => `${c.machine} ${c.tool} ${c.material}`).map((of, nth): Lesson => {
+    const [{ machine, tool, material }] = of;
+    const [most] = alikeBy(
+      of.flatMap((c) => c.helped ?? []),
+      (helped) => helped,
+    ).toSorted((a, b) => b.length - a.length);
+    const made: Lesson = {
+      id: `chatter-${String(nth)}`,
+      at,
+      says: '',
+      evidence: of.map((c) => c.evidence).slice(0, 40),
+      where: { machine, tool, material, ...(most && { helped: most[0] }) },
+      of: 'chatter',
+      mean: tidy(Math.round(Math.min(...of.map((c) => c.surface)))),
+      deviation: 0,
+      count: of.length,
+      accepted: false,
+    };
+    return { ...made, says: writeSentence(lessonSaid(made, shop), 'mm') };
+  });
+}
+
 /** A lesson in words: a spring as the share of the cut that stays on, where sizes land as a length. */
 export function lessonSaid({ of, where, mean, deviation }: Pick<Lesson, 'of' | 'where' | 'mean' | 'deviation'>, shop: Shop): Sentence {
   const machine = shop.machines.find((m) => m.id === where['machine'])?.name ?? where['machine'] ?? '';
   const tool = shop.tools.find((t) => t.id === where['tool'])?.name ?? where['tool'] ?? '';
   if (of === 'chips')
     return say`${tool} makes long strings in ${materialOf(where['material'] ?? '').name} at feeds up to ${{ is: 'feed', value: mean }}`;
+  if (of === 'chatter') {
+    const helped = where['helped'];
+    return say`${tool} in ${materialOf(where['material'] ?? '').name} chattered on ${machine} from ${cuttingSpeed(mean)} up${helped === undefined ? '' : `; what helped: ${helped.replaceAll('-', ' ')}`}`;
+  }
   if (of === 'minutes')
     return say`${verbs[(where['verb'] ?? '') as Verb]} on ${machine} takes ${{ is: 'ratio', value: mean, step: 0.01 }} times as long as reckoned`;
   if (of === 'spring')

@@ -1,4 +1,4 @@
-import type { Entry, Job } from '../document';
+import { type Entry, isBlankRow, type Job } from '../document';
 import { type Finding, findingKey } from '../finding';
 import type { Plan } from '../planner';
 import { say, type Sentence } from '../quantity';
@@ -31,7 +31,7 @@ export function stagesOf(finding: Finding): readonly ('drawing' | 'holding' | 'r
 /** How far a job is and what comes next, from its plan and its log. */
 export function progressOf(job: Job, plan: Plan, log: readonly Entry[]): Progress {
   if (plan.reached === 'drawing')
-    return { reached: 'drawing', next: job.drawing.outside.length === 0 ? say`type the first row` : say`mend the drawing` };
+    return { reached: 'drawing', next: job.drawing.outside.every(isBlankRow) ? say`type the first row` : say`mend the drawing` };
   const noBar = !job.issue && openStops(job, plan).some((f) => f.code === 'bar-too-small');
   if (plan.reached === 'holding' || noBar) return { reached: 'holding', next: say`choose bar and holding` };
   if (!job.issue) {

@@ -4,7 +4,7 @@ import { simulated, type Truth } from '../lathe';
 import { issued, plan } from '../planner';
 import { demoJob, demoShop } from '../planner/demo.fixture';
 import { writeSentence } from '../quantity';
-import { chipLessons, lessonSaid, lessonsOf, sameLesson, shownIn, stringsIn } from './lessons';
+import { chatterIn, chatterLessons, chipLessons, lessonSaid, lessonsOf, sameLesson, shownIn, stringsIn } from './lessons';
 import { recordOf } from './record';
 import { adviceAt, sizedAt } from './sized';
 
@@ -172,4 +172,40 @@ it('long strings that were told become a lesson of the tool in that material, na
   expect(lesson && reasons([{ ...lesson, accepted: true }])).toContain('long strings were told of it here');
   for (const none of [[], lesson ? [lesson] : [], lesson ? [{ ...lesson, accepted: true, mean: feed / 2 }] : []])
     expect(reasons(none)).not.toContain('long strings were told');
+});
+
+it('chatter that was told becomes a lesson of that tool on that lathe, with what helped; named at the next cut as fast, not at a slower one (common practice: slower takes the note away)', () => {
+  const rough = made.routes[0]?.setups.flatMap((s) => s.steps).find((s) => s.verb === 'rough-turn');
+  if (!rough?.tool) throw new Error('nothing is roughed');
+  const surface = rough.figures['surface']?.value ?? NaN;
+  const told = ([['gibs and post'], ['slower', true], ['support', false], ['slower', true]] as const).map(([remedy, helped], i): Entry => ({
+    ...line(i + 1, i),
+    step: rough.id,
+    kind: 'symptom',
+    symptom: 'chatter',
+    remedy,
+    ...(helped !== undefined && { helped }),
+  }));
+  const [lesson, ...more] = chatterLessons(chatterIn(made, told, machine.id), shop, at(9));
+  expect(more).toEqual([]);
+  expect(lesson).toMatchObject({
+    of: 'chatter',
+    count: 4,
+    mean: Math.round(surface),
+    where: { tool: rough.tool, helped: 'slower' },
+    accepted: false,
+  });
+  if (!lesson) return;
+  expect(writeSentence(lessonSaid(lesson, shop), 'mm')).toMatch(/chattered on .* from \d+ m\/min up; what helped: slower$/);
+  const [unhelped] = chatterLessons(chatterIn(made, told.slice(0, 1), machine.id), shop, at(9));
+  expect(unhelped?.where).not.toHaveProperty('helped');
+  expect(unhelped && sameLesson(unhelped, lesson)).toBe(true);
+  const said = (of: Lesson) =>
+    plan(axle, { ...shop, lessons: [of] })
+      .routes[0]?.setups.flatMap((s) => s.steps)
+      .find((s) => s.id === rough.id)
+      ?.because.some((r) => r.rule === 'lesson' && writeSentence(r.says, 'mm').includes('chattered here'));
+  expect(said({ ...lesson, mean: surface - 1, accepted: true })).toBe(true);
+  expect(said({ ...lesson, mean: surface + 1, accepted: true })).toBe(false);
+  expect(said(lesson)).toBe(false);
 });

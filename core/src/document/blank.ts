@@ -24,3 +24,7 @@ export function blankJob(name: string, units: Units): Job {
 
 /** A row of which nothing is typed yet. */
 export const blankRow = (id: string, units: Units): Section => ({ id, size: { text: '', units }, length: { text: '', units } });
+
+/** Whether nothing is typed in a row: it waits, and is not of the part yet. */
+export const isBlankRow = (row: Section): boolean =>
+  [row.size, row.length, row.near, row.far, row.usable, row.finish].every((cell) => (cell?.text ?? '').trim() === '');

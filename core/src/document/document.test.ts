@@ -2,13 +2,13 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { writeSentence } from '../quantity';
 import { blankDrawing, blankJob } from './blank';
-import { migrate } from './migrate';
+import { migrate, SCHEMA } from './migrate';
 import { parseEntry, parseJob, parseJobFile, parseJobText, parseShop, parseStoredJob } from './parse';
 import { parseBackupText } from './parseBackup';
 
 const demo = (name: string): unknown => JSON.parse(readFileSync(join(__dirname, '..', '..', '..', 'demo', name), 'utf8'));
 const mm = (text: string) => ({ text, units: 'mm' });
-const envelope = { schema: 7, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
+const envelope = { schema: SCHEMA, id: 'job-1', revision: 3, saved: '2026-11-02T08:00:00.000Z', by: 'here' };
 const says = (parsed: ReturnType<typeof parseJobText>) => (parsed.ok ? '' : writeSentence(parsed.problems[0]?.says ?? [], 'mm'));
 
 /** Every kind of row, detail, relation, choice and entry that the format knows, also those that no screen writes yet. */
@@ -171,7 +171,7 @@ describe('files from elsewhere', () => {
     ['of another kind', 'ISO-10303-21;', 'this is not a job file; a job file is JSON text'],
     ['a list', '[1, 2]', 'this is not a job file'],
     ['a shop', JSON.stringify({ obra: 'shop', shop: {} }), 'this file holds a shop, not a job'],
-    ['of a later version', text.replace('"schema":7', '"schema":9'), 'this was written by a later Obra (version 9'],
+    ['of a later version', text.replace(`"schema":${String(SCHEMA)}`, '"schema":9'), 'this was written by a later Obra (version 9'],
     ['without its log', text.replace(',"log":[]', ''), 'log'],
   ])('%s', (_, content, sentence) => {
     expect(says(parseJobText(content))).toContain(sentence);
@@ -184,7 +184,7 @@ describe('migration', () => {
     readdirSync(dir)
       .filter((name) => name.endsWith('.json'))
       .map((name) => [name, JSON.parse(readFileSync(join(dir, name), 'utf8')) as Record<string, unknown>] as const);
-  const old = [1, 2, 3, 4, 5, 6].flatMap((version) =>
+  const old = [1, 2, 3, 4, 5, 6, 7].flatMap((version) =>
     [...files(of(version)), ...files(join(of(version), 'open'))].map(([name, raw]) => [version, name, raw] as const),
   );
 
@@ -194,11 +194,11 @@ describe('migration', () => {
     expect(parsed.ok ? [] : parsed.problems).toEqual([]);
   });
 
-  it.each([1, 2, 3, 4, 5, 6])('takes a backup of version %i, the files in it too', (version) => {
+  it.each([1, 2, 3, 4, 5, 6, 7])('takes a backup of version %i, the files in it too', (version) => {
     const [job] = files(of(version)).flatMap(([, raw]) => (raw['obra'] === 'job' ? [raw] : []));
     const backup = { obra: 'backup', schema: version, saved: envelope.saved, shops: [], jobs: [job] };
     const parsed = parseBackupText(JSON.stringify(backup));
-    expect(parsed.ok && parsed.value.jobs[0]?.schema).toBe(7);
+    expect(parsed.ok && parsed.value.jobs[0]?.schema).toBe(SCHEMA);
   });
 
   it('writes down the undercut of a thread at a shoulder where a job was given out or begun, and nowhere else', () => {

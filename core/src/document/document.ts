@@ -159,4 +159,5 @@ export const JobFile = thing({ obra: z.literal('job'), ...envelope, job: Job, lo
   unread: z.array(z.unknown()).exactOptional(),                          // entries that could not be read, carried as they are
   photos: z.record(Id, z.string()).exactOptional() })                     // photos as data URLs, in files only
 export const ShopFile = thing({ obra: z.literal('shop'), ...envelope, shop: Shop })
-export const Backup = thing({ obra: z.literal('backup'), schema: z.literal(SCHEMA), saved: Moment, shops: z.array(ShopFile), jobs: z.array(JobFile) })
+export const Backup = thing({ obra: z.literal('backup'), schema: z.literal(SCHEMA), saved: Moment, shops: z.array(ShopFile), jobs: z.array(JobFile),
+  practised: z.array(z.unknown()).max(500).exactOptional() })             // attempts of Practice, each read by its own page

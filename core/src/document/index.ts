@@ -1,4 +1,4 @@
-export { blankDrawing, blankJob, blankRow } from './blank';
+export { blankDrawing, blankJob, blankRow, isBlankRow } from './blank';
 export { choiceId, type Chosen, chosenIn, orChosen } from './chosen';
 export { liveEntries } from './live';
 export { migrate, SCHEMA } from './migrate';

@@ -1,7 +1,7 @@
 import { undercutsWritten } from './undercutsWritten';
 
 /** The version of the stored format that this code writes. */
-export const SCHEMA = 7;
+export const SCHEMA = 8 as const;
 
 type Raw = Record<string, unknown>;
 
@@ -27,6 +27,8 @@ const migrations: Readonly<Record<number, (raw: Raw) => Raw>> = {
   5: (raw) => filesWithin(raw),
   // 7 only adds: when a gauge was checked and what it reads over, how warm the room was, who measured
   6: (raw) => filesWithin(raw),
+  // 8 only adds: what was practised, in a backup
+  7: (raw) => filesWithin(raw),
 };
 
 function withUndercuts(raw: Raw): Raw {

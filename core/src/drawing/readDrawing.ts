@@ -1,4 +1,4 @@
-import type { Drawing, Section } from '../document';
+import { type Drawing, isBlankRow } from '../document';
 import type { Finding } from '../finding';
 import { say, tidy } from '../quantity';
 import { aspectOf, thingOf } from '../ref';
@@ -70,9 +70,8 @@ export function readDrawing(typed: Drawing): Part {
 
 /** A row in which nothing is typed yet is not there yet: it waits without a word. */
 function withoutBlanks(drawing: Drawing): Drawing {
-  const blank = (row: Section) => [row.size, row.length, row.near, row.far, row.usable, row.finish].every((cell) => (cell?.text ?? '').trim() === '');
-  if (!listNames.some((list) => drawing[list].some(blank))) return drawing;
-  const kept = (list: ListName) => drawing[list].filter((row) => !blank(row));
+  if (!listNames.some((list) => drawing[list].some(isBlankRow))) return drawing;
+  const kept = (list: ListName) => drawing[list].filter((row) => !isBlankRow(row));
   return { ...drawing, outside: kept('outside'), boreRight: kept('boreRight'), boreLeft: kept('boreLeft') };
 }
 

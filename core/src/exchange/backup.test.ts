@@ -1,16 +1,16 @@
 /* A backup and what taking it in does: united by ids, nothing overwritten, a damaged file told apart. */
 import fc from 'fast-check';
-import { blankJob, type Entry, type Job, parseBackupText, type Shop, type StoredJob, type StoredShop } from '../document';
+import { blankJob, type Entry, type Job, parseBackupText, SCHEMA, type Shop, type StoredJob, type StoredShop } from '../document';
 import { writeSentence } from '../quantity';
 import { midShop } from '../shop';
 import { type Kept, layRestore, uniteShops, writeBackup } from './backup';
 
 const saved = '2026-11-02T08:00:00.000Z';
-const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: 7, id, revision: 1, saved, by: 'here', job });
+const stored = (id: string, job: Job = blankJob(id, 'mm')): StoredJob => ({ schema: SCHEMA, id, revision: 1, saved, by: 'here', job });
 const entry = (id: string): Entry => ({ id, at: saved, by: 'here', piece: 1, step: 'load@right', kind: 'done' });
 const kept = (id: string, entries: readonly string[], job?: Job): Kept => ({ stored: stored(id, job), log: entries.map(entry) });
 const shop: Shop = midShop();
-const storedShop = (of: Shop): StoredShop => ({ schema: 7, id: 'shop', revision: 3, saved, by: 'here', shop: of });
+const storedShop = (of: Shop): StoredShop => ({ schema: SCHEMA, id: 'shop', revision: 3, saved, by: 'here', shop: of });
 let n = 0;
 const newId = () => `copy-${String(++n)}`;
 const read = (text: string) => {
@@ -89,4 +89,24 @@ it('cut off anywhere it says so, and is never half taken in', () => {
     }),
     { numRuns: 40, seed: 5 },
   );
+});
+
+it('what was practised goes out and comes in, an attempt that is here already not again', () => {
+  const attempt = (at: string) => ({
+    exercise: 'hot',
+    number: 3,
+    lathe: 'mid',
+    at,
+    ended: 'in',
+    cuts: 4,
+    readings: 5,
+    minutes: 12,
+    run: [25.4, 25.1],
+  });
+  const file = read(writeBackup(saved, [], storedShop(shop), [attempt('b'), attempt('a')]));
+  const into = layRestore(file, [], shop, newId, [attempt('a')]);
+  expect(into.practised).toEqual([attempt('b')]);
+  expect(said(into)).toEqual(['practice: 1 attempt comes in']);
+  expect(layRestore(file, [], shop, newId, [attempt('a'), attempt('b')]).practised).toEqual([]);
+  expect(read(writeBackup(saved, [], storedShop(shop)))).not.toHaveProperty('practised');
 });

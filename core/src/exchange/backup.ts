@@ -13,14 +13,15 @@ export interface Kept {
   readonly photos?: Readonly<Record<string, string>>;
 }
 
-/** Everything of a browser in one file: jobs with their logs, and the shop. Plain JSON, indented. */
-export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredShop): string {
+/** Everything of a browser in one file: jobs with their logs, the shop, what was practised. Plain JSON, indented. */
+export function writeBackup(saved: string, jobs: readonly Kept[], shop: StoredShop, practised: readonly unknown[] = []): string {
   const file: Backup = {
     obra: 'backup',
     schema: SCHEMA,
     saved,
     shops: [{ obra: 'shop', ...shop }],
     jobs: jobs.map(({ stored, log, ...carried }) => asJobFile(stored, log, carried)),
+    ...(practised.length > 0 && { practised: [...practised] }),
   };
   return `${JSON.stringify(file, null, 1)}\n`;
 }
@@ -36,14 +37,16 @@ export interface Restore {
   readonly unread: readonly { readonly job: string; readonly raws: readonly unknown[] }[];
   /** photographs, by their ids */
   readonly photos: Readonly<Record<string, string>>;
+  /** attempts of Practice that are not here */
+  readonly practised: readonly unknown[];
   /** shops that bring something the one here lacks */
   readonly shops: readonly Shop[];
   /** in words, a line for each thing that changes or stays */
   readonly says: readonly Sentence[];
 }
 
-/** Lays a backup beside what is here. @param newId makes an id for a copy */
-export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string): Restore {
+/** Lays a backup beside what is here. @param newId makes an id for a copy @param attempts what was practised here */
+export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, newId: () => string, attempts: readonly unknown[] = []): Restore {
   // grows by what comes in: a backup may hold two jobs of one id
   const known = new Map(here.map((k) => [k.stored.id, k]));
   const jobs: Restore['jobs'][number][] = [];
@@ -91,6 +94,8 @@ export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, ne
   if (came > 0) says.push(say`the shop: ${came} ${came === 1 ? 'item comes' : 'items come'} in`);
   if (stayed.length > 0)
     says.push(say`the shop: ${stayed.slice(0, 6).join(', ')}${stayed.length > 6 ? ' and others' : ''} differ and stay as they are here`);
+  const practised = (backup.practised ?? []).filter((one) => !attempts.some((own) => same(own, one)));
+  if (practised.length > 0) says.push(say`practice: ${practised.length} ${practised.length === 1 ? 'attempt comes' : 'attempts come'} in`);
   const unread = backup.jobs.flatMap((file) => (file.unread === undefined ? [] : [{ job: file.id, raws: file.unread }]));
   return {
     saved: backup.saved,
@@ -98,6 +103,7 @@ export function layRestore(backup: Backup, here: readonly Kept[], shop: Shop, ne
     photos: Object.assign({}, ...backup.jobs.map((file) => file.photos ?? {})) as Readonly<Record<string, string>>,
     jobs,
     entries,
+    practised,
     shops: merged.filter((m) => m.came > 0).map((m) => m.shop),
     says: says.length > 0 ? says : [say`everything in it is here already`],
   };

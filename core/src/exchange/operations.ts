@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { Shop } from '../document';
 import { verbs } from '../operations';
 import type { Route } from '../planner';
-import { type Units, write, writeSentence } from '../quantity';
+import { type Units, writePlain, writeSentence } from '../quantity';
 
 const HEAD = [
   'setup',
@@ -43,7 +43,7 @@ export function writeOperations(route: Route, shop: Shop, units: Units): string 
         writeSentence(step.says, units),
         nameOf(step.tool),
         nameOf(step.gauge),
-        ...[speed, feed, depth, passes].map((f) => (f ? write(f, units).text : '')),
+        ...[speed, feed, depth, passes].map((f) => (f ? writePlain(f, units).text : '')),
         minutes ? minutes.value.toFixed(1) : '',
         step.cautions.join(' '),
       ].map((v) => (typeof v === 'string' && /^[=@]|^[+-](?![\d.])/.test(v) ? `'${v}` : v));

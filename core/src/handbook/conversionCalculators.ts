@@ -181,7 +181,7 @@ const pressure = calculator({
       rows: pressureUnits
         .filter(([id]) => id !== unit)
         .map(([, words, size]) => ({ label: words, value: fig('ratio', 'inUnit', { pa, unit: size }, { step: digits(pa / size) }) })),
-      remarks: [say`strengths in ksi are thousands of psi: 1 ksi is 6.895 N/mm²`],
+      remarks: [say`strengths in ksi are thousands of psi: 1 ksi is ${6.895} N/mm²`],
       sketch: scales(
         [
           ['bar', 0, Math.max(10, 2 * (pa / 1e5)), pa / 1e5],

@@ -78,7 +78,7 @@ const press = calculator({
     if (h.yield === null) warnings.push(say`${h.name} has no yield in this table: judge the hoop stress yourself`);
     else if (load > h.yield)
       warnings.push(
-        say`the hub yields at its bore: ${Math.round(load)} of ${h.yield} N/mm² (hoop and pressure); the numbers above hold only while it is elastic`,
+        say`the hub yields at its bore: ${{ is: 'pressure', value: load }} of ${{ is: 'pressure', value: h.yield }} (hoop and pressure); the numbers above hold only while it is elastic`,
       );
     else if (load > 0.8 * h.yield) warnings.push(say`the hub is loaded to ${Math.round((100 * load) / h.yield)} % of its typical yield`);
     return {
@@ -92,8 +92,8 @@ const press = calculator({
         { label: 'hoop stress at the bore', value: hoop },
       ],
       remarks: [
-        say`dry steel on steel 0.12 to 0.15, oiled 0.08 to 0.1; roughness is squeezed flat first and takes some of the interference`,
-        say`usual in steel: 0.0005 to 0.001 of the diameter, here ${length(0.0005 * d, FINE)} to ${length(0.001 * d, FINE)}`,
+        say`dry steel on steel ${0.12} to ${0.15}, oiled ${0.08} to ${0.1}; roughness is squeezed flat first and takes some of the interference`,
+        say`usual in steel: ${0.0005} to ${0.001} of the diameter, here ${length(0.0005 * d, FINE)} to ${length(0.001 * d, FINE)}`,
         say`a lead-in chamfer, both measured at one temperature`,
       ],
       cautions: warnings,
@@ -185,7 +185,7 @@ const grow = calculator({
         { label: 'cold, if this was read warm', value: fig('length', 'coldSize', { reading: d, alpha, celsius }, { step: FINE }) },
         { label: 'warm, if this is the cold size', value: fig('length', 'warmSize', { cold: d, alpha, celsius }, { step: FINE }) },
       ],
-      remarks: [say`${name}, ${alpha} millionths a degree; bores read big too; what is warm to the hand is not measured to 0.002 mm`],
+      remarks: [say`${name}, ${alpha} millionths a degree; bores read big too; what is warm to the hand is not measured to ${length(0.002, 0.001)}`],
       sketch: zonesOf(d, [{ name: 'grown', max: Math.max(d, d + grows.value), min: Math.min(d, d + grows.value), as: 'shaft zone' }]),
       source: 'linear expansion, 20 °C of ISO 1; alpha typical, from memory',
     };
@@ -232,7 +232,7 @@ const cool = calculator({
         { label: 'then reads over by', value: over },
       ],
       remarks: [say`${name}; good to a quarter of the time; the ends cool it sooner, a heap of pieces later`],
-      ...(from > 55 && { cautions: [say`over about 55 °C it burns the hand; an infrared thermometer misreads bright metal`] }),
+      ...(from > 55 && { cautions: [say`over about ${temperature(55)} it burns the hand; an infrared thermometer misreads bright metal`] }),
       sketch: curveOf(from, to, room, constant.value, takes.value),
       source: 'lumped capacity; still air dull 2 hours, bright 3 for 25 mm from 60 to 22 °C, common practice',
     };

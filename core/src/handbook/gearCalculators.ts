@@ -1,5 +1,5 @@
 import { dialMarks, gearTrains, halfNuts, usualWheels } from '../cutting';
-import { alike, MM_PER_INCH, readNumber, say } from '../quantity';
+import { alike, length, MM_PER_INCH, readNumber, say } from '../quantity';
 import { threadLimits } from '../standards';
 import { aNumber, calculator, numbers } from './fields';
 import { wheelsOf } from './figuresOfWork';
@@ -114,7 +114,7 @@ const trains = calculator({
       ],
       ...(best && {
         table: {
-          head: ['drivers', 'driven', ...(box.length > 1 ? ['box'] : []), 'pitch', 'error over 25 mm'],
+          head: ['drivers', 'driven', ...(box.length > 1 ? ['box'] : []), 'pitch', say`error over ${length(25)}`],
           rows: found
             .slice(0, 10)
             .map((train) => [

@@ -316,7 +316,7 @@ const gearBlank = calculator({
       ],
       remarks: [
         ...(z < 17 && x === 0 && a === '20' ? [say`under 17 teeth the roots are undercut: shift it, or take more teeth`] : []),
-        say`module is 25.4 over diametral pitch; outside and bore in one chucking, so that the teeth run true to the bore`,
+        say`module is ${25.4} over diametral pitch; outside and bore in one chucking, so that the teeth run true to the bore`,
       ],
       sketch: {
         about: 'the gear from the end, teeth drawn straight',

@@ -41,7 +41,7 @@ const keyway = calculator({
         },
       ],
       remarks: [
-        say`width P9 for a key that stays, N9 for one that is tapped in, H9 where it slides; depths +0.1 up to a key of 6, +0.2 over it`,
+        say`width P9 for a key that stays, N9 for one that is tapped in, H9 where it slides; depths +${0.1} up to a key of 6, +${0.2} over it`,
         say`depth is counted from the top of the shaft; measured over the flat it is what is left under it`,
       ],
       cautions: [say`keyways are milled or shaped: the piece is held on soft jaws or in a vee, and deburred before the key goes in`],

@@ -1,4 +1,4 @@
-import { length, say, type Sentence } from '../quantity';
+import { alike, length, say, type Sentence } from '../quantity';
 import {
   engagementWanted,
   flankHalf,
@@ -247,6 +247,11 @@ const ends = calculator({
         one('width over its flanks, most', cut.overall),
         ...(cut.radius === null ? [] : [one('radius', cut.radius)]),
         one('run-out where there is none', cut.runOut),
+      ],
+      remarks: [
+        alike(cut.pitch, pitch)
+          ? say`the row of its own pitch, ${length(pitch)}`
+          : say`a pitch of ${length(pitch)} has no row of its own: this is the next coarser, ${length(cut.pitch)}`,
       ],
       sketch: grooveOf(nominal, groove, cut.width, (cut.overall - cut.width) / 2),
       source,

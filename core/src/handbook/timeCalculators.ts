@@ -125,7 +125,7 @@ const speedsSheet = calculator({
         value: fig('spindleSpeed', 'spindleSpeed', { v: wanted, d, most: Math.max(...sorted), speeds: sorted }),
       })),
       table: {
-        head: ['rpm', ...at.map((d) => `Ø ${String(Number(d.toFixed(2)))} mm`)],
+        head: ['rpm', ...at.map((d) => [diameter(d)])],
         rows: sorted.map((n) => [say`${n}`, ...at.map((d) => fig('cuttingSpeed', 'surfaceSpeed', { d, n }, { step: 1 }))]),
       },
       remarks: [
@@ -183,7 +183,7 @@ const threadsSheet = calculator({
         },
       ],
       table: {
-        head: ['pitch', 'drivers', 'driven', 'error over 25 mm', 'half-nuts'],
+        head: ['pitch', 'drivers', 'driven', say`error over ${length(25)}`, 'half-nuts'],
         rows: cut.map(({ words, pitch, train }) => [
           say`${words}`,
           say`${train ? train.drivers.join(' x ') : 'lever'}`,

@@ -20,7 +20,7 @@ export type Row = { readonly label: string; readonly value: Figure; readonly aft
 
 /** A table below the answer; every cell a figure or words. */
 export interface Table {
-  readonly head: readonly string[];
+  readonly head: readonly (string | Sentence)[];
   readonly rows: readonly (readonly (Figure | Sentence)[])[];
 }
 

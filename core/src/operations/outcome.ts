@@ -3,9 +3,9 @@ import type { Tool } from '../document';
 import type { Finding, Reason } from '../finding';
 import type { Support } from '../holding';
 import type { Beam } from '../mechanics';
-import { atMost, type Figure, figure, PLACE, say, type Sentence, spindleSpeed, turnsFor } from '../quantity';
+import { atMost, cuttingSpeed, type Figure, figure, PLACE, say, type Sentence, spindleSpeed, turnsFor } from '../quantity';
 import { type End, writeStep } from '../ref';
-import { minutesKept, mmOf, toolOf } from '../shop';
+import { chatterKept, minutesKept, mmOf, toolOf } from '../shop';
 import { lessSwept, outsideOf, type Region } from '../stock';
 import { substitutes } from '../tooling';
 import { cautionsOf } from './cautions.table';
@@ -172,6 +172,7 @@ export function addStep(draft: Draft, parts: StepParts): void {
       ...materialSays(facts.material, parts.verb).map((says) => reason('the-material-says', [says], parts.about)),
       ...slowed(at, id, parts.figures['speed']),
       ...slower,
+      ...chattered(facts, parts, surface),
     ],
     cautions: [...cautionsOf(parts.verb), ...(parts.cautions ?? [])],
     figures,
@@ -203,6 +204,20 @@ function learnedMinutes(facts: Facts, { verb, about }: StepParts, figures: Recor
   ];
 }
 const NONE: readonly Reason[] = [];
+
+/** A lesson that was kept: at such a cutting speed, or a lower one, this tool chattered in this material here. */
+function chattered({ shop, machine, part }: Facts, { tool, about }: StepParts, surface: Figure | undefined): readonly Reason[] {
+  const kept = shop.lessons.length > 0 && surface ? chatterKept(shop.lessons, machine.id, tool?.id, part.material) : undefined;
+  if (!kept || !surface || !atMost(kept.mean, surface.value)) return NONE;
+  const helped = kept.where['helped'];
+  return [
+    reason(
+      'lesson',
+      say`this tool chattered here from ${cuttingSpeed(kept.mean)} up: ${helped === undefined ? 'slower, held shorter, or with a smaller nose' : `what helped was: ${helped.replaceAll('-', ' ')}`}`,
+      about,
+    ),
+  ];
+}
 
 /** The cutting speed that a spindle speed makes at the diameter in cut. */
 function surfaceOf(speed: Figure | undefined): Figure | undefined {

@@ -3,6 +3,9 @@ import type { Limits } from '../drawing';
 import type { Truth } from '../lathe';
 import type { SizedKind } from '../sizing';
 
+/** What spoils a piece whatever it measures. */
+export type Spoiled = 'crossed' | 'plunged' | 'jaws';
+
 /** How the half-nuts are worked. */
 export type Nuts = 'open' | 'any' | 'line' | 'kept';
 
@@ -10,6 +13,8 @@ export type Nuts = 'open' | 'any' | 'line' | 'kept';
 export type Deed =
   /** the handle is turned until its dial shows so much, in its own unit */
   | { readonly do: 'dial'; readonly to: number }
+  /** the other handle is turned until the tool stands so far clear of the edge of the work, mm; under nothing it is over it */
+  | { readonly do: 'along'; readonly to: number }
   /** the ring of the dial is set to zero where it stands */
   | { readonly do: 'zero' }
   | { readonly do: 'levers'; readonly rpm: number; readonly feed: number }
@@ -34,6 +39,15 @@ export type Deed =
 /** A gauge as it lies on the bench: what it is said to be good for is told, what it truly is not. */
 export interface StandGauge extends Gauge {
   readonly truly: { readonly bias: number; readonly repeat: number; readonly slips: number };
+}
+
+/** The way of the tool over the work, by the other handle: along the bed for a diameter, across for a face. Lengths in mm. */
+export interface StandWay {
+  readonly axis: 'carriage' | 'cross';
+  /** from the edge to where the pass ends */
+  readonly long: number;
+  /** so far behind the edge stand the jaws */
+  readonly jaws?: number;
 }
 
 /** A stand as it is set up. Lengths in mm; the dial counts as it says. */
@@ -65,6 +79,9 @@ export interface StandSet {
   readonly spring?: number;
   /** the shop says that the dial reads so; it may be wrong */
   readonly says: 'radius' | 'diameter' | 'length';
+  readonly way: StandWay;
+  /** the reading that the dial is to be brought to, where only that is asked; mm of dial */
+  readonly toRead?: number;
 }
 
 /** What is seen, heard and felt after a deed. */
@@ -84,8 +101,8 @@ export interface Outcome {
   /** the size as it truly is, cold */
   readonly size: number;
   readonly landed: 'in' | 'more' | 'past';
-  /** a pass ran beside its groove */
-  readonly crossed?: true;
+  /** what spoiled it whatever it measures: a pass beside its groove, the tool plunged in under size, the tool run into the jaws */
+  readonly spoiled?: Spoiled;
   readonly cuts: number;
   readonly readings: number;
   readonly minutes: number;

@@ -6,7 +6,7 @@ import { say, type Sentence, tidy } from '../quantity';
 import { machineOf, mmOf, proves } from '../shop';
 import { lengthDial, type SizedKind } from '../sizing';
 import { materialOf, sizeLimits, wires } from '../standards';
-import type { StandGauge, StandSet } from './deeds';
+import type { StandGauge, StandSet, StandWay } from './deeds';
 
 /** An exercise at the stand: what is asked, what is to be learned from it, and what of the metal is special. */
 export interface Exercise {
@@ -25,12 +25,24 @@ export interface Exercise {
   readonly spring?: number;
   /** the shop says that its cross dial reads the other */
   readonly wrongDial?: true;
-  /** it is only touched off on, or only a reading is wanted */
-  readonly only?: 'touch';
+  /** the dial is only brought to a reading, or the work only touched off on */
+  readonly only?: 'dial' | 'touch';
 }
 
 /** From easy to hard, each a real job. */
 export const exercises: readonly Exercise[] = [
+  {
+    id: 'set-the-dial',
+    title: 'Set the dial to a reading',
+    asks: say`Bring the handle to the reading below. It lies behind where the handle stands: go out past it by more than the take-up, and come in to it. Then let it go.`,
+    about: say`A handle that is turned back to a reading shows it, and the slide still stands where it stood: it follows only once the take-up is out. Come to every setting from the same side.`,
+    kind: 'outside',
+    class: 'h7',
+    material: 'mild-steel',
+    gauges: [],
+    truth: { backlash: 0.3 },
+    only: 'dial',
+  },
   {
     id: 'touch-off',
     title: 'Touch off',
@@ -192,6 +204,15 @@ function gaugeOf(kind: Gauge['kind'], shop: Shop, tolerance: number, random: num
   ];
 }
 
+/** How long each is, and where the jaws stand behind it: a journal, a bush, the screwed end of a stud; a face has only its middle. mm */
+const WAYS: Readonly<Record<SizedKind, Omit<StandWay, 'axis'>>> = {
+  outside: { long: 30, jaws: 42 },
+  bore: { long: 24, jaws: 34 },
+  thread: { long: 20, jaws: 34 },
+  length: { long: 12.5 },
+  depth: { long: 12.5 },
+};
+
 /** What the pitch of the thread asks of the half-nuts of a lathe. */
 function nutsOf(machine: Machine): NonNullable<StandSet['nuts']> {
   const { nuts } = threadDrive(machine, { family: 'metric', lead: PITCH }, 20);
@@ -244,6 +265,7 @@ export function setUp(exercise: Exercise, number: number, shop: Shop): StandSet 
   };
   const gauges = exercise.gauges.flatMap((kind) => gaugeOf(kind, shop, wanted.max - wanted.min, random.even()));
   const touches = Math.round((3 + 4 * random.even()) * 50) / 50;
+  const starts = Math.round((touches - 1.5 - random.even()) * 50) / 50;
   return {
     number,
     kind: exercise.kind,
@@ -251,7 +273,9 @@ export function setUp(exercise: Exercise, number: number, shop: Shop): StandSet 
     truth,
     begins,
     touches,
-    starts: Math.round((touches - 1.5 - random.even()) * 50) / 50,
+    starts,
+    // behind where it stands, on a line of the dial
+    ...(exercise.only === 'dial' && { toRead: tidy(Math.round((starts - 0.2 - 0.4 * random.even()) / division) * division) }),
     machine,
     axis: machine.dials[axis] ? axis : 'cross',
     takes,
@@ -263,6 +287,7 @@ export function setUp(exercise: Exercise, number: number, shop: Shop): StandSet 
     speed: exercise.kind === 'thread' ? 12 : exercise.material === 'bronze' ? 60 : 90,
     ...(exercise.kind === 'thread' && { nuts: nutsOf(machine) }),
     ...(exercise.spring !== undefined && { spring: exercise.spring }),
+    way: { axis: axis === 'carriage' || exercise.kind === 'length' ? 'cross' : 'carriage', ...WAYS[exercise.kind] },
     says: axis === 'cross' ? (radius !== (exercise.wrongDial === true) ? 'radius' : 'diameter') : 'length',
   };
 }

@@ -1,5 +1,5 @@
 export { type Exercise, exercises, setUp } from './exercises';
-export type { Deed, Nuts, Outcome, Seen, StandGauge, StandSet } from './deeds';
+export type { Deed, Nuts, Outcome, Seen, Spoiled, StandGauge, StandSet, StandWay } from './deeds';
 export { type Fault, faults, linesOf } from './standIn';
 export { played, Stand } from './stand';
 export { Dialling, fourJawWanted, type JawTurn } from './fourJaw';

@@ -5,6 +5,7 @@ import type { Deed } from './deeds';
 const number = z.number().min(-1e4).max(1e4);
 export const DeedRead = z.discriminatedUnion('do', [
   z.strictObject({ do: z.literal('dial'), to: number }),
+  z.strictObject({ do: z.literal('along'), to: number }),
   z.strictObject({ do: z.literal('zero') }),
   z.strictObject({ do: z.literal('levers'), rpm: number, feed: number }),
   z.strictObject({ do: z.literal('coolant'), on: z.boolean() }),

@@ -2,8 +2,10 @@ import type { Entry } from '../document';
 import { type How, randomFrom, simulated, type SimulatedLathe } from '../lathe';
 import { tidy, writeExact } from '../quantity';
 import { mmOf } from '../shop';
-import { type Advice, adviseWith, type AdviseWith } from '../sizing';
-import type { Deed, Nuts, Outcome, Seen, StandSet } from './deeds';
+import { type Advice, adviseWith } from '../sizing';
+import type { Deed, Nuts, Outcome, Seen, Spoiled, StandSet } from './deeds';
+import { BESIDE, meets, nutsSaid } from './halfNuts';
+import { type Decision, decisionsOf, knownOf } from './knows';
 import { chipsOf, surfaceOf } from './looks';
 
 /*
@@ -13,17 +15,16 @@ import { chipsOf, surfaceOf } from './looks';
 
 /** A hand that turns a handle sets it to so much of a division. */
 const HAND = 0.02;
-/** Minutes: to turn a handle, to make a pass, to stop and measure. */
-const MINUTES = { dial: 0.1, pass: 1.5, read: 0.6, emery: 0.3, centre: 1.5 } as const;
+/** Minutes: to turn a handle, to wind the tool along by a mm, to make a pass, to stop and measure. */
+const MINUTES = { dial: 0.1, along: 0.01, pass: 1.5, read: 0.6, emery: 0.3, centre: 1.5 } as const;
 /** A bar between jaws and a centre gives way by so much of what it does free, tool and slides with it. @source judgement: a held free end is 16 times as stiff and more, the tool is not */
 const PROPPED = 0.3;
-const nutsSaid: Readonly<Record<Nuts, string>> = {
-  open: 'The half-nuts are open.',
-  any: 'The half-nuts are closed at whatever line comes.',
-  line: 'The half-nuts are closed at the same line of the thread dial each time.',
-  kept: 'The half-nuts stay closed: back off, and run the spindle back.',
-};
-
+/** So far over the edge a tool may be set in: the end of a journal is chamfered after, mm. */
+const EDGE = 3;
+/** A tool nearer than this to the surface is in the way of a gauge, and of the jaws, mm. */
+const NEAR = 12;
+/** Fed by hand, so uneven against a feed of the machine. @source judgement */
+const BY_HAND = { uneven: 2.5, feed: 0.15 } as const;
 export class Stand {
   readonly set: StandSet;
   private readonly lathe: SimulatedLathe;
@@ -43,8 +44,11 @@ export class Stand {
   private coolant = false;
   private nuts: Nuts = 'open';
   private centre = false;
-  /** a pass ran beside the groove: what is a thread no more */
-  private crossed = false;
+  /** the tool from the edge of the work: clear of it over nothing, over it under nothing */
+  private at = -2;
+  private spoiled: Spoiled | undefined;
+  /** which way the tool was wound last */
+  private wound = 0;
   private believed: StandSet['says'];
   private over = false;
   /** taken off by emery, on diameter */
@@ -73,6 +77,22 @@ export class Stand {
   /** How far the zero of the ring lies from where the tool first touches, in mm of dial. */
   zeroOff(): number {
     return tidy(this.ring);
+  }
+
+  /** How far the dial is off the reading that was asked, and how far the slide stands deeper than the dial shows; mm of dial. */
+  readingOff(): { readonly dial: number; readonly slide: number } {
+    return { dial: tidy(this.dial() - (this.set.toRead ?? this.dial())), slide: tidy(this.slide - this.dialled) };
+  }
+
+  /** Whether the dial stands at the reading that was asked and the slide where it says, within a fifth of a division. @source settable, common practice */
+  stands(): boolean {
+    const { dial, slide } = this.readingOff();
+    return Math.max(Math.abs(dial), Math.abs(slide)) <= this.set.truth.division / 5;
+  }
+
+  /** How far the tool stands clear of the edge of the work, mm; under nothing it is over it. */
+  along(): number {
+    return this.at;
   }
 
   /** How far the slide stands off the surface that was cut last, mm of dial; over nothing is clear of it. */
@@ -117,7 +137,12 @@ export class Stand {
 
   act(deed: Deed): Seen {
     if (this.over) return { says: 'It was let go.' };
+    const from = this.at;
     const seen = this.doing(deed);
+    // a handle that is wound on the same way is one deed
+    const last = this.did.at(-1);
+    if (deed.do === 'along' && last?.do === 'along' && this.wound === Math.sign(this.at - from)) this.did.pop();
+    this.wound = deed.do === 'along' ? Math.sign(this.at - from) : 0;
     this.did.push(deed);
     return seen;
   }
@@ -126,6 +151,8 @@ export class Stand {
     switch (deed.do) {
       case 'dial':
         return this.turn(deed.to);
+      case 'along':
+        return this.wind(deed.to);
       case 'zero':
         this.ring = -this.dialled;
         if (this.shownAt !== undefined) this.shownAt = this.cutShown();
@@ -186,8 +213,44 @@ export class Stand {
     if (wanted > before) this.slide = Math.max(this.slide, wanted + by);
     else this.slide = Math.min(this.slide, wanted + backlash + by);
     const running = this.rpm > 0;
+    if (running && this.at < -EDGE && this.slide > this.cutAt + 1e-9 && wanted > before) {
+      if (this.wouldBePast()) this.spoiled ??= 'plunged';
+      return { sound: 'it squeals: the whole edge is in', says: 'The tool stands over the work and plunges in.' };
+    }
     if (this.passes === 0 && running && this.slide >= 0 && before < 0) return { sound: 'it ticks: the tool scratches a line', says: 'It touches.' };
     return wanted < before && backlash > 0 && before - wanted < backlash ? { says: 'The handle turns; nothing moves yet.' } : {};
+  }
+
+  /** Whether the tool as it is set cuts under the size that is wanted, with nothing giving way. Sizes fall in the simulated metal. */
+  private wouldBePast(): boolean {
+    const { wanted, begins, truth } = this.set;
+    const least = this.grows() ? 2 * begins - wanted.max : wanted.min;
+    return this.lathe.truth() - truth.takes * (this.slide - this.cutAt) < least;
+  }
+
+  /** The other handle: winds the tool along its way. With the tool set in it is a cut by hand. */
+  private wind(to: number): Seen {
+    const { long, jaws } = this.set.way;
+    const from = this.at;
+    this.minutes += MINUTES.along * Math.abs(to - from);
+    const inWork = this.slide > this.cutAt + 1e-9 || (this.passes > 0 && this.slide >= this.cutAt);
+    if (this.set.nuts !== undefined && this.nuts === 'kept') return { says: 'The half-nuts are closed: the carriage is held.' };
+    if (inWork && to < Math.min(from, 0) && this.rpm === 0) {
+      this.at = Math.min(from, 0);
+      return { says: 'The tool stands against the work, and the work stands: start the spindle.' };
+    }
+    if (jaws !== undefined && to <= -jaws && this.gap() < NEAR) {
+      this.at = -jaws;
+      if (this.rpm === 0) return { says: 'The tool stands against the jaws.' };
+      this.spoiled ??= 'jaws';
+      return { sound: 'a blow', says: 'The tool ran into the jaws. Stop the machine.' };
+    }
+    this.at = to;
+    const place = -long / 2;
+    if (!inWork || from <= place || to > place) return {};
+    if (this.set.nuts !== undefined) this.spoiled ??= 'crossed';
+    const seen = this.takeOff(BY_HAND.feed, BY_HAND.uneven);
+    return { ...seen, says: this.set.nuts === undefined ? 'A cut, fed by hand.' : 'Fed by hand the thread is cut away.' };
   }
 
   private backlash(): number {
@@ -208,19 +271,27 @@ export class Stand {
     const thread = this.set.nuts !== undefined;
     if (thread && this.nuts === 'open') return { says: 'The half-nuts are open: the carriage stands.' };
     if (!thread && this.feed === 0) return { says: 'No feed is engaged.' };
-    const { truth, speed } = this.set;
+    if (this.at <= -this.set.way.long / 2) return { says: 'The tool stands past the place where it is measured: wind it back to the edge first.' };
     this.minutes += MINUTES.pass;
-    const moved = this.slide - this.cutAt;
     // clear of the work it cuts air
-    const air = this.passes === 0 && this.slide < 0;
-    if (air) return { sound: 'it cuts air', says: 'The tool does not reach the work.' };
+    if (this.passes === 0 && this.slide < 0) return { sound: 'it cuts air', says: 'The tool does not reach the work.' };
+    // closed at another line the tool runs beside its groove; once in a while it meets it all the same
+    if (thread && this.passes > 0 && !meets(this.set.nuts, this.nuts) && this.hand.even() < BESIDE) this.spoiled ??= 'crossed';
+    const seen = this.takeOff(this.feed, this.feed > 0.25 ? 2 : 1);
+    return this.spoiled === 'crossed'
+      ? { sound: 'it chatters and tears', surface: 'two grooves beside each other', says: 'The thread is crossed.' }
+      : seen;
+  }
+
+  /** What comes off where it is measured, at the setting as it stands; what is seen of it. */
+  private takeOff(feed: number, unevenly: number): Seen {
+    const { truth, speed } = this.set;
+    const moved = this.slide - this.cutAt;
     const before = this.lathe.truth();
     const surfaceSpeed = (Math.PI * Math.max(1, this.truth()) * this.rpm) / 1000;
     const ratio = surfaceSpeed / speed;
-    // closed at another line the tool runs beside its groove; once in a while it meets it all the same
-    if (thread && this.passes > 0 && !meets(this.set.nuts, this.nuts) && this.hand.even() < BESIDE) this.crossed = true;
     const how: How = {
-      uneven: ratio < 0.5 ? 3 : this.feed > 0.25 ? 2 : 1,
+      uneven: ratio < 0.5 ? 3 : unevenly,
       wear: ratio > 1.6 ? 6 : 1,
       warms: (this.coolant ? 0.3 : 1) * Math.min(2, Math.max(0.6, ratio)),
       gives: this.centre ? PROPPED : 1,
@@ -235,8 +306,7 @@ export class Stand {
     this.passes++;
     this.write({ kind: 'cut', axis: this.set.axis, dial: { text: writeExact(tidy(Math.round(dial * 1e4) / 1e4), 'mm'), units: 'mm' } });
     const off = (before - this.lathe.truth()) / (truth.takes === 2 ? 2 : 1);
-    if (this.crossed) return { sound: 'it chatters and tears', surface: 'two grooves beside each other', says: 'The thread is crossed.' };
-    return { ...chipsOf(off, this.feed, ratio), warm: this.warmth(), surface: surfaceOf(this.feed, this.set.nose, ratio) };
+    return { ...chipsOf(off, feed, ratio), warm: this.warmth(), surface: surfaceOf(feed, this.set.nose, ratio) };
   }
 
   /** What the hand believes: the dial as it shows. */
@@ -248,6 +318,7 @@ export class Stand {
     const gauge = this.set.gauges.find((g) => g.id === id);
     if (!gauge) return { says: 'That gauge is not here.' };
     if (this.rpm > 0) return { says: 'Stop the spindle before you measure.' };
+    if (this.at < -EDGE && this.gap() < NEAR) return { says: 'The tool is in the way of the gauge: wind it clear.' };
     this.minutes += MINUTES.read;
     this.readings++;
     if (!this.biases.has(id)) this.biases.set(id, gauge.truly.bias * this.hand.normal());
@@ -301,38 +372,12 @@ export class Stand {
 
   /** What the Bench would say now, from what the hand read and dialled: it is not told what the metal is. */
   advice(): Advice {
-    return adviseWith(this.set.wanted, this.log, this.known());
+    return adviseWith(this.set.wanted, this.log, knownOf(this.set, this.log, this.believed));
   }
 
   /** At each cut that was taken after a reading: what was read, what the advice would have dialled then, and what was dialled. */
-  decisions(): readonly { readonly reading: number; readonly advised: number | undefined; readonly dialled: number }[] {
-    return this.log.flatMap((e, i) => {
-      const before = this.log.slice(0, i);
-      const last = before.findLast((b) => b.kind === 'reading');
-      if (e.kind !== 'cut' || last?.kind !== 'reading') return [];
-      const { dial } = adviseWith(this.set.wanted, before, this.known());
-      return [{ reading: Number(last.value.text), advised: dial?.value, dialled: Number(e.dial.text) }];
-    });
-  }
-
-  private known(): AdviseWith {
-    const { machine, gauges, material, nose, kind, axis, spring, takes } = this.set;
-    const says = this.believed;
-    const last = this.log.findLast((e) => e.kind === 'reading');
-    return {
-      machine,
-      gauge: gauges.find((g) => g.id === (last?.kind === 'reading' ? last.gauge : gauges[0]?.id)),
-      gauges,
-      material,
-      nose,
-      kind,
-      axis,
-      spring,
-      // a hand that practises sets tenths of a division by eye: two of them are sure
-      settable: 'fifth',
-      // what the shop says of its dial may be wrong
-      takes: says === 'radius' ? 2 : says === 'diameter' ? 1 : takes,
-    };
+  decisions(): readonly Decision[] {
+    return decisionsOf(this.set, this.log, this.believed);
   }
 
   /** What the metal truly was. */
@@ -340,16 +385,10 @@ export class Stand {
     const size = tidy(Math.round(this.truth() * 1e5) / 1e5);
     const { wanted } = this.set;
     const [over, under] = [size > wanted.max, size < wanted.min];
-    const crossed = this.crossed ? ({ crossed: true } as const) : {};
-    return { size, landed: this.crossed ? 'past' : !over && !under ? 'in' : over === this.grows() ? 'past' : 'more', ...crossed, ...this.counts() };
+    const spoiled = this.spoiled ? { spoiled: this.spoiled } : {};
+    return { size, landed: this.spoiled ? 'past' : !over && !under ? 'in' : over === this.grows() ? 'past' : 'more', ...spoiled, ...this.counts() };
   }
 }
-
-/** Another line of the thread dial than the first meets the groove less often than it misses it. */
-const BESIDE = 0.6;
-
-/** Whether the half-nuts are closed so that the tool meets its groove. */
-const meets = (asked: StandSet['nuts'], at: Nuts): boolean => at === 'kept' || at === asked || asked === 'any';
 
 /** The same deeds on the same metal. */
 export function played(set: StandSet, deeds: readonly Deed[]): Stand {

@@ -53,9 +53,15 @@ export function say(words: TemplateStringsArray, ...parts: readonly (string | nu
     const part = parts[i];
     if (part === undefined) continue;
     if (Array.isArray(part)) for (const own of part as Sentence) append(out, own);
-    else append(out, typeof part === 'number' ? String(part) : (part as string | Quantity | Figure));
+    else append(out, typeof part === 'number' ? plainly(part) : (part as string | Quantity | Figure));
   }
   return out;
+}
+
+/** A bare number: whole ones as they are, others with the decimals that they have, written behind the mark that the page reads. */
+function plainly(value: number): string | Quantity {
+  const decimals = /^-?\d+\.(\d{1,9})$/.exec(String(value))?.[1]?.length;
+  return decimals === undefined ? String(value) : { is: 'ratio', value, step: Number(`1e-${String(decimals)}`) };
 }
 
 function append(out: (string | Quantity | Figure)[], part: string | Quantity | Figure): void {

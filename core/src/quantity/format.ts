@@ -15,6 +15,17 @@ interface Habit {
   readonly keepZeros?: boolean;
 }
 
+/** What stands before decimals where a person reads them. */
+export type DecimalMark = '.' | ',';
+let mark: DecimalMark = '.';
+
+/** From now on decimals are read behind this mark, as the person before the page is used to; what is typed, stored and exchanged is not touched by it. */
+export const readDecimalsBehind = (to: DecimalMark): void => {
+  mark = to;
+};
+/** The mark as it is read now. */
+export const decimalMark = (): DecimalMark => mark;
+
 const perInch = (value: number) => value / MM_PER_INCH;
 
 const habits: Readonly<Record<QuantityKind, Habit>> = {
@@ -48,6 +59,12 @@ function decimals(step: number): number {
  * Trailing zeros stay when a step is given, since then they mean something.
  */
 export function write(quantity: Quantity, units: Units): Written {
+  const plain = writePlain(quantity, units);
+  return mark === '.' ? plain : { ...plain, text: plain.text.replace('.', mark) };
+}
+
+/** The same with a point before decimals whoever reads it: for files that programs read. */
+export function writePlain(quantity: Quantity, units: Units): Written {
   const habit = habits[quantity.is];
   const inch = units === 'in' ? habit.inch : undefined;
   const value = inch ? inch.of(quantity.value) : quantity.value;

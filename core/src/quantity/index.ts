@@ -20,7 +20,18 @@ export {
   temperature,
   time,
 } from './figure';
-export { write, writeClock, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+export {
+  type DecimalMark,
+  decimalMark,
+  readDecimalsBehind,
+  write,
+  writeClock,
+  writeExact,
+  writeMinutes,
+  writePlain,
+  writeSentence,
+  writeWithUnit,
+} from './format';
 export { figure, type FormulaName, formulaNamed, formulas } from './formulas';
 export { bareDegrees, type Degrees, fahrenheit, parseHeat, parseTemperature, parseTime } from './heat';
 export { LONGEST, MM_PER_INCH, type Parsed, parseLength, readDeviations, readLength, type Units } from './length';

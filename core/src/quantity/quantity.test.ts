@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { say } from './figure';
-import { write, writeExact, writeMinutes, writeSentence, writeWithUnit } from './format';
+import { readDecimalsBehind, write, writeExact, writeMinutes, writePlain, writeSentence, writeWithUnit } from './format';
 import { figure, formulaNamed } from './formulas';
 import { parseLength, readDeviations } from './length';
 import { nearestFraction, readNumber } from './number';
@@ -144,6 +144,29 @@ describe('numbers as they are shown', () => {
     expect(roundTo(1.005, 0.01)).toBe(1.01);
     expect(roundTo(-0.125, 0.01)).toBe(-0.13);
     expect(roundTo(0.158, 0.01)).toBe(0.16);
+  });
+});
+
+describe('where decimals are read behind a comma', () => {
+  beforeAll(() => readDecimalsBehind(','));
+  afterAll(() => readDecimalsBehind('.'));
+
+  it('sizes, bare numbers and sentences have it; what is typed, stored or exchanged keeps its point', () => {
+    expect(write({ is: 'diameter', value: 25.4, step: 0.001 }, 'mm').text).toBe('Ø25,400');
+    expect(write({ is: 'length', value: 19.05 }, 'in').text).toBe(',75');
+    expect(writeSentence(say`${8.1} % of ${{ is: 'length', value: 0.5 }}, ${3} times`, 'mm')).toBe('8,1 % of 0,5 mm, 3 times');
+    expect(writePlain({ is: 'length', value: 0.5 }, 'mm').text).toBe('0.5');
+    expect(writeExact(25.4, 'mm')).toBe('25.4');
+  });
+
+  it('and is read back as the same size, whatever it is', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 900_000 }), (microns) => {
+        const read = parseLength(write({ is: 'length', value: microns / 1000, step: 0.001 }, 'mm').text, 'mm');
+        expect(read.ok && read.value).toBeCloseTo(microns / 1000, 9);
+      }),
+      { numRuns: 200, seed: 4 },
+    );
   });
 });
 

@@ -4,6 +4,7 @@ import { readShopTable, writeShopTable } from '../exchange';
 import { applyEdits } from '../finding';
 import { writeSentence } from '../quantity';
 import { fieldText, withField } from './fields';
+import { gradeOf, holdingGrades, withGrade } from './grades';
 import { midShop, readoutShop } from './otherShops';
 import { shopProblems } from './problems';
 import { startingShop } from './startingShop';
@@ -232,5 +233,46 @@ describe('a table taken in', () => {
 
   it('every table names each of its columns once', () => {
     for (const { fields } of shopTables) expect(new Set(fields.map((f) => f.words)).size).toBe(fields.length);
+  });
+});
+
+describe('numbers that are chosen by a word', () => {
+  const [grip, stiff] = holdingGrades;
+  const holding = (id: string) => {
+    const found = midShop().holdings.find((h) => h.kind === id);
+    if (!found || !grip || !stiff) throw new Error(id);
+    return { found, grip, stiff };
+  };
+  const chosen = (read: ReturnType<typeof withGrade>) => {
+    if (!read.ok) throw new Error('refused');
+    return read.value;
+  };
+
+  it('a four-inch chuck on a bench lathe grips lightly, one of 140 mm as usual, one of 240 mm hard (common practice: the larger the chuck, the harder its jaws)', () => {
+    const words = shops.map(
+      ([, shop]) => shop.holdings.filter((h) => h.kind === 'threeJaw').map((h) => holdingGrades.map((g) => gradeOf(h, g)).join(' '))[0],
+    );
+    expect(words).toEqual(['light slender', 'usual usual', 'hard stiff']);
+  });
+
+  it('a word sets its numbers, and they are assumed no more; the word that stands changes nothing', () => {
+    const { found, ...of } = holding('threeJaw');
+    const hard = chosen(withGrade(found, of.grip, 'hard'));
+    expect(hard).toMatchObject({ newtons: 40_000, lateral: found.lateral });
+    expect(found.assumed).toContain('newtons');
+    expect(hard.assumed ?? []).not.toContain('newtons');
+    const slender = chosen(withGrade(found, of.stiff, 'slender'));
+    expect(slender.lateral).toBeLessThan(found.lateral);
+    expect(slender.angular).toBeLessThan(found.angular);
+    expect(chosen(withGrade(found, of.grip, gradeOf(found, of.grip)))).toBe(found);
+    expect(chosen(withGrade(found, of.grip, 'iron'))).toBe(found);
+  });
+
+  it('a centre has no grip to choose, and what it is in tilt stays', () => {
+    const { found, ...of } = holding('liveCentre');
+    expect(gradeOf(found, of.grip)).toBe('');
+    const stout = chosen(withGrade(found, of.stiff, 'stiff'));
+    expect(stout.lateral).toBe(90_000);
+    expect(stout.angular).toBe(found.angular);
   });
 });

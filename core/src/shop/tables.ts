@@ -21,6 +21,8 @@ export interface ShopField {
   readonly zero?: boolean;
   /** may be less than nothing: how far a gauge is off */
   readonly signed?: boolean;
+  /** a number that is chosen by a word: only seen when it is asked for */
+  readonly behind?: 'grip' | 'stiff';
   /** narrow, wide */
   readonly wide?: number;
 }
@@ -192,11 +194,11 @@ export const shopTables: readonly ShopTable[] = [
       opt('jaw.length', 'jaw length'),
       opt('jaw.reach', 'jaw reach'),
       { key: 'maxSpeed', words: 'most speed', is: 'number', unit: 'rev/min' },
-      { key: 'newtons', words: 'grip', is: 'number', unit: 'N', optional: true },
+      { key: 'newtons', words: 'grip', is: 'number', unit: 'N', optional: true, behind: 'grip' },
       len('trueWithin', 'true within, TIR'),
       { key: 'marks', words: 'marks', is: 'choice', choices: pick({ true: 'yes', false: 'no' }) },
-      { key: 'lateral', words: 'stiff sideways', is: 'number', unit: 'N/mm' },
-      { key: 'angular', words: 'stiff in tilt', is: 'number', unit: 'N mm/rad', wide: 96 },
+      { key: 'lateral', words: 'stiff sideways', is: 'number', unit: 'N/mm', behind: 'stiff' },
+      { key: 'angular', words: 'stiff in tilt', is: 'number', unit: 'N mm/rad', wide: 96, behind: 'stiff' },
       opt('nose', 'nose across, of a centre or collet'),
       opt('body', 'body across, behind it'),
     ],

@@ -93,6 +93,10 @@ export const dialFound = (machine: Machine, reads: 'radius' | 'diameter'): reado
 /** Shares of a division that are set, by the way of the shop. */
 const SHARES: Readonly<Record<string, number>> = { half: 0.5, whole: 1, fifth: 0.2 };
 
+/** What one unit of a dial takes off the size: of a cross dial on radius twice as much. @source common practice @example takesOf(midShop().machines[0], 'carriage') // 1 */
+export const takesOf = (machine: Machine | undefined, axis: keyof Machine['dials']): number =>
+  axis !== 'cross' || machine?.dials.cross?.reads === 'diameter' ? 1 : 2;
+
 /** The share of a division that is set, by the way of the shop; half where nothing is said. */
 export const dialShare = (way: string | undefined): number => SHARES[way ?? ''] ?? 0.5;
 
@@ -113,7 +117,7 @@ export function sizingWith(wanted: Limits, entries: readonly Entry[], at: Advise
   return {
     wanted,
     events: eventsOf(entries, at),
-    takes: at.takes ?? (axis !== 'cross' || dial?.reads === 'diameter' ? 1 : 2),
+    takes: at.takes ?? takesOf(at.machine, axis),
     ...(at.kind !== undefined && { kind: at.kind }),
     ...(at.kind === 'thread' && { most: practice.threadPass }),
     division: mmOf(dial?.division, 0.02),

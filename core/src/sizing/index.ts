@@ -1,5 +1,5 @@
 export { sizeAdvice } from './advice';
-export { advise, adviseWith, type AdviseWith, dialFound, dialShare, gaugeAsked, lengthDial, sizingWith } from './advise';
+export { advise, adviseWith, type AdviseWith, dialFound, dialShare, gaugeAsked, lengthDial, sizingWith, takesOf } from './advise';
 export { beliefOf, type Event, type SizedKind, type Sizing, towardsOf } from './belief';
 export { dialSaid } from './dialSaid';
 export { comesOff, sizeAfter, sizeNow } from './estimate';

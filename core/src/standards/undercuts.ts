@@ -3,6 +3,8 @@ import type { LookedUp } from './fits';
 import { nutUndercuts, shoulderUndercuts, threadUndercuts } from './undercuts.table';
 
 export interface ThreadUndercut {
+  /** of the row of the table, mm: its own, or the next coarser one */
+  readonly pitch: number;
   /** at the bottom, mm */
   readonly width: number;
   /** with its flanks, up to where the full thread may end, mm */
@@ -21,14 +23,16 @@ export interface ThreadUndercut {
 export function threadUndercut(pitch: number, form: 'A' | 'B' = 'A'): ThreadUndercut | undefined {
   const row = threadUndercuts.find(([p]) => atLeast(p, pitch, PLACE));
   if (!row) return undefined;
-  const [, x1, x2, , under, g1A, g2A, g1B, g2B, radius] = row;
-  return form === 'A' ? { width: g1A, overall: g2A, under, radius, runOut: x1 } : { width: g1B, overall: g2B, under, radius, runOut: x2 };
+  const [of, x1, x2, , under, g1A, g2A, g1B, g2B, radius] = row;
+  return form === 'A'
+    ? { pitch: of, width: g1A, overall: g2A, under, radius, runOut: x1 }
+    : { pitch: of, width: g1B, overall: g2B, under, radius, runOut: x2 };
 }
 
 /** Undercut at the bottom of a nut thread, form C. @source DIN 76-1 internal, from memory, medium confidence */
 export function nutUndercut(pitch: number): ThreadUndercut | undefined {
   const row = nutUndercuts.find(([p]) => atLeast(p, pitch, PLACE));
-  return row && { width: row[3], overall: row[4], under: row[2], radius: null, runOut: row[1] };
+  return row && { pitch: row[0], width: row[3], overall: row[4], under: row[2], radius: null, runOut: row[1] };
 }
 
 export interface ShoulderUndercut {

@@ -1,6 +1,7 @@
 /* npm run bench [-- room ...]: what the app costs in time and size, room by room. Aims stand beside; nothing fails here. */
 import { readDrawing } from '@obra/core/drawing';
 import { serve } from '../harness';
+import { coldBesideBare } from './bare';
 import { cutting } from './cutting';
 import { drawing } from './drawing';
 import { filmFrames } from './film';
@@ -10,23 +11,23 @@ import { kinds } from './kinds';
 import { ladders } from './ladders';
 import { lengthsSet } from './lengths';
 import { outsideLathes } from './outside';
-import { coldStart, dragging, handbook, typing } from './page';
+import { dragging, handbook, typing } from './page';
 import { judge, plans, routes } from './planner';
 import { compareMachine } from './report';
 import { longShaft } from './shafts';
+import { memoryOfRounds } from './rounds';
+import { tenThousand } from './searched';
 import { sizing } from './sizing';
 import { standards } from './standards';
 
-async function page(): Promise<void> {
-  const server = await serve({ demo: true });
-  await coldStart(server.url);
-  await handbook(server.url);
-  await typing(server.url);
-  await dragging(server.url);
-  await filmFrames(server.url);
-  await manyJobs(server.url);
-  await server.stop();
-}
+/** Measures of the page as it is served, one after the other. */
+const served =
+  (...measures: readonly ((url: string) => Promise<void>)[]) =>
+  async (): Promise<void> => {
+    const server = await serve({ demo: true });
+    for (const measure of measures) await measure(server.url);
+    await server.stop();
+  };
 
 const rooms: Readonly<Record<string, () => void | Promise<void>>> = {
   drawing,
@@ -39,7 +40,10 @@ const rooms: Readonly<Record<string, () => void | Promise<void>>> = {
     routes();
     judge(Number(process.env['JUDGED'] ?? 500));
   },
-  page,
+  cold: served(coldBesideBare),
+  page: served(handbook, typing, dragging, filmFrames),
+  many: served(manyJobs, tenThousand),
+  rounds: served(memoryOfRounds),
   sizing: () => {
     sizing(2000);
     outsideLathes(1000);

@@ -1,25 +1,20 @@
 import '../shell/shell.css';
-import { Component, lazy, type ReactNode, Suspense } from 'react';
+import { Component, type ReactNode, Suspense, useState } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { SWRConfig } from 'swr';
 import { Finder } from '../shell/Finder';
 import { KeysProvider } from '../shell/keys';
 import { AnyFile } from './AnyFile';
-import { part } from './part';
+import { type Page, pages } from './pages';
 import { Says } from '../shell/says';
 import { StorageClosed } from '../shell/StorageClosed';
 import { UnitsProvider } from '../shell/units';
 
-const Opening = lazy(() => part(() => import('../pages/Opening')).then((m) => ({ default: m.Opening })));
-const DialQuestion = lazy(() => part(() => import('../pages/DialQuestion/index')).then((m) => ({ default: m.DialQuestion })));
-const Jobs = lazy(() => part(() => import('../pages/Jobs/index')).then((m) => ({ default: m.Jobs })));
-const Handbook = lazy(() => part(() => import('../pages/Handbook')).then((m) => ({ default: m.Handbook })));
-const Shop = lazy(() => part(() => import('../pages/Shop')).then((m) => ({ default: m.Shop })));
-const Practice = lazy(() => part(() => import('../pages/Practice')).then((m) => ({ default: m.Practice })));
-const Logbook = lazy(() => part(() => import('../pages/Logbook')).then((m) => ({ default: m.Logbook })));
-const Guide = lazy(() => part(() => import('../pages/Guide')).then((m) => ({ default: m.Guide })));
-const Pack = lazy(() => part(() => import('../pages/Pack')).then((m) => ({ default: m.Pack })));
-const JobPage = lazy(() => part(() => import('../pages/Job')).then((m) => ({ default: m.JobPage })));
+/** A page as it is there; one that is not yet is waited for. */
+function Of({ page }: { readonly page: Page }) {
+  const [Shown] = useState(() => page.ready() ?? page.Lazy);
+  return <Shown />;
+}
 
 /** What was read stays until it is changed here; one answer is the other only where it is the same object: comparing whole jobs and plans costs more than drawing them. */
 const answers = { revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false, compare: Object.is };
@@ -35,27 +30,27 @@ export function App() {
               <Kept>
                 <Suspense fallback={null}>
                   <Routes>
-                    <Route path="/" element={<Opening />} />
-                    <Route path="/dial" element={<DialQuestion />} />
-                    <Route path="/jobs" element={<Jobs />} />
+                    <Route path="/" element={<Of key="Opening" page={pages.Opening} />} />
+                    <Route path="/dial" element={<Of key="DialQuestion" page={pages.DialQuestion} />} />
+                    <Route path="/jobs" element={<Of key="Jobs" page={pages.Jobs} />} />
                     <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
-                    <Route path="/jobs/:id/pack" element={<Pack />} />
-                    <Route path="/jobs/:id/:stage" element={<JobPage />} />
+                    <Route path="/jobs/:id/pack" element={<Of key="Pack" page={pages.Pack} />} />
+                    <Route path="/jobs/:id/:stage" element={<Of key="JobPage" page={pages.JobPage} />} />
                     <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
-                    <Route path="/shop/:list" element={<Shop />} />
-                    <Route path="/handbook" element={<Handbook />} />
-                    <Route path="/handbook/:id" element={<Handbook />} />
-                    <Route path="/practice" element={<Practice />} />
-                    <Route path="/practice/:id" element={<Practice />} />
-                    <Route path="/guide" element={<Guide />} />
-                    <Route path="/logbook" element={<Logbook />} />
+                    <Route path="/shop/:list" element={<Of key="Shop" page={pages.Shop} />} />
+                    <Route path="/handbook" element={<Of key="Handbook" page={pages.Handbook} />} />
+                    <Route path="/handbook/:id" element={<Of key="Handbook" page={pages.Handbook} />} />
+                    <Route path="/practice" element={<Of key="Practice" page={pages.Practice} />} />
+                    <Route path="/practice/:id" element={<Of key="Practice" page={pages.Practice} />} />
+                    <Route path="/guide" element={<Of key="Guide" page={pages.Guide} />} />
+                    <Route path="/logbook" element={<Of key="Logbook" page={pages.Logbook} />} />
                     <Route path="*" element={<Navigate to="/" replace />} />
                   </Routes>
                 </Suspense>
                 <Finder />
               </Kept>
               <Says />
-            </AnyFile>{' '}
+            </AnyFile>
           </BrowserRouter>
         </KeysProvider>
       </UnitsProvider>

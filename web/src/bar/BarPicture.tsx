@@ -213,7 +213,7 @@ function Picture(props: PictureProps) {
           />
         </>
       ) : held ? (
-        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={centred(setup)} />
+        <HeldEnds map={map} turned={turned} part={part} stockTop={gripRadius} centre={centred(setup)} width={width} />
       ) : (
         <>
           <Balloon x={map.x(viewEnds(props, held).from) - 26} y={map.axis} letter="B" />

@@ -3,6 +3,7 @@ import { thingOf } from '@obra/core/ref';
 import type { Mapping } from './mapping';
 import { type PickCell, picked } from './picked';
 import { rowNumber } from './rowNumber';
+import { edgeToA, edgeToB } from '../words/places';
 
 /** Edges of the outside as they are seen: where it steps, and where its chamfers begin. */
 export function Shoulders({ part, map }: { readonly part: Part; readonly map: Mapping }) {
@@ -84,8 +85,8 @@ export function Hits({ part, map, pick }: { readonly part: Part; readonly map: M
   const corners = part.features
     .filter((f) => f.side === 'outside')
     .flatMap((f) => [
-      { id: `${f.id}.near`, z: f.near, r: f.nearDiameter.nominal / 2, says: 'edge to A' },
-      { id: `${f.id}.far`, z: f.far, r: f.farDiameter.nominal / 2, says: 'edge to B' },
+      { id: `${f.id}.near`, z: f.near, r: f.nearDiameter.nominal / 2, says: edgeToA },
+      { id: `${f.id}.far`, z: f.far, r: f.farDiameter.nominal / 2, says: edgeToB },
     ]);
   return (
     <g>

@@ -8,6 +8,7 @@ import type { Setup } from '@obra/core/settings';
 import { MarkShape } from '../slate';
 import type { Mapping } from './mapping';
 import type { PictureProps } from './props';
+import { runsOutside } from './runs';
 import { Balloon } from './shapes';
 
 /** A balloon's width and the gap beside it, px. */
@@ -84,14 +85,16 @@ export function BentLine({
   const drawn = factor * map.scale;
   const at = map.x(view(bent.at));
   const [, own] = bent.line.reduce((best, p) => (Math.abs(p[0] - bent.at) < Math.abs(best[0] - bent.at) ? p : best));
+  const runs = runsOutside(
+    bent.line.map(([z, y]) => [view(z), y]),
+    map.breaks,
+  ).map((run) => run.map(([u, y]) => `${map.x(u).toFixed(1)} ${(map.axis - drawn * y).toFixed(1)}`));
+  // between two runs stands what the break lines leave out
+  const left = runs.slice(1).map((run, i) => `M${runs[i]?.at(-1) ?? ''}L${run[0] ?? ''}`);
   return (
     <g data-testid="bent">
-      <path
-        d={bent.line.map(([z, y], i) => `${i === 0 ? 'M' : 'L'}${map.x(view(z)).toFixed(1)} ${(map.axis - drawn * y).toFixed(1)}`).join('')}
-        fill="none"
-        stroke="var(--blue)"
-        strokeWidth={2}
-      />
+      <path d={runs.map((run) => `M${run.join('L')}`).join('')} fill="none" stroke="var(--blue)" strokeWidth={2} />
+      {left.length > 0 && <path d={left.join('')} fill="none" stroke="var(--blue)" strokeWidth={1} strokeDasharray="2 3" />}
       <circle cx={at} cy={map.axis - drawn * own} r={4} fill="var(--blue)" />
       <text
         className="bent"
@@ -145,26 +148,35 @@ export function HoldLengths({
   );
 }
 
+/** So wide is what is said of the zero, px. */
+const SAID = 90;
+
 export function HeldEnds({
   map,
   turned,
   part,
   stockTop,
   centre,
+  width,
 }: {
   readonly map: Mapping;
   readonly turned: boolean;
   readonly part: Part;
   readonly stockTop: number;
   readonly centre: boolean;
+  readonly width: number;
 }) {
   const y = Math.max(14, map.y(stockTop) - 20);
+  const x = map.x(0) + 32;
+  // where the page is narrow it stands at its edge, over the metal
+  const room = x + SAID < width;
   return (
     <g>
       <Balloon x={map.x(0) + 16} y={centre ? y : map.axis - 16} letter={turned ? 'B' : 'A'} />
       <text
-        x={map.x(0) + 32}
-        y={(centre ? y : map.axis - 16) + 4}
+        x={room ? x : width - 6}
+        y={room ? (centre ? y : map.axis - 16) + 4 : 14}
+        textAnchor={room ? 'start' : 'end'}
         style={{ fontFamily: 'var(--text)', fontWeight: 700 }}>{`zero: face ${turned ? 'B' : 'A'}`}</text>
       <Balloon x={map.x(-part.length)} y={y} letter={turned ? 'A' : 'B'} />
     </g>

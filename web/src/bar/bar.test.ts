@@ -4,6 +4,7 @@ import { endsShown } from './ends';
 import { mapping, type View } from './mapping';
 import fc from 'fast-check';
 import { place, widthOf } from './placeLabels';
+import { runsOutside } from './runs';
 
 const view = (length: number, diameter: number, more: Partial<View> = {}): View => ({
   from: -length,
@@ -52,6 +53,41 @@ describe('the picture of the bar', () => {
     const map = mapping(view(900, 12));
     const xs = Array.from({ length: 901 }, (_, i) => map.x(-900 + i));
     expect(xs.every((x, i) => i === 0 || x >= (xs[i - 1] ?? 0) - 1e-9)).toBe(true);
+  });
+});
+
+describe('a line along the bar', () => {
+  const bend = Array.from({ length: 41 }, (_, i) => [-10 * i, (10 * i) ** 2 / 1000] as const);
+  const breaks = [{ from: -305, to: -105, diameter: 20 }];
+  it.each([
+    ['from the right', bend],
+    ['from the left', bend.toReversed()],
+  ])('%s is drawn in two runs beside a break, each ending in the line there, and what is left out is left out', (_, line) => {
+    const [left, right, ...more] = runsOutside(line, breaks);
+    expect(more).toEqual([]);
+    expect([left?.[0], right?.at(-1)]).toEqual([
+      [-400, 160],
+      [-0, 0],
+    ]);
+    // chords of a parabola lie over it by at most an eighth of its bend: 0.025 here
+    expect(left?.at(-1)?.[0]).toBe(-305);
+    expect(left?.at(-1)?.[1]).toBeCloseTo(93.05, 1);
+    expect(right?.[0]?.[0]).toBe(-105);
+    expect(right?.[0]?.[1]).toBeCloseTo(11.05, 1);
+    const map = mapping(view(400, 12, { width: 600, stretches: [{ from: -400, to: 0, diameter: 12 }] }));
+    const [cut] = map.breaks;
+    if (!cut) throw new Error('not shortened');
+    const [a, b] = runsOutside(line, map.breaks);
+    expect(map.x(a?.at(-1)?.[0] ?? NaN)).toBeCloseTo(map.x(b?.[0]?.[0] ?? NaN), 9);
+    // in each run the picture has the slope of the line, to its scale: nothing is squeezed
+    for (const run of [a, b])
+      for (const [i, [u]] of (run ?? []).entries())
+        if (i > 0) expect(map.x(u) - map.x(run?.[i - 1]?.[0] ?? NaN)).toBeCloseTo(map.scale * (u - (run?.[i - 1]?.[0] ?? NaN)), 6);
+  });
+
+  it('without breaks is one run as it is; of one point nothing is drawn', () => {
+    expect(runsOutside(bend.toReversed(), [])).toEqual([bend.toReversed()]);
+    expect(runsOutside(bend.slice(0, 1), [])).toEqual([]);
   });
 });
 

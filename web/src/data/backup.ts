@@ -4,6 +4,7 @@ import { now } from './ids';
 import { allJobs, createJob, loadJob } from './jobs';
 import { noteBackup } from './persist';
 import { takePhotos } from './photos';
+import { attempts, takeAttempts } from './practised';
 import { loadShop, saveShop } from './shopStore';
 import { wholeLog } from './wholeLog';
 
@@ -15,7 +16,7 @@ export async function everything(): Promise<readonly Kept[]> {
 /** The whole of this browser as the text of one file; when it was taken is noted. */
 export async function backedUp(): Promise<string> {
   const all = await everything();
-  const text = writeBackup(now(), all, await loadShop());
+  const text = writeBackup(now(), all, await loadShop(), await attempts());
   await noteBackup(
     now(),
     all.reduce((sum, k) => sum + k.log.length, 0),
@@ -35,4 +36,5 @@ export async function restore(of: Restore): Promise<void> {
   for (const { job, raws } of of.unread) await keepUnread(job, raws);
   for (const { id, job } of of.jobs) if (!(await loadJob(id))) await createJob(job, [], id);
   if (of.shops.length > 0) await saveShop((now) => of.shops.reduce((so, other) => uniteShops(so, other).both, now));
+  await takeAttempts(of.practised);
 }

@@ -27,5 +27,10 @@ export const fillOf = (state: unknown): Fill | undefined => {
   return parsed.success ? parsed.data.fill : undefined;
 };
 
+/** A cell that the cursor goes to when the drawing opens, once. */
+const Cursor = z.object({ cursor: z.string().max(120) });
+export const cursorOf = (state: unknown): string | undefined => Cursor.safeParse(state).data?.cursor;
+export const cursorState = (cell: string) => ({ cursor: cell });
+
 export const fillState = (cell: CellOfJob, text: string, units: Units) =>
   ({ fill: { list: cell.list, row: cell.row, text, units } }) satisfies { fill: Fill };

@@ -24,22 +24,22 @@ const Practised = z.strictObject({
 });
 export type Practised = Omit<z.infer<typeof Practised>, 'deeds'> & { readonly deeds?: readonly Deed[] | undefined };
 
-/** What stands in storage, what reads of it. */
-async function load(): Promise<readonly Practised[]> {
+/** What was practised in this browser, as far as it reads, the last first. */
+export async function attempts(): Promise<readonly Practised[]> {
   const all = z.array(z.unknown()).safeParse(await read(KEY));
   return all.success ? all.data.flatMap((one) => Practised.safeParse(one).data ?? []) : [];
 }
 
 /** What was practised in this browser, the last first; never among the records of the shop. Storage that refuses costs only this. */
 export function usePractised(): { readonly done: readonly Practised[]; readonly keep: (one: Practised) => void } {
-  const { data = [], mutate } = useSWR(KEY, load);
+  const { data = [], mutate } = useSWR(KEY, attempts);
   return {
     done: data,
     keep: (one) =>
       void mutate(
         async () =>
           alone(KEY, async () => {
-            const next = [one, ...(await load())].slice(0, MOST);
+            const next = [one, ...(await attempts())].slice(0, MOST);
             await write(KEY, next).catch(() => undefined);
             return next;
           }),
@@ -47,3 +47,12 @@ export function usePractised(): { readonly done: readonly Practised[]; readonly 
       ),
   };
 }
+
+/** Attempts of a backup beside those that are here, the last first; what is none is left out. */
+export const takeAttempts = (raws: readonly unknown[]): Promise<void> =>
+  alone(KEY, async () => {
+    const came = raws.flatMap((raw) => Practised.safeParse(raw).data ?? []);
+    if (came.length === 0) return;
+    const all = [...(await attempts()), ...came].toSorted((a, b) => b.at.localeCompare(a.at));
+    await write(KEY, all.slice(0, MOST));
+  });

@@ -2,15 +2,14 @@ import { parseJobText } from '@obra/core/document';
 import { type Units, writeSentence } from '@obra/core/quantity';
 import { importJob, type Imported } from './jobs';
 import { Unwritable } from './unwritable';
+import { nothingLost } from '../words/refused';
 
 /** A job file, its photographs with it, is far smaller than this, bytes. */
 const TOO_LARGE = 40_000_000;
 
 /** Why something was not stored, in a sentence. */
 export const notStored = (cause: unknown, units: Units): string =>
-  cause instanceof Unwritable
-    ? `It was not stored: ${writeSentence(cause.says, units)}. Nothing was changed.`
-    : 'This browser did not store it (storage full or blocked). Nothing that was stored is lost.';
+  cause instanceof Unwritable ? `It was not stored: ${writeSentence(cause.says, units)}. Nothing was changed.` : nothingLost;
 
 /** Takes in a job file. Says what came of it, and which job it is now; without one nothing was changed. */
 export async function takeJob(file: File, units: Units): Promise<{ readonly says: string; readonly id?: string }> {

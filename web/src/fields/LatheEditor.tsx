@@ -74,7 +74,7 @@ export function LatheEditor({ machine, onSave, onClose }: Props) {
           <FormField id="lathe-name" label="Name" className="" of={register('name')} error={errors.name} />
           <FormField id="lathe-speeds" label="Speeds, rev/min" of={register('speeds')} error={errors.speeds} />
           <FormField id="lathe-feeds" label="Feeds, mm/rev (empty: by hand)" of={register('feeds')} error={errors.feeds} />
-          <div className="d-flex gap-2">
+          <div className="d-grid gap-2" style={{ gridTemplateColumns: '132px minmax(0, 1fr) 92px minmax(0, 1fr)' }}>
             <Form.Group controlId="lathe-reads">
               <Form.Label className="m-0">Cross dial reads</Form.Label>
               <Form.Select {...register('reads')}>

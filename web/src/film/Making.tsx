@@ -9,6 +9,8 @@ import { pictureFile } from '../bar';
 import { useKeys } from '../shell/keys';
 import { beginsOf, type Moment, momentAt, touchTimes } from './moments';
 import { type Canvas, Painter } from './paint';
+import { solidOrSection } from '../words/keys';
+import { theTailstock } from '../words/places';
 
 // the solid comes when somebody wants to see it
 const FilmSolid = lazy(() => import('./FilmSolid').then((m) => ({ default: m.FilmSolid })));
@@ -33,7 +35,7 @@ const standing: Readonly<Record<string, string>> = {
   jaws: 'the jaws',
   chuck: 'the chuck',
   centre: 'the centre',
-  tailstock: 'the tailstock',
+  tailstock: theTailstock,
   steady: 'the steady',
   part: 'the work',
   bar: 'the bar',
@@ -194,7 +196,7 @@ export function Making({ film, units, height, from, onStep, onStill, onClose }: 
   useKeys('picture', {
     // a button that has the focus is pressed by it
     space: { says: 'play the making, or stop it', act: (e) => (e.target instanceof HTMLButtonElement ? false : play()) },
-    v: { says: 'the solid, or the section', act: () => setSolid(!solid) },
+    v: { says: solidOrSection, act: () => setSolid(!solid) },
     escape: { says: 'leave the film', act: onClose },
   });
   const still = (as: 'svg' | 'png') => {

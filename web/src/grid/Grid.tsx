@@ -6,7 +6,7 @@ import { Columns3, X } from 'lucide-react';
 import { type ReactNode, type RefObject, useMemo, useRef, useState } from 'react';
 import { Button, Dropdown, Form } from 'react-bootstrap';
 import { useSteady } from '../shell/useSteady';
-import { byValue, charsOf, type Column, type Filter, passes, wordsIn } from './columns';
+import { byValue, charsOf, type Column, type Filter, headOf, passes, wordsIn } from './columns';
 import { features } from './features';
 import { GridHead } from './GridHead';
 import { GridRow, type GridRowProps } from './GridRow';
@@ -16,6 +16,7 @@ import type { MovableRows } from './MovableRows';
 import { useBlocks } from './useBlocks';
 import { useFound } from './useFound';
 import { useKeptColumns } from './useKeptColumns';
+import { showAll } from '../words/pressed';
 
 export interface GridProps<T extends object> {
   /** what the table is called, to a screen reader too; its find cell and its columns are kept under it */
@@ -58,7 +59,7 @@ export function Grid<T extends object>(props: GridProps<T>) {
   const [asked, setAsked] = useState('');
   const [sorting, setSorting] = useState<SortingState>([]);
   const [filters, setFilters] = useState<ColumnFiltersState>([]);
-  const [kept, setKept] = useKeptColumns(words);
+  const [kept, setKept, asMade] = useKeptColumns(words, columns);
   // by cell; those of a line that is taken out come back with it
   const [drafts, setDrafts] = useState<ReadonlyMap<string, Draft>>(new Map());
   // a line that is typed in stays where it is until it is sorted or filtered again
@@ -205,12 +206,12 @@ export function Grid<T extends object>(props: GridProps<T>) {
                         setKept({ ...kept, hidden: kept.hidden.includes(c.key) ? kept.hidden.filter((k) => k !== c.key) : [...kept.hidden, c.key] })
                       }
                     />
-                    {c.words}
+                    {headOf(c)}
                   </label>
                 ))}
             </div>
             <Dropdown.Divider />
-            <Dropdown.Item as="button" onClick={() => setKept({ order: [], hidden: [] })}>
+            <Dropdown.Item as="button" onClick={() => setKept(asMade)}>
               all of them, as they were
             </Dropdown.Item>
           </Dropdown.Menu>
@@ -222,7 +223,7 @@ export function Grid<T extends object>(props: GridProps<T>) {
           {asked.trim() === '' ? `No ${one} passes these filters.` : `Nothing here has “${asked.trim()}” in it.`}{' '}
           {filters.length > 0 && (
             <Button variant="link" onClick={() => setFilters([])}>
-              show all
+              {showAll}
             </Button>
           )}
         </p>

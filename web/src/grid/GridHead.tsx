@@ -3,6 +3,7 @@ import { type CSSProperties, type KeyboardEvent, type Ref, useEffect, useRef, us
 import { Form, Overlay } from 'react-bootstrap';
 import { giveBack } from '../shell/giveBack';
 import { type Column, type Filter, headOf, valuesOf } from './columns';
+import { showAll } from '../words/pressed';
 
 interface Props<T> {
   readonly column: Column<T>;
@@ -134,7 +135,7 @@ function Menu<T>({ column, lines, filter, onSort, onFilter, onHide, onMove, clos
             />
           </div>
         )}
-        {filter && item('show all', () => onFilter(undefined))}
+        {filter && item(showAll, () => onFilter(undefined))}
         {(!column.stays || onMove) && <hr className="dropdown-divider" />}
         {!column.stays && item('hide this column', onHide)}
         {onMove && item('move it to the left', () => onMove(-1))}

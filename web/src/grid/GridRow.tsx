@@ -5,6 +5,7 @@ import type { useMovable } from '../shell/sortable';
 import { type Column, wordsIn } from './columns';
 import { type CellActs, GridCell } from './GridCell';
 import type { Draft } from './lay';
+import { dragToMove } from '../words/pressed';
 
 export interface GridRowProps<T> {
   readonly line: T;
@@ -65,7 +66,7 @@ export function GridRow<T>({ line, id, at, name, columns, units, chosen, corner,
           <td className="acts noprint">
             {last}
             {move && (
-              <button type="button" {...move.grip} className="grid-grip" aria-label={`move ${name}`} title="drag to move">
+              <button type="button" {...move.grip} className="grid-grip" aria-label={`move ${name}`} title={dragToMove}>
                 <GripVertical size={16} aria-hidden />
               </button>
             )}

@@ -24,6 +24,8 @@ export interface Column<T> {
   readonly list?: true;
   /** cannot be hidden */
   readonly stays?: true;
+  /** hidden until it is asked for */
+  readonly folded?: true;
   /** a picture: not sorted, filtered or chosen */
   readonly picture?: true;
   /** false: not on the printed sheet */

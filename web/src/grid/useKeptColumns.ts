@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { kept } from '../data/local';
 
 interface Columns {
@@ -6,25 +6,29 @@ interface Columns {
   readonly hidden: readonly string[];
 }
 
-const none: Columns = { order: [], hidden: [] };
-
-function read(of: string): Columns {
+/** What was kept of a table; nothing where nothing was, or it cannot be read. */
+function read(of: string): Columns | undefined {
   try {
-    const raw = JSON.parse(kept.get(`columns/${of}`) ?? '{}') as Partial<Record<keyof Columns, unknown>>;
+    const raw = JSON.parse(kept.get(`columns/${of}`) ?? 'null') as Partial<Record<keyof Columns, unknown>> | null;
     const words = (list: unknown) => (Array.isArray(list) ? list.filter((one) => typeof one === 'string') : []);
-    return { order: words(raw.order), hidden: words(raw.hidden) };
+    return raw ? { order: words(raw.order), hidden: words(raw.hidden) } : undefined;
   } catch {
-    return none;
+    return undefined;
   }
 }
 
-/** Which columns a table hides and how they are ordered: of this browser, not of the data. */
-export function useKeptColumns(of: string) {
-  const [columns, setColumns] = useState(() => read(of));
+/** Which columns a table hides and how they are ordered, and how they are before anybody changed that: of this browser, not of the data. */
+export function useKeptColumns(of: string, columns: readonly { readonly key: string; readonly folded?: true }[]) {
+  const asMade = useMemo((): Columns => ({ order: [], hidden: columns.flatMap((c) => (c.folded ? [c.key] : [])) }), [columns]);
+  const [chosen, setChosen] = useState(() => read(of));
   const set = (next: Columns) => {
-    setColumns(next);
-    if (next.order.length === 0 && next.hidden.length === 0) kept.remove(`columns/${of}`);
-    else kept.set(`columns/${of}`, JSON.stringify(next));
+    if (next === asMade) {
+      setChosen(undefined);
+      kept.remove(`columns/${of}`);
+      return;
+    }
+    setChosen(next);
+    kept.set(`columns/${of}`, JSON.stringify(next));
   };
-  return [columns, set] as const;
+  return [chosen ?? asMade, set, asMade] as const;
 }

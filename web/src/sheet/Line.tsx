@@ -5,6 +5,7 @@ import type { KeyboardEvent, ReactNode } from 'react';
 import { Stamp } from '../small';
 import type { useMovable } from '../shell/sortable';
 import { FigureNumber, Said } from '../slate';
+import { dragToMove } from '../words/pressed';
 
 /** Where the sizes of an operation come from. */
 export const FROM_PLAN = 'from the drawing, the bar and what is left for the step after it';
@@ -52,7 +53,7 @@ export function Line({ step, n, turned, part, units, chosen, onChoose, onMove, m
       })}>
       <td className="n">
         {move ? (
-          <button type="button" {...move.grip} aria-label={`step ${String(n)}`} title="drag to move" onClick={(e) => e.stopPropagation()}>
+          <button type="button" {...move.grip} aria-label={`step ${String(n)}`} title={dragToMove} onClick={(e) => e.stopPropagation()}>
             {n}
           </button>
         ) : (

@@ -8,3 +8,4 @@ export { SizeLimits } from './SizeLimits';
 export { type Drawn, sizeAbout, sizeBetween, sizeName, sizeNominal, sizeWord } from './sizes';
 export { moveTo } from './moveTo';
 export { FROM_PLAN } from './Line';
+export { holdingsOf, nameIn, toHand } from './toHand';

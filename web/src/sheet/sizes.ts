@@ -2,6 +2,7 @@ import type { Drawing } from '@obra/core/document';
 import { type Characteristic, detailWords, type Part } from '@obra/core/drawing';
 import { type Quantity, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { thingOf } from '@obra/core/ref';
+import { concentricTo, endA, endB, parallelTo, runsTrueTo, squareTo } from '../words/places';
 
 /** A drawing as it is typed, and as it was read. */
 export interface Drawn {
@@ -30,13 +31,7 @@ export function sizeBetween(size: Characteristic, units: Units, job: Units): str
 /** What kind of number a size is. */
 export const quantityOf = ({ is }: Characteristic) => (is === 'angle' ? 'angle' : is === 'finish' ? 'roughness' : 'length');
 
-const relations = {
-  concentric: 'concentric to',
-  runout: 'runs true to',
-  square: 'square to',
-  parallel: 'parallel to',
-  distance: 'distance from',
-} as const;
+const relations = { concentric: concentricTo, runout: runsTrueTo, square: squareTo, parallel: parallelTo, distance: 'distance from' } as const;
 
 /** The nominal that stands in the name of a size, where one does. */
 export function sizeNominal(size: Characteristic): Quantity | undefined {
@@ -52,7 +47,7 @@ export const sizeWord = (size: Characteristic): string => (size.is === 'finish' 
 export function sizeName(of: Drawn, size: Characteristic, units: Units): string {
   if (size.relation) {
     const { to } = size.relation;
-    const ends: Readonly<Record<string, string>> = { axis: 'the centre line', right: 'end A', left: 'end B' };
+    const ends: Readonly<Record<string, string>> = { axis: 'the centre line', right: endA, left: endB };
     return `${relations[size.relation.kind]} ${ends[to] ?? whereOf(of, thingOf(to))}`;
   }
   if (size.is === 'thread') return size.text ?? '';

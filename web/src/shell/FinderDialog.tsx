@@ -11,6 +11,7 @@ import { KeyList } from './KeyList';
 import { offersNow } from './offers';
 import { Finding } from './search';
 import { useUnits } from './units';
+import { dialNow, typePart, wordsInLine, wordsOfTrade } from '../words/titles';
 
 type Group = 'here' | 'lately' | 'jobs' | 'pages' | 'handbook' | 'words';
 
@@ -45,7 +46,7 @@ async function answersTo(text: string, units: Units) {
   const title = calculators.find((c) => c.id === place?.calculator)?.title ?? '';
   return {
     text,
-    results: [...(word ? [{ says: [`${word.word}: ${word.says}`], source: 'words of the trade' }] : []), ...lookUp(text, units)],
+    results: [...(word ? [{ says: [`${word.word}: ${word.says}`], source: wordsInLine }] : []), ...lookUp(text, units)],
     place: place && {
       to: `/handbook/${place.calculator}?${new URLSearchParams({ d: place.d, ...(units === 'in' && { u: 'in' }) }).toString()}`,
       says: `${title}, ${place.d}`,
@@ -62,14 +63,14 @@ async function answersTo(text: string, units: Units) {
 }
 
 const pages: readonly Place[] = [
-  { to: '/', says: 'Type a part on one line', group: 'pages' },
-  { to: '/dial', says: 'What do I dial now?', group: 'pages' },
+  { to: '/', says: typePart, group: 'pages' },
+  { to: '/dial', says: dialNow, group: 'pages' },
   { to: '/jobs', says: 'Jobs', group: 'pages' },
   ...shopTables.map((t) => ({ to: `/shop/${t.list}`, says: `Shop: ${t.words}`, group: 'pages' as const })),
   { to: '/shop/ways', says: 'Shop: ways of working', group: 'pages' },
   { to: '/handbook', says: 'Handbook', group: 'pages' },
   { to: '/practice', says: 'Practice, never used a lathe', group: 'pages' },
-  { to: '/practice/words', says: 'Words of the trade', group: 'pages' },
+  { to: '/practice/words', says: wordsOfTrade, group: 'pages' },
   { to: '/logbook', says: 'Logbook, backup', group: 'pages' },
   { to: '/guide', says: 'Guide: three jobs from a sketch to the box', group: 'pages', words: 'help how to begin manual' },
 ];

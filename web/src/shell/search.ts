@@ -20,14 +20,20 @@ export class Finding<T> {
     this.texts = lines.map((line) => words(line).toLowerCase());
     this.index = new MiniSearch({ fields: ['words'], tokenize: tokens, searchOptions: { prefix: true, fuzzy: FUZZY, combineWith: 'AND' } });
   }
+  /** Takes so many more lines into the index of words that are nearly so, all that are left where nothing is said; whether more are left. */
+  prepare(count = Infinity): boolean {
+    const from = this.index.documentCount;
+    this.index.addAll(this.texts.slice(from, from + count).map((words, i) => ({ id: from + i, words })));
+    return this.index.documentCount < this.texts.length;
+  }
   /** The lines found in their own order, those by nearly these words by how near they are; nothing asked finds all. */
   find(asked: string): { readonly lines: readonly T[]; readonly nearly: boolean } {
     const wanted = tokens(asked);
     if (wanted.length === 0) return { lines: this.lines, nearly: false };
     const exact = this.lines.filter((_, i) => wanted.every((w) => this.texts[i]?.includes(w)));
     if (exact.length > 0 || this.lines.length === 0) return { lines: exact, nearly: false };
-    // made when a word is first not found: what is found by its letters needs no index
-    if (this.index.documentCount === 0) this.index.addAll(this.texts.map((words, id) => ({ id, words })));
+    // what is found by its letters needs no index
+    this.prepare();
     const ids = this.index.search(asked).map(({ id }) => id as number);
     return { lines: ids.flatMap((id) => this.lines[id] ?? []), nearly: ids.length > 0 };
   }

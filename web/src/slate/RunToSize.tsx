@@ -45,7 +45,7 @@ export function RunToSize({ wanted, advice, read, material, gauges, units }: Pro
         {run.decades.map(({ rest, at }) => (
           <g key={rest}>
             <line className="way" x1={share(at)} x2={share(at)} y1={LINE - 6} y2={LINE + 6} />
-            <text x={share(at)} y={FOOT} textAnchor={at === 0 ? 'start' : 'middle'}>
+            <text x={share(at)} y={FOOT} className={at === 0 ? undefined : 'decade'} textAnchor={at === 0 ? 'start' : 'middle'}>
               {writeWithUnit({ is: 'length', value: rest, step: Math.min(rest, 0.01) }, units)}
             </text>
           </g>

@@ -1,2 +1,3 @@
 export { EmptyBar, EmptyPicture, standardHeight } from './EmptyBar';
-export { SmallOutline, SmallPart, Stamp } from './Stamp';
+export { SmallOutline } from './Outline';
+export { SmallPart, Stamp } from './Stamp';

@@ -5,3 +5,4 @@ import './theme.css';
 import './dark.css';
 import './sizes.css';
 import './slate.css';
+import './forced.css';

@@ -8,6 +8,8 @@ import {
   type Shown,
   shownIn,
   type Strings,
+  chatterIn,
+  type Chattered,
   stringsIn,
   type Took,
   tookIn,
@@ -48,6 +50,7 @@ const pause = () =>
 interface Learned {
   readonly sizes: readonly Shown[];
   readonly strings: readonly Strings[];
+  readonly chatter: readonly Chattered[];
   /** how far readings lay off what was foretold of them, in deviations */
   readonly off: readonly number[];
   readonly took: readonly Took[];
@@ -100,6 +103,7 @@ const planner = {
     return {
       sizes: shownIn(job, made, log),
       strings: stringsIn(made, log),
+      chatter: chatterIn(made, log, lathe),
       off: record ? promisesOf(record) : [],
       took: tookIn(made, log, lathe),
       cuts: cutsIn(made, log, lathe),

@@ -1,8 +1,9 @@
 import { gaugesFor, stillToBeDone } from '@obra/core/bench';
-import type { Entry } from '@obra/core/document';
+import type { Entry, Machine } from '@obra/core/document';
 import { type Limits, parseSize } from '@obra/core/drawing';
 import { bareDegrees, parseLength, type Units, writeExact, writeSentence, writeWithUnit } from '@obra/core/quantity';
-import { advise, dialFound, gaugeAsked, lengthDial, questionAsJob, readWarmth } from '@obra/core/sizing';
+import { mmOf } from '@obra/core/shop';
+import { advise, dialFound, gaugeAsked, lengthDial, questionAsJob, readWarmth, takesOf } from '@obra/core/sizing';
 import { materials } from '@obra/core/standards';
 import { useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -19,7 +20,11 @@ import { keptHere } from '../../data/local';
 import { useShop } from '../../data/shopSession';
 import { TheLathe, limitsSaid } from '../../fields';
 import { AdviceCard, RunToSize, StillToBeDone } from '../../slate';
+import { Begin } from './Begin';
+import { DialStrip } from './DialStrip';
 import { cutTaken, entriesOf, keepReading, type Run, runSaid, Taken } from './dialRun';
+import { dialReadsSo, readAgain } from '../../words/pressed';
+import { dialNow } from '../../words/titles';
 
 const Asked = z.object({
   what: z.enum(['outside', 'bore', 'length']),
@@ -47,7 +52,7 @@ function kept(): Asked {
 
 /** Measured, wanted, dial, gauge: an answer at once, no job needed. */
 export function DialQuestion() {
-  useTitle('What do I dial now?');
+  useTitle(dialNow);
   const { shop, editShop } = useShop();
   const { units, swap } = useUnits('mm');
   const [asked, setAsked] = useState(kept);
@@ -87,6 +92,7 @@ export function DialQuestion() {
       setRefused(true);
     }
   };
+  const turned = dialOf(machine, asked.what, 'limits' in answer ? answer.limits : undefined);
   const said = runSaid(run, asked.measured, (mm) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units), units);
   return (
     <div className="page">
@@ -101,7 +107,7 @@ export function DialQuestion() {
       )}
       <div className="work">
         <main className="sheet most-460">
-          <h1>What do I dial now?</h1>
+          <h1>{dialNow}</h1>
           <p className="quiet">
             Set the dial to the reading first, come to it from the same side.{' '}
             {machine && (
@@ -208,6 +214,11 @@ export function DialQuestion() {
                   />
                 )}
               </AdviceCard>
+              {advice.dial && turned && (
+                <div className="mt-3">
+                  <DialStrip turns={advice.dial.value} {...turned} />
+                </div>
+              )}
               <div className="d-flex gap-2 mt-3 flex-wrap">
                 {advice.meant && (
                   <Button variant="light" onClick={() => advice.meant && set({ measured: writeExact(advice.meant.value, units) })}>
@@ -216,7 +227,7 @@ export function DialQuestion() {
                 )}
                 {advice.dialReads && machine && (
                   <Button variant="light" onClick={() => advice.dialReads && editShop(dialFound(machine, advice.dialReads))}>
-                    the dial reads {advice.dialReads}: set it so
+                    {dialReadsSo(advice.dialReads)}
                   </Button>
                 )}
                 {advice.next === 'ask' && (
@@ -225,7 +236,7 @@ export function DialQuestion() {
                     onClick={() =>
                       setAsked({ ...asked, past: [...asked.past, { text: asked.measured, units, celsius: answer.celsius, gauge: asked.gauge }] })
                     }>
-                    it is right, I read it again
+                    {readAgain}
                   </Button>
                 )}
                 {advice.dial && (
@@ -247,7 +258,13 @@ export function DialQuestion() {
               <StillToBeDone ways={stillToBeDone({ kind: asked.what, limits: answer.limits }, advice)} units={units} />
             </>
           ) : (
-            <p className="m-0">{'says' in answer ? answer.says : ''}</p>
+            <Begin
+              says={'says' in answer ? answer.says : ''}
+              units={units}
+              name={machine?.name ?? ''}
+              dial={dialOf(machine, 'outside', undefined)}
+              onTake={({ what, wanted, measured }) => afresh({ what, wanted, measured, gauge: '' })}
+            />
           )}
         </aside>
       </div>
@@ -258,6 +275,15 @@ export function DialQuestion() {
 
 /** The run as entries of this browser, dated now. */
 const dated = (entries: readonly Entry[]): readonly Entry[] => entries.map((e) => ({ ...e, id: newId(), at: now(), by: thisBrowser() }));
+
+/** The dial that brings it to size, and what a division of it takes off; nothing where it is a readout. */
+function dialOf(machine: Machine | undefined, what: Asked['what'], limits: Limits | undefined) {
+  const axis = what === 'length' && limits ? lengthDial(machine, limits.max - limits.min) : 'cross';
+  const dial = machine?.dials[axis];
+  const division = mmOf(dial?.division);
+  if (!dial || dial.readout || !(division > 0)) return undefined;
+  return { division, units: dial.division.units, takes: division * takesOf(machine, axis) };
+}
 
 const whatOf = (text: string): Asked['what'] => (text === 'bore' || text === 'length' ? text : 'outside');
 

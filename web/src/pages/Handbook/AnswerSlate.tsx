@@ -1,9 +1,9 @@
 import type { Answered, AnswerRow } from '@obra/core/handbook';
-import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
-import { FigureNumber, Mark } from '../../slate';
+import { asSentence, FigureNumber, Mark, Said } from '../../slate';
 import { type CellOfJob, fillState } from '../../data/cellOfJob';
 import { copied } from './copied';
 
@@ -30,21 +30,25 @@ export function AnswerSlate({
       {older && <p className="quiet m-0">the last that could be worked out:</p>}
       <dl>
         {answer.rows.map((row, i) => (
-          <Line key={row.label} row={row} units={units} big={i < 2} />
+          <Line key={row.label} row={row} units={units} big={i < 2} source={answer.source} />
         ))}
       </dl>
       {(answer.cautions ?? []).map((c, i) => (
         <p key={i} className="m-0 noted">
           <Mark severity="caution" dark />
-          <span>{asSentence(writeSentence(c, units))}</span>
+          <span>
+            <Said sentence={asSentence(c)} units={units} from={answer.source} />
+          </span>
         </p>
       ))}
       {(answer.remarks ?? []).map((r, i) => (
         <p key={i} className="m-0 quiet">
-          {asSentence(writeSentence(r, units))}
+          <Said sentence={asSentence(r)} units={units} from={answer.source} />
         </p>
       ))}
-      <p className="m-0 quiet">Source: {answer.source}.</p>
+      <p className="m-0 quiet" data-said>
+        Source: {answer.source}.
+      </p>
       <div className="d-flex gap-2 flex-wrap align-items-baseline">
         <Button variant="outline-light" onClick={() => void copy()}>
           copy
@@ -73,18 +77,20 @@ export function AnswerSlate({
 }
 
 /** A line of the answer: the number that opens its formula, the same in the other unit small behind it. */
-function Line({ row, units, big }: { readonly row: AnswerRow; readonly units: Units; readonly big: boolean }) {
+function Line({ row, units, big, source }: { readonly row: AnswerRow; readonly units: Units; readonly big: boolean; readonly source: string }) {
   if ('says' in row) {
     const text = writeSentence(row.says, units);
     return (
       <div>
         <dt className="quiet">{row.label}</dt>
-        <dd className={text.length < 18 ? (big ? 'mid' : 'fig') : ''}>{text}</dd>
+        <dd className={text.length < 18 ? (big ? 'mid' : 'fig') : ''} data-said={onlyWords(row.says) ? '' : undefined}>
+          <Said sentence={row.says} units={units} from={source} />
+        </dd>
       </div>
     );
   }
-  const other = writeWithUnit(row.value, units === 'mm' ? 'in' : 'mm');
-  const own = writeWithUnit(row.value, units);
+  const others: Units = units === 'mm' ? 'in' : 'mm';
+  const [own, other] = [writeWithUnit(row.value, units), writeWithUnit(row.value, others)];
   return (
     <div>
       <dt className="quiet">{row.label}</dt>
@@ -92,16 +98,22 @@ function Line({ row, units, big }: { readonly row: AnswerRow; readonly units: Un
         <span className={big ? 'mid' : 'fig'}>
           <FigureNumber figure={row.value} units={units} text={own} />
         </span>
-        <span className="quiet">
-          {row.after ? ` ${writeSentence(row.after, units)}` : ''} {other === own ? '' : other}
+        <span className="quiet" data-said={row.after && onlyWords(row.after) ? '' : undefined}>
+          {row.after && (
+            <>
+              {' '}
+              <Said sentence={row.after} units={units} from={source} />
+            </>
+          )}{' '}
+          {other !== own && <FigureNumber figure={row.value} units={others} text={other} />}
         </span>
       </dd>
     </div>
   );
 }
 
-/** A capital before and a full stop behind. */
-export const asSentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1) + (/[.)]$/.test(text) ? '' : '.');
+/** A name or a designation: nothing that was computed. */
+export const onlyWords = (says: Sentence): boolean => says.every((part) => typeof part === 'string');
 
 /** The answer as plain lines. */
 function textOf(title: string, answer: Answered, units: Units): string {
@@ -109,7 +121,7 @@ function textOf(title: string, answer: Answered, units: Units): string {
     'says' in row ? writeSentence(row.says, units) : `${writeWithUnit(row.value, units)}${row.after ? ` ${writeSentence(row.after, units)}` : ''}`;
   const table = answer.table
     ? [
-        answer.table.head.join('\t'),
+        answer.table.head.map((h) => (typeof h === 'string' ? h : writeSentence(h, units))).join('\t'),
         ...answer.table.rows.map((r) => r.map((c) => ('is' in c ? writeWithUnit(c, units) : writeSentence(c, units))).join('\t')),
       ]
     : [];

@@ -1,16 +1,17 @@
 import type { Table } from '@obra/core/handbook';
 import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
-import { FigureNumber } from '../../slate';
+import { FigureNumber, Said } from '../../slate';
+import { onlyWords } from './AnswerSlate';
 
 /** The table of an answer; every number in it opens its formula. */
-export function AnswerTable({ table, units }: { readonly table: Table; readonly units: Units }) {
+export function AnswerTable({ table, units, source }: { readonly table: Table; readonly units: Units; readonly source: string }) {
   return (
     <table className="joblist answers">
       <thead>
         <tr>
-          {table.head.map((h) => (
-            <th key={h} scope="col">
-              {h}
+          {table.head.map((h, k) => (
+            <th key={k} scope="col" data-said>
+              {typeof h === 'string' ? h : writeSentence(h, units)}
             </th>
           ))}
         </tr>
@@ -19,11 +20,11 @@ export function AnswerTable({ table, units }: { readonly table: Table; readonly 
         {table.rows.map((row, i) => (
           <tr key={i}>
             {row.map((cell, k) => (
-              <td key={k} className={'is' in cell ? 'fig' : ''}>
+              <td key={k} className={'is' in cell ? 'fig' : ''} data-said={!('is' in cell) && onlyWords(cell) ? '' : undefined}>
                 {'is' in cell ? (
                   <FigureNumber figure={cell} units={units} text={writeWithUnit(cell, units).replace('Ø', '')} />
                 ) : (
-                  writeSentence(cell, units)
+                  <Said sentence={cell} units={units} from={source} />
                 )}
               </td>
             ))}

@@ -3,9 +3,9 @@ import { type Units, writeSentence } from '@obra/core/quantity';
 import { useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { Mark } from '../../slate';
+import { asSentence, Mark } from '../../slate';
 import { AnswerTable } from './AnswerTable';
-import { asSentence, AnswerSlate } from './AnswerSlate';
+import { AnswerSlate } from './AnswerSlate';
 import { Asked } from './Asked';
 import type { CellOfJob } from '../../data/cellOfJob';
 import { SketchView } from './SketchView';
@@ -56,14 +56,14 @@ export function CalculatorPage({ calculator, shop, units, pinned, onPin, cell }:
         </Form>
         <div className={answer.ok || !shown ? '' : 'older'}>
           {shown?.sketch && <SketchView sketch={shown.sketch} units={units} />}
-          {shown?.table && <AnswerTable table={shown.table} units={units} />}
+          {shown?.table && <AnswerTable table={shown.table} units={units} source={shown.source} />}
         </div>
       </main>
       <aside className="slate" aria-label="Answer">
         {!answer.ok && (
           <p className="m-0 d-flex gap-2" role="status">
             <Mark severity="caution" dark />
-            <span>{asSentence(writeSentence(answer.says, units))}</span>
+            <span>{writeSentence(asSentence(answer.says), units)}</span>
           </p>
         )}
         {shown && <AnswerSlate answer={shown} title={calculator.title} units={units} older={!answer.ok} cell={cell} />}

@@ -13,6 +13,7 @@ import { FormulaBook } from '../../slate';
 import { CalculatorPage } from './CalculatorPage';
 import { Contents } from './Contents';
 import { cellOf } from '../../data/cellOfJob';
+import { unitsSwap } from '../../words/keys';
 
 /** Every calculator, on its own: contents, and one at its own address. */
 export function Handbook() {
@@ -23,7 +24,7 @@ export function Handbook() {
   const marks = useHandbookMarks();
   const calculator = id === undefined ? undefined : calculatorNamed(id);
   useTitle(calculator?.title ?? 'Handbook');
-  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  useKeys('everywhere', { u: { says: unitsSwap, act: swap } });
   const machine = shop?.machines[0];
   const fromShop = useMemo(
     (): FromShop =>

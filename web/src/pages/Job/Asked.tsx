@@ -3,6 +3,7 @@ import { type Units, writeExact, writeWithUnit } from '@obra/core/quantity';
 import { dialFound } from '@obra/core/sizing';
 import { Button } from 'react-bootstrap';
 import type { JobView } from './view';
+import { dialReadsSo, readAgain } from '../../words/pressed';
 
 type Reading = Extract<Entry, { kind: 'reading' }>;
 
@@ -44,11 +45,11 @@ export function Asked({ meant, units, onRight, onMeant, dialReads, onDialReads }
       )}
       {dialReads !== undefined && onDialReads && (
         <Button className="tall-56" variant="light" onClick={() => onDialReads(dialReads)}>
-          the dial reads {dialReads}: set it so
+          {dialReadsSo(dialReads)}
         </Button>
       )}
       <Button className="tall-56" variant="outline-light" onClick={onRight}>
-        it is right, I read it again
+        {readAgain}
       </Button>
     </div>
   );

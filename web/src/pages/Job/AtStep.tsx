@@ -21,7 +21,7 @@ import { letterOf } from '@obra/core/drawing';
 import { type Step, verbs } from '@obra/core/operations';
 import { isRehearsal, rehearsedReading } from '@obra/core/practice';
 import { writeSentence, writeWithUnit } from '@obra/core/quantity';
-import { presetOf } from '@obra/core/sizing';
+import { presetOf, takesOf } from '@obra/core/sizing';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { atHandNow, useAtHand } from '../../data/atHand';
@@ -37,6 +37,7 @@ import { Collars } from './Collars';
 import { DialIn } from './DialIn';
 import { Dialled } from './Dialled';
 import { Feel } from './Feel';
+import { ForSetting } from './ForSetting';
 import { JoinedCard } from './Joined';
 import { Knurled } from './Knurled';
 import { MeasuredAt } from './MeasuredAt';
@@ -57,6 +58,9 @@ import { useSized } from './useSized';
 import { Wrong } from './Wrong';
 import { Zeros } from './Zeros';
 import type { JobView } from './view';
+import { notStored, overSize, underSize } from '../../words/found';
+import { nextSays } from '../../words/keys';
+import { keepReading, scrapPiece } from '../../words/pressed';
 
 const NOT_STORED =
   'This browser did not store the entry (storage full or blocked). Nothing earlier is lost: export the job, make room, and press again.';
@@ -152,11 +156,8 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
     }
   });
   useKeys('bench', {
-    'space, pagedown': { says: 'next: what the big key says', act: next },
-    enter: {
-      says: 'next: what the big key says',
-      act: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)),
-    },
+    'space, pagedown': { says: nextSays, act: next },
+    enter: { says: nextSays, act: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (next(), true)) },
     i: {
       says: 'the formula of the big number',
       act: () => document.querySelector<HTMLButtonElement>('.bench .huge button.figure, .bench .large button.figure')?.click(),
@@ -167,12 +168,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
   }, [limits, own.length]);
   const preset =
     sized && advice && sized.kind !== 'thread' && !sized.standsOff && last
-      ? presetOf(
-          advice,
-          machine,
-          sized.axis,
-          (sized.axis === 'cross' && machine?.dials.cross?.reads !== 'diameter' ? 2 : 1) * (sized.kind === 'bore' || sized.kind === 'depth' ? -1 : 1),
-        )
+      ? presetOf(advice, machine, sized.axis, takesOf(machine, sized.axis) * (sized.kind === 'bore' || sized.kind === 'depth' ? -1 : 1))
       : undefined;
   const past = advice?.stands === 'past';
   const close = () => onBeside(undefined);
@@ -222,7 +218,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
             view={view}
             state={state}
             piece={piece}
-            why={past ? (advice.kind === 'bore' || advice.kind === 'depth' ? 'over size' : 'under size') : ''}
+            why={past ? (advice.kind === 'bore' || advice.kind === 'depth' ? overSize : underSize) : ''}
             onClose={close}
             onStore={store}
           />
@@ -288,6 +284,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           <div className="quiet size-16">{sentenceCase(writeSentence(bothEnds.says, units))}</div>
         )}
         {step.verb === 'check' && setup && <Release view={view} setup={setup} piece={piece} picked={picked?.id} onPick={entry.pick} />}
+        <ForSetting view={view} step={step} setup={setup} />
         <Zeros view={view} step={step} setup={setup} />
         <Passes view={view} step={step} piece={piece} live={live} onTold={store} />
         <Feel view={view} step={step} piece={piece} live={live} gauge={kit.gauges.find((g) => g.id === inHand)} answer={answer} onTold={store} />
@@ -334,7 +331,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           )}
           {past && (
             <Button variant="outline-light" onClick={() => onBeside('scrap')}>
-              scrap piece {piece}
+              {scrapPiece(piece)}
             </Button>
           )}
           {sized && advice?.dial && advice.next !== 'ask' && (
@@ -349,7 +346,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
           <ReadSoFar at={at} units={units} />
           {reading && cautions}
         </div>
-        {open.state === 'refused' && <div className="out">not stored</div>}
+        {open.state === 'refused' && <div className="out">{notStored}</div>}
       </div>
       <Pad
         sizing={reading !== undefined}
@@ -364,7 +361,7 @@ export function AtStep({ view, step, piece, state, beside, onBeside }: AtStepPro
         onField={entry.onField}
         units={entry.units}
         said={both && (both.ok ? writeBoth(both.value.mm, units) : writeSentence(both.problems[0]?.says ?? [], units))}
-        label={picked && typed ? 'Next: keep the reading' : answer?.fits && !typed ? 'Next: done, it fits' : nextLabel(sized, typed, advice)}
+        label={picked && typed ? keepReading : answer?.fits && !typed ? 'Next: done, it fits' : nextLabel(sized, typed, advice)}
         onNext={next}
         under={
           <>

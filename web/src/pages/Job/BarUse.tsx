@@ -8,6 +8,8 @@ import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FigureNumber, Stands } from '../../slate';
 import type { JobView } from './view';
+import { faceB } from '../../words/places';
+import { howTrue } from '../../words/titles';
 
 /** Which bars of the rack the pieces come out of, and what goes back there. */
 export function BarUse({ view, route }: { readonly view: JobView; readonly route: Route }) {
@@ -64,13 +66,13 @@ interface RunoutsProps {
 }
 
 /** How true the relations of the drawing come out in these holdings. */
-export function Runouts({ view, made, head = 'How true it comes out', why }: RunoutsProps) {
+export function Runouts({ view, made, head = howTrue, why }: RunoutsProps) {
   const { units, job, part } = view;
   if (made.length === 0) return null;
   const rows = [...job.drawing.outside, ...job.drawing.boreRight, ...job.drawing.boreLeft];
   const nameOf = (ref: string) => {
     const id = thingOf(ref);
-    if (id === 'right' || id === 'left') return id === 'right' ? 'face A' : 'face B';
+    if (id === 'right' || id === 'left') return id === 'right' ? 'face A' : faceB;
     const row = rows.find((r) => r.id === id);
     const end = part.features.find((f) => f.id === id)?.side;
     return row ? `${row.size.text}${end === 'right' || end === 'left' ? ' (hole)' : ''}` : ref;

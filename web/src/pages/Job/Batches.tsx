@@ -8,6 +8,8 @@ import { useFromPlan } from '../../work/useFromPlan';
 import { askBatches } from '../../work/usePlan';
 import { wayInHand } from './wayInHand';
 import type { JobView } from './view';
+import { workingThemOut } from '../../words/found';
+import { takeIt } from '../../words/pressed';
 
 const batchWay = ways.find((w) => w.key === 'batch');
 
@@ -24,7 +26,7 @@ export function Batches({ view }: { readonly view: JobView }) {
   return (
     <details className="noprint mb-2" onToggle={(e) => setWanted(e.currentTarget.open)}>
       <summary className="quiet">{job.pieces} pieces: each setup on all of them, or each piece right through</summary>
-      {wanted && answer === undefined && <p className="quiet mt-2">Working them out.</p>}
+      {wanted && answer === undefined && <p className="quiet mt-2">{workingThemOut}</p>}
       {failed && <p role="alert">The two ways could not be worked out; the one in hand stands.</p>}
       {answer && answer.length > 0 && (
         <table className="plain mt-2" aria-label="The batch in both orders">
@@ -68,7 +70,7 @@ export function Batches({ view }: { readonly view: JobView }) {
                   <td className="text-end">
                     {inHand !== b.mode && (
                       <Button variant="outline-dark" className="text-nowrap" disabled={job.issue !== undefined} onClick={() => take(b.mode)}>
-                        take it
+                        {takeIt}
                       </Button>
                     )}
                   </td>

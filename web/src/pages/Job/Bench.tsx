@@ -26,6 +26,7 @@ import { Stages } from './Stages';
 import { useInHand } from './useInHand';
 import { useWakeLock } from './useWakeLock';
 import { barRadius, type JobView } from './view';
+import { notStored } from '../../words/found';
 
 /** What head, stages and the pad want of the height of the window, px; a narrow card is higher than the pad. */
 const rest = (): number => (window.innerWidth <= 1100 ? 590 : 542);
@@ -97,7 +98,7 @@ export function Bench({ view }: { readonly view: JobView }) {
           {units === 'mm' ? 'mm' : 'inch'}
         </Button>
         <span className="quiet" data-testid="saved">
-          {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : 'not stored'}
+          {open.state === 'saved' ? 'saved' : open.state === 'saving' ? 'saving' : notStored}
         </span>
         {isRehearsal(id) && (
           <strong className="out" data-testid="rehearsal">

@@ -5,6 +5,7 @@ import { Button } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 import { Said } from '../../slate';
 import type { JobView } from './view';
+import { cannotTitle } from '../../words/titles';
 
 const words: Readonly<Record<InTheWay, string>> = { hold: 'hold', reach: 'reach', measure: 'measure', make: 'make' };
 
@@ -19,7 +20,7 @@ export function CannotHere({ view }: { readonly view: JobView }) {
   }, [hash]);
   return (
     <section ref={here} id="cannot" className="mt-3" aria-label="What I cannot do here">
-      <h2>What I cannot hold, reach, measure or make here</h2>
+      <h2>{cannotTitle}</h2>
       {all.length === 0 ? (
         <p className="quiet">Nothing stands in the way of this job with what this shop has.</p>
       ) : (

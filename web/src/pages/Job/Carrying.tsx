@@ -2,6 +2,7 @@ import type { Choice } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
 import { chuckingsOf } from '@obra/core/settings';
 import type { JobView } from './view';
+import { betweenCentres, endA, endB } from '../../words/places';
 
 const choiceOf = (view: JobView, of: string) => view.job.choices.findLast((c) => c.kind === 'method' && c.of === of);
 
@@ -99,8 +100,8 @@ function Pick({ words: says, label, value, free, from, onPick }: PickProps) {
 }
 
 const cheapest = (now: string) => `as is cheapest (now ${now})`;
-const ends = { right: 'end A', left: 'end B' } as const;
+const ends = { right: endA, left: endB } as const;
 const pulls = { short: 'short first, then pulled out', once: 'stands out all the while' } as const;
 const faces = { stays: 'left as the blade leaves it', turned: 'faced, turned round' } as const;
 const turns = { 'before-threads': 'never before it is turned round' } as const;
-const words = { chuck: 'in chucks', centres: 'between centres', plate: 'on the faceplate' } as const;
+const words = { chuck: 'in chucks', centres: betweenCentres, plate: 'on the faceplate' } as const;

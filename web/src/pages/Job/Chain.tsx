@@ -5,13 +5,14 @@ import type { Setup } from '@obra/core/settings';
 import { SettingPicture } from '../../bar';
 import { moveTo } from '../../sheet';
 import type { JobView } from './view';
+import { barToPart } from '../../words/titles';
 
 /** From bar to part: every setting as a small true picture, with the move that leads to it; one of them is looked at. */
 export function Chain({ view, route }: { readonly view: JobView; readonly route: Route }) {
   const { units, setup, choose, plan } = view;
   if (!plan) return null;
   return (
-    <ol className="chain" aria-label="From bar to part" tabIndex={0}>
+    <ol className="chain" aria-label={barToPart} tabIndex={0}>
       {route.setups.map((s, i) => (
         <li key={s.id}>
           <span className="chain-move">{moveTo(route.setups, s)}</span>

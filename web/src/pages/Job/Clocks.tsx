@@ -4,6 +4,7 @@ import { type SubmitEvent, useEffect, useMemo, useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { kept } from '../../data/local';
 import { stepSaid, type JobView } from './view';
+import { leaveIt } from '../../words/pressed';
 
 const SOUND = 'obra-clock-sound';
 const MINUTE = 60_000;
@@ -140,7 +141,7 @@ export function NewClock({ view, piece, step, onClose, onStore }: NewProps) {
           start it
         </Button>
         <Button variant="outline-light" className="tall-48" onClick={onClose}>
-          leave it
+          {leaveIt}
         </Button>
       </div>
       {!right && <div className="out">Minutes as a number, up to 2880 (two days).</div>}

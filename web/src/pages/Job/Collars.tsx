@@ -8,6 +8,9 @@ import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import { TypedReading } from './TypedReading';
 import type { JobView } from './view';
+import { twoCollars } from '../../words/titles';
+import { theTailstock } from '../../words/places';
+import { furtherOver } from '../../words/pressed';
 
 interface Props {
   readonly view: JobView;
@@ -50,7 +53,7 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
     });
   };
   return (
-    <div className="line" role="group" aria-label="Two collars">
+    <div className="line" role="group" aria-label={twoCollars}>
       <div className="quiet">Two collars turned at one setting of the cross slide, the same cut, before the long finish; measure both</div>
       <div className="d-flex gap-2 align-items-center flex-wrap mt-1">
         {(['free', 'held'] as const).map((end) => (
@@ -80,7 +83,7 @@ export function Collars({ view, step, setup, piece, live, onTold }: Props) {
             'the tailstock stands right'
           ) : (
             <>
-              the tailstock <FigureNumber figure={by.move} units={units} /> {write(by.move, units).unit} {by.further ? 'further over' : 'back'}; then
+              {theTailstock} <FigureNumber figure={by.move} units={units} /> {write(by.move, units).unit} {by.further ? furtherOver : 'back'}; then
               collars again
             </>
           )}

@@ -2,6 +2,7 @@ import type { Cell } from '@obra/core/document';
 import { parseLength, type Units, writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { leaveIt } from '../../words/pressed';
 
 interface Props {
   /** of the dial */
@@ -45,7 +46,7 @@ export function Dialled({ units, onDialled }: Props) {
         cut taken with it
       </Button>
       <Button variant="outline-light" onClick={() => setOpen(false)}>
-        leave it
+        {leaveIt}
       </Button>
       {says !== undefined && (
         <div role="alert" className="out w-100">

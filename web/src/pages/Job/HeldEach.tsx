@@ -7,6 +7,7 @@ import { askHeldEach } from '../../work/usePlan';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
+import { workingThemOut } from '../../words/found';
 
 const HoldingDots = lazy(() => import('../../slate/HoldingDots').then((m) => ({ default: m.HoldingDots })));
 
@@ -27,7 +28,7 @@ export function HeldEach({ view, held }: { readonly view: JobView; readonly held
   return (
     <details className="mt-3" onToggle={(e) => setWanted(e.currentTarget.open)}>
       <summary>What each way makes of the whole: minutes against runout</summary>
-      {wanted && answer === undefined && <p className="quiet mt-2">Working them out.</p>}
+      {wanted && answer === undefined && <p className="quiet mt-2">{workingThemOut}</p>}
       {failed && <p role="alert">They could not be worked out; the ways above stand.</p>}
       {answer && !failed && (
         <>

@@ -19,11 +19,15 @@ import { Chain } from './Chain';
 import { HeldEach } from './HeldEach';
 import { HoldNumbers } from './HoldNumbers';
 import type { JobView } from './view';
+import { faceA, faceB } from '../../words/places';
+import { takeIt } from '../../words/pressed';
+import { sawOrPull } from '../../words/titles';
+import { drawingFirst } from '../../words/found';
 
 const partsOfBar: Readonly<Record<string, string>> = {
   part: 'part',
-  faceA: 'face A',
-  faceB: 'face B',
+  faceA: faceA,
+  faceB: faceB,
   blade: 'blade',
   gap: 'gap',
   grip: 'grip',
@@ -59,7 +63,7 @@ export function Holding({ view }: { readonly view: JobView }) {
       <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate" tabIndex={0}>
         {route && setup ? (
           <>
-            <h2>{route.bar.id === STARTED ? 'The piece as it is' : 'Saw or pull out'}</h2>
+            <h2>{route.bar.id === STARTED ? 'The piece as it is' : sawOrPull}</h2>
             <Big figure={route.bar.cut} units={units}>
               {route.bar.id === STARTED ? 'long' : `of ${shop.bars.find((b) => b.id === route.bar.id)?.name ?? ''}`}
             </Big>
@@ -106,7 +110,7 @@ export function Holding({ view }: { readonly view: JobView }) {
             </div>
           </>
         ) : (
-          <h2>{view.part.findings.some((f) => f.severity === 'stop') ? 'The drawing comes first' : 'Nothing held yet'}</h2>
+          <h2>{view.part.findings.some((f) => f.severity === 'stop') ? drawingFirst : 'Nothing held yet'}</h2>
         )}
         <hr />
         <Checks findings={findings} units={units} apply={apply} dark />
@@ -233,7 +237,7 @@ function Options({
                 <strong>taken</strong>
               ) : (
                 <Button variant="outline-dark" className="text-nowrap" onClick={() => onTake(o)}>
-                  take it
+                  {takeIt}
                 </Button>
               )}
             </td>

@@ -19,6 +19,8 @@ import { GaugesDue, WhoMeasures } from './WhoMeasures';
 import { RoundPicture } from './RoundPicture';
 import { TypedBackCard } from './TypedBackCard';
 import type { JobView } from './view';
+import { howTrue } from '../../words/titles';
+import { printThisSheet } from '../../words/pressed';
 
 const verdictsOf = (view: JobView): readonly Verdict[] => inspect(view.part, view.job.issue?.kit ?? view.shop, view.log);
 
@@ -79,7 +81,7 @@ export function Inspection({ view }: { readonly view: JobView }) {
         <WhoMeasures units={units} />
         <GaugesDue view={view} />
         <Button variant="outline-light" onClick={() => window.print()}>
-          <Printer size={15} aria-hidden /> print this sheet
+          <Printer size={15} aria-hidden /> {printThisSheet}
         </Button>
         <div className="d-flex gap-2">
           {(['csv', 'json'] as const).map((format) => (
@@ -173,7 +175,7 @@ function AsDialled({ view, piece }: { readonly view: JobView; readonly piece: nu
     <Runouts
       view={view}
       made={so.made}
-      head={so.read.length > 0 ? 'How true it runs, as dialled' : 'How true it comes out'}
+      head={so.read.length > 0 ? 'How true it runs, as dialled' : howTrue}
       why={
         so.read.length === 0
           ? undefined

@@ -9,6 +9,7 @@ import { atHandNow } from '../../data/atHand';
 import { FigureNumber } from '../../slate';
 import { TypedReading } from './TypedReading';
 import type { JobView } from './view';
+import { keepIt } from '../../words/pressed';
 
 interface Props {
   readonly view: JobView;
@@ -71,7 +72,7 @@ export function Knurled({ view, step, piece, live, onTold }: Props) {
           onKeep={keep}
         />
         <Button className="tall-48" variant="outline-light" onClick={keep}>
-          keep it
+          {keepIt}
         </Button>
       </div>
       {refused !== undefined && (

@@ -4,6 +4,7 @@ import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { readsOver } from '@obra/core/shop';
 import { Button } from 'react-bootstrap';
 import { useNow } from './AfterBreak';
+import { lastChecked } from '../../words/found';
 
 /** The gauge in hand, and the unit that it reads in, whatever the job is in: kept for this browser. */
 export function MeasuredWith({
@@ -62,11 +63,7 @@ export function ReadSoFar({ at: { kit, inHand, readings, ends }, units }: { read
           {gauge?.name} reads {writeWithUnit({ is: 'length', value: Math.abs(over), step: 0.001 }, units)} {over > 0 ? 'over' : 'under'}: taken off
         </span>
       )}
-      {due !== undefined && (
-        <span className="out">
-          △ {gauge?.name} was last checked {due} months ago
-        </span>
-      )}
+      {due !== undefined && <span className="out">{lastChecked(gauge?.name ?? '', due)}</span>}
     </>
   );
 }

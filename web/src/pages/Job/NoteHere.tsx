@@ -6,6 +6,7 @@ import useSWR from 'swr';
 import { keepPhoto, loadPhoto } from '../../data/photos';
 import { REFUSED } from './useCard';
 import type { JobView } from './view';
+import { keepIt, leaveIt } from '../../words/pressed';
 
 interface Props {
   readonly view: JobView;
@@ -62,10 +63,10 @@ export function NoteHere({ view, step, piece, onClose, onStore }: Props) {
           }}
         />
         <Button type="submit" variant="light" className="tall-48" disabled={says.trim() === '' && !file}>
-          keep it
+          {keepIt}
         </Button>
         <Button variant="outline-light" className="tall-48" onClick={onClose}>
-          leave it
+          {leaveIt}
         </Button>
       </div>
       {refused !== undefined && (

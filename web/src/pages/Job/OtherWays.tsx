@@ -9,6 +9,8 @@ import { useFromPlan } from '../../work/useFromPlan';
 import { askAlternatives, askProof } from '../../work/usePlan';
 import { rowNumber } from '../../bar';
 import type { JobView } from './view';
+import { workingThemOut } from '../../words/found';
+import { takeIt } from '../../words/pressed';
 
 /** Where the numbers of a way that is not taken come from. */
 const ANOTHER = 'the plan of that other way';
@@ -26,7 +28,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
   return (
     <details className="noprint mb-2" onToggle={(e) => setWanted(e.currentTarget.open)}>
       <summary className="quiet">other ways to make it, side by side</summary>
-      {ways === undefined && <p className="quiet mt-2">Working them out.</p>}
+      {ways === undefined && <p className="quiet mt-2">{workingThemOut}</p>}
       {failed && <p role="alert">The other ways could not be worked out; the one below stands.</p>}
       {ways && (
         <table className="plain mt-2" aria-label="Ways to make it">
@@ -118,7 +120,7 @@ export function OtherWays({ view }: { readonly view: JobView }) {
                 </td>
                 <td className="text-end">
                   <Button variant="outline-dark" className="text-nowrap" onClick={() => take(way)}>
-                    take it
+                    {takeIt}
                   </Button>
                 </td>
               </tr>

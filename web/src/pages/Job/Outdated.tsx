@@ -3,6 +3,7 @@ import { writeMinutes, writeSentence } from '@obra/core/quantity';
 import { Button } from 'react-bootstrap';
 import { sentence } from '../../slate';
 import { stepSaid, type JobView } from './view';
+import { scrapPiece } from '../../words/pressed';
 
 /** A change after something was done: what it touches, at full width, with the ways on. */
 export function Outdated({ view, state }: { readonly view: JobView; readonly state: BenchState }) {
@@ -42,7 +43,7 @@ export function Outdated({ view, state }: { readonly view: JobView; readonly sta
               <Button
                 variant="outline-dark"
                 onClick={() => void add({ kind: 'scrapped', why: 'made to the drawing before its change', piece: o.piece, step: o.step })}>
-                scrap piece {o.piece}
+                {scrapPiece(o.piece)}
               </Button>
               <Button
                 variant="outline-dark"

@@ -5,6 +5,7 @@ import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../data/ids';
 import { minutesTyped } from './OwnSteps';
 import type { JobView } from './view';
+import { leaveIt, suchOwnStep } from '../../words/pressed';
 
 interface Props {
   readonly view: JobView;
@@ -39,7 +40,7 @@ export function OwnHere({ view, step, onClose }: Props) {
       <Form.Control
         autoFocus
         aria-label="own step after this one"
-        placeholder="deburr the slot with a fine file"
+        placeholder={suchOwnStep}
         value={says}
         maxLength={400}
         onChange={(e) => setSays(e.target.value)}
@@ -58,7 +59,7 @@ export function OwnHere({ view, step, onClose }: Props) {
           put it after this step
         </Button>
         <Button variant="outline-light" className="tall-48" onClick={onClose}>
-          leave it
+          {leaveIt}
         </Button>
       </div>
     </Form>

@@ -7,6 +7,7 @@ import { type SubmitEvent, useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { newId } from '../../data/ids';
 import type { JobView } from './view';
+import { leaveIt, putItIn, suchOwnStep } from '../../words/pressed';
 
 type OwnStep = Extract<Choice, { kind: 'ownStep' }>;
 
@@ -45,7 +46,7 @@ export function AddOwnStep({ view }: { readonly view: JobView }) {
       <Form.Control
         autoFocus
         aria-label={`own step after ${String(number)}`}
-        placeholder="deburr the slot with a fine file"
+        placeholder={suchOwnStep}
         value={says}
         maxLength={400}
         onChange={(e) => setSays(e.target.value)}
@@ -62,10 +63,10 @@ export function AddOwnStep({ view }: { readonly view: JobView }) {
         onChange={(e) => setMinutes(e.target.value)}
       />
       <Button type="submit" className="text-nowrap" disabled={says.trim() === '' || took === undefined}>
-        put it in
+        {putItIn}
       </Button>
       <Button variant="link" className="text-nowrap" onClick={() => setTyping(false)}>
-        leave it
+        {leaveIt}
       </Button>
     </Form>
   );

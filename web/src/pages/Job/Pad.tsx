@@ -1,4 +1,4 @@
-import { bareDegrees, type Units, writeSentence } from '@obra/core/quantity';
+import { bareDegrees, decimalMark, type Units, writeSentence } from '@obra/core/quantity';
 import { readWarmth } from '@obra/core/sizing';
 import { type ReactNode, useRef } from 'react';
 import { bothScales } from '../../fields';
@@ -46,7 +46,7 @@ export function Pad(p: Props) {
   const warm = p.field === 'celsius';
   const value = warm ? p.celsius : p.text;
   const set = warm ? p.onCelsius : p.onText;
-  const press = (key: string) => set(key === '⌫' ? value.slice(0, -1) : (value + key).slice(0, 14));
+  const press = (key: string) => set(key === '⌫' ? value.slice(0, -1) : (value + (key === '.' ? decimalMark() : key)).slice(0, 14));
   return (
     <div className="pad" role="group" aria-label="Entry">
       {!p.sizing && <div className="notes">{p.children}</div>}
@@ -96,7 +96,7 @@ export function Pad(p: Props) {
               </button>
             ) : (
               <button key={key} type="button" aria-label={key === '⌫' ? 'rub out' : key} onClick={() => press(key)}>
-                {key}
+                {key === '.' ? decimalMark() : key}
               </button>
             ),
           )}

@@ -10,6 +10,8 @@ import { FigureNumber } from '../../slate';
 import { Back } from './Back';
 import { useCard } from './useCard';
 import type { JobView } from './view';
+import { inByGauge, notMeasured } from '../../words/found';
+import { nextSays } from '../../words/keys';
 
 const words = { in: '✓', over: '✗ over', under: '✗ under', cannotTell: '? not told by its gauge' } as const;
 
@@ -45,9 +47,9 @@ export function PieceCard({ view, of: { piece, first } }: { readonly view: JobVi
     void add({ kind: 'note', says: first ? FIRST_CHECKED : RELEASED, piece, step: null }).catch(card.giveBack);
   };
   useKeys('bench', {
-    'space, pagedown': { says: 'next: what the big key says', act: release },
+    'space, pagedown': { says: nextSays, act: release },
     enter: {
-      says: 'next: what the big key says',
+      says: nextSays,
       act: (e) => (e.target instanceof HTMLButtonElement && !e.target.classList.contains('next') ? false : (release(), true)),
     },
   });
@@ -76,7 +78,7 @@ export function PieceCard({ view, of: { piece, first } }: { readonly view: JobVi
                 <td className="pe-3">{size.text ?? size.is}</td>
                 <td className="pe-3">{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
                 <td className={(verdict && standsAs(verdict) === 'in') || (feel !== undefined && isGood(feel)) ? 'in' : 'out'}>
-                  {verdict ? (verdict.accepted ? '✓ in by its gauge' : words[verdict.says]) : (feel ?? 'not measured')}
+                  {verdict ? (verdict.accepted ? inByGauge : words[verdict.says]) : (feel ?? notMeasured)}
                 </td>
               </tr>
             ))}

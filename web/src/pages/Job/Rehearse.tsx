@@ -7,6 +7,7 @@ import { newId, now } from '../../data/ids';
 import { createJob } from '../../data/jobs';
 import { tell } from '../../shell/says';
 import type { JobView } from './view';
+import { nothingLost } from '../../words/refused';
 
 /** The route as it stands, tried on a simulated lathe: a job of its own, whose log is never among the records. */
 export function Rehearse({ view }: { readonly view: JobView }) {
@@ -20,7 +21,7 @@ export function Rehearse({ view }: { readonly view: JobView }) {
       const made = await createJob({ ...given, name: `${job.name}, rehearsed` }, [], rehearsalId(newId()));
       await navigate(`/jobs/${made.id}/bench`);
     } catch {
-      tell('This browser did not store it (storage full or blocked). Nothing that was stored is lost.');
+      tell(nothingLost);
     }
   };
   return (

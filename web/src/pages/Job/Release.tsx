@@ -6,6 +6,7 @@ import type { Setup } from '@obra/core/settings';
 import { Button } from 'react-bootstrap';
 import { FigureNumber } from '../../slate';
 import type { JobView } from './view';
+import { cannotTell, notMeasured } from '../../words/found';
 
 interface Props {
   readonly view: JobView;
@@ -16,7 +17,7 @@ interface Props {
   readonly onPick: (size: Characteristic) => void;
 }
 
-const words = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
+const words = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: cannotTell } as const;
 
 /** Before the piece leaves its holding: what was finished here, as measured. Out of the chuck it has lost its centre. */
 export function Release({ view, setup, piece, picked, onPick }: Props) {
@@ -58,7 +59,7 @@ export function Release({ view, setup, piece, picked, onPick }: Props) {
                 className={
                   (verdict && standsAs(verdict) === 'in') || (feel !== undefined && isGood(feel)) ? 'in' : plain && !verdict ? 'quiet' : 'out'
                 }>
-                {verdict ? words[standsAs(verdict)] : (feel ?? (plain ? 'by the dial' : 'not measured'))}
+                {verdict ? words[standsAs(verdict)] : (feel ?? (plain ? 'by the dial' : notMeasured))}
               </td>
             </tr>
           ))}

@@ -4,6 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { sayRoom, sayWho, useAtHand } from '../../data/atHand';
 import { SpeakingGauges } from '../../instruments';
 import { Warmth } from '../../fields';
+import { howWarm, theRoom, whoMeasures } from '../../words/found';
 
 interface Props {
   readonly units: Units;
@@ -24,10 +25,10 @@ export function RoomHere({ units, onClose }: Props) {
       onKeyDown={(e) => e.key === 'Escape' && onClose()}>
       <div className="d-flex gap-3 flex-wrap align-items-end">
         <label>
-          <span className="quiet d-block">who measures</span>
+          <span className="quiet d-block">{whoMeasures}</span>
           <Form.Control
             className="wide-150"
-            aria-label="who measures"
+            aria-label={whoMeasures}
             autoFocus
             value={typed}
             maxLength={60}
@@ -35,8 +36,8 @@ export function RoomHere({ units, onClose }: Props) {
           />
         </label>
         <div>
-          <span className="quiet d-block">the room, and the gauges in it</span>
-          <Warmth label="how warm the room is" celsius={room ?? REFERENCE} units={units} onChange={sayRoom} />
+          <span className="quiet d-block">{theRoom}</span>
+          <Warmth label={howWarm} celsius={room ?? REFERENCE} units={units} onChange={sayRoom} />
         </div>
         <Button type="submit" variant="light" className="tall-48">
           close

@@ -20,6 +20,8 @@ import { Rehearse } from './Rehearse';
 import { StepSlate } from './StepSlate';
 import { wayInHand } from './wayInHand';
 import { stepSaid, type JobView } from './view';
+import { drawingFirst } from '../../words/found';
+import { noRouteYet } from '../../words/keys';
 
 /** The operation sheet, step by step on the bar. */
 export function Route({ view }: { readonly view: JobView }) {
@@ -54,7 +56,7 @@ export function Route({ view }: { readonly view: JobView }) {
         {step ? (
           <StepSlate view={view} step={step} number={steps.indexOf(step) + 1} />
         ) : (
-          <h2>{view.part.findings.some((f) => f.severity === 'stop') ? 'The drawing comes first' : 'No route yet'}</h2>
+          <h2>{view.part.findings.some((f) => f.severity === 'stop') ? drawingFirst : noRouteYet}</h2>
         )}
         <hr />
         <Checks findings={findings} units={units} apply={apply} dark />

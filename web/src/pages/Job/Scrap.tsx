@@ -3,6 +3,8 @@ import { writeMinutes, writeWithUnit } from '@obra/core/quantity';
 import { type SubmitEvent, useId, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from './view';
+import { noReason, overSize, underSize } from '../../words/found';
+import { keepIt, scrapPiece } from '../../words/pressed';
 
 interface Props {
   readonly view: JobView;
@@ -15,8 +17,8 @@ interface Props {
 }
 
 const USUAL = [
-  'under size',
-  'over size',
+  underSize,
+  overSize,
   'dropped',
   'slipped in the jaws',
   'torn thread',
@@ -40,12 +42,7 @@ export function Scrap({ view, state, piece, why: known, onClose, onStore }: Prop
   const scrap = (e: SubmitEvent) => {
     e.preventDefault();
     void onStore(async () => {
-      await view.add({
-        kind: 'scrapped',
-        why: why.trim() === '' ? 'no reason given' : why.trim().slice(0, 400),
-        piece,
-        step: state.at?.step ?? null,
-      });
+      await view.add({ kind: 'scrapped', why: why.trim() === '' ? noReason : why.trim().slice(0, 400), piece, step: state.at?.step ?? null });
       if (another && job.pieces < MOST) open.edit([{ op: 'put', at: 'pieces', value: job.pieces + 1 }]);
       onClose();
     });
@@ -81,10 +78,10 @@ export function Scrap({ view, state, piece, why: known, onClose, onStore }: Prop
           onChange={(e) => setAnother(e.target.checked)}
         />
         <Button type="submit" variant="light" className="tall-48">
-          scrap piece {piece}
+          {scrapPiece(piece)}
         </Button>
         <Button variant="outline-light" className="tall-48" onClick={onClose}>
-          keep it
+          {keepIt}
         </Button>
       </div>
     </Form>

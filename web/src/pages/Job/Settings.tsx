@@ -2,6 +2,7 @@ import type { Step } from '@obra/core/operations';
 import { type Units, write, writeSentence } from '@obra/core/quantity';
 import { FROM_PLAN } from '../../sheet';
 import { asSentence, FigureNumber, Said, sentenceCase } from '../../slate';
+import { toThePoint } from '../../words/places';
 
 interface Props {
   readonly step: Step;
@@ -71,7 +72,7 @@ export function Settings({ step, units }: Props) {
         )}
         {point && (
           <div>
-            <div className="quiet">to the point</div>
+            <div className="quiet">{toThePoint}</div>
             <span className="large">
               <FigureNumber figure={point} units={units} />
             </span>

@@ -9,6 +9,7 @@ import { Big, FigureNumber, RuleWord, Said } from '../../slate';
 import { OwnStepCells } from './OwnSteps';
 import { StepChoices } from './StepChoices';
 import type { JobView } from './view';
+import { toThePoint } from '../../words/places';
 
 // drawn charts are large: loaded when one is opened
 const CutChart = lazy(() => import('../../slate/CutChart').then((m) => ({ default: m.CutChart })));
@@ -55,7 +56,7 @@ export function StepSlate({ view, step, number }: { readonly view: JobView; read
       )}
       {point && (
         <Big figure={point} units={units} size="mid">
-          to the point
+          {toThePoint}
         </Big>
       )}
       {most && (

@@ -5,6 +5,7 @@ import { wholeLog } from '../../data/wholeLog';
 import { download, fileName } from '../../shell/download';
 import { pictureFile } from '../../bar';
 import type { JobView } from './view';
+import { exportAsFile } from '../../words/pressed';
 
 /** The ways out of a job, as items of its menu: the whole job, and its drawing in open formats. `onSaid` hears what a format could not carry. */
 export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView; readonly empty: boolean; readonly onSaid: (says: string) => void }) {
@@ -44,7 +45,7 @@ export function TakeOut({ look, empty, onSaid }: { readonly look: () => JobView;
   return (
     <>
       <Dropdown.Item as="button" onClick={() => void file().catch(failed('The file'))}>
-        <FileOutput size={15} aria-hidden /> export as a file
+        <FileOutput size={15} aria-hidden /> {exportAsFile}
       </Dropdown.Item>
       <Dropdown.Item as="button" disabled={empty} onClick={() => void dxf().catch(failed('DXF'))}>
         <PencilRuler size={15} aria-hidden /> drawing as DXF

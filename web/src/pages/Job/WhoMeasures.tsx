@@ -6,6 +6,7 @@ import { sayRoom, sayWho, useAtHand } from '../../data/atHand';
 import { Warmth } from '../../fields';
 import { useNow } from './AfterBreak';
 import type { JobView } from './view';
+import { howWarm, lastChecked, theRoom, whoMeasures } from '../../words/found';
 
 /** Who measures and how warm the room is, for every reading that is typed from now on. */
 export function WhoMeasures({ units }: { readonly units: Units }) {
@@ -13,12 +14,12 @@ export function WhoMeasures({ units }: { readonly units: Units }) {
   return (
     <div className="d-grid gap-1">
       <label>
-        <span className="quiet size-14">who measures</span>
-        <Form.Control size="sm" aria-label="who measures" value={typed} maxLength={60} onChange={(e) => sayWho(e.target.value)} />
+        <span className="quiet size-14">{whoMeasures}</span>
+        <Form.Control size="sm" aria-label={whoMeasures} value={typed} maxLength={60} onChange={(e) => sayWho(e.target.value)} />
       </label>
       <div>
-        <span className="quiet size-14">the room, and the gauges in it</span>
-        <Warmth label="how warm the room is" celsius={room ?? REFERENCE} units={units} onChange={sayRoom} />
+        <span className="quiet size-14">{theRoom}</span>
+        <Warmth label={howWarm} celsius={room ?? REFERENCE} units={units} onChange={sayRoom} />
       </div>
     </div>
   );
@@ -37,9 +38,7 @@ export function GaugesDue({ view }: { readonly view: JobView }) {
   return (
     <ul className="list-unstyled m-0 out size-14" aria-label="Gauges to be checked">
       {due.map(({ gauge, months }) => (
-        <li key={gauge.id}>
-          △ {gauge.name} was last checked {months} months ago: try it on a setting piece before it decides.
-        </li>
+        <li key={gauge.id}>{lastChecked(gauge.name, months)}: try it on a setting piece before it decides.</li>
       ))}
     </ul>
   );

@@ -41,6 +41,11 @@ import { PlayedHere, useFilm } from './useFilm';
 import { useMovable } from './useMovable';
 import { useTyping } from './useTyping';
 import { barRadius, type JobView } from './view';
+import { noSuchJob, notStored } from '../../words/found';
+import { solidOrSection, unitsSwap } from '../../words/keys';
+import { cannotTitle } from '../../words/titles';
+import { pieceStarted } from '../../words/places';
+import { printThisSheet } from '../../words/pressed';
 
 const SolidPicture = lazy(() => import('../../solid').then((m) => ({ default: m.SolidPicture })));
 
@@ -65,7 +70,7 @@ export function JobPage() {
       <div className="page">
         <Head />
         <main className="scroll">
-          <h1>No such job here</h1>
+          <h1>{noSuchJob}</h1>
           <p>
             It may be in another browser, or deleted. <Link to="/jobs">Jobs</Link>
           </p>
@@ -130,7 +135,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
   useEffect(() => {
     if (chosen !== undefined && search.get('at') !== chosen) setSearch({ at: chosen }, { replace: true });
   }, [chosen, search, setSearch]);
-  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  useKeys('everywhere', { u: { says: unitsSwap, act: swap } });
   useKeys('job', {
     ...Object.fromEntries(stages.map((s, i) => [String(i + 1), { says: `stage ${s}`, act: () => void navigate(`/jobs/${id}/${s}`) }])),
     '[': { says: 'previous step', act: () => move(-1) },
@@ -172,7 +177,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
     {
       id: 'cannot',
       group: 'actions',
-      says: 'What I cannot hold, reach, measure or make here',
+      says: cannotTitle,
       words: 'what cannot i make of this impossible lacks missing buy',
       to: `/jobs/${id}/route#cannot`,
     },
@@ -211,7 +216,7 @@ function AtJob({ id, stage, open: held, shop: whole, log, add, unread }: AtJobPr
         id={id}
         name={job.name}
         pieces={job.pieces}
-        stock={bar?.name ?? (started ? 'a piece already started' : materialOf(job.drawing.material).name)}
+        stock={bar?.name ?? (started ? pieceStarted : materialOf(job.drawing.material).name)}
         units={units}
         state={open.state}
         checks={findings.length}
@@ -271,7 +276,7 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
         {units === 'mm' ? 'mm' : 'inch'}
       </Button>
       <span className="quiet" data-testid="saved">
-        {at.state === 'saved' ? 'saved' : at.state === 'saving' ? 'saving' : 'not stored'}
+        {at.state === 'saved' ? 'saved' : at.state === 'saving' ? 'saving' : notStored}
       </span>
       <span className={at.stopped ? 'out' : ''} data-testid="checks">
         {at.checks} check{at.checks === 1 ? '' : 's'}
@@ -287,7 +292,7 @@ const JobHead = memoSteady(function JobHead(at: JobHeadProps) {
           </Dropdown.Item>
           <TakeOut look={at.look} empty={at.empty} onSaid={at.onSaid} />
           <Dropdown.Item as="button" onClick={() => window.print()}>
-            <Printer size={15} aria-hidden /> print this sheet
+            <Printer size={15} aria-hidden /> {printThisSheet}
           </Dropdown.Item>
           <Dropdown.Item as={Link} to={`/jobs/${at.id}/pack?print=1`}>
             <Printer size={15} aria-hidden /> print the whole pack
@@ -339,7 +344,7 @@ function PictureOf({ view, stage }: { readonly view: JobView; readonly stage: Ex
       film.may &&
       !film.asked && { space: { says: 'play the making', act: (e: KeyboardEvent) => (e.target instanceof HTMLButtonElement ? false : film.ask()) } }),
     // in the film it is the film's own
-    ...(!film.asked && { v: { says: 'the solid, or the section', act: () => !empty && swap() } }),
+    ...(!film.asked && { v: { says: solidOrSection, act: () => !empty && swap() } }),
   });
   return (
     <section className="pictured" aria-label="Picture">

@@ -1,6 +1,7 @@
 import { inByDial, type Sized, wantsReading } from '@obra/core/bench';
 import { parseLength, type Units, write, writeWithUnit } from '@obra/core/quantity';
 import type { Advice } from '@obra/core/sizing';
+import { keepReading } from '../../words/pressed';
 
 /* The words of a step that is measured. */
 
@@ -16,7 +17,7 @@ export function whatOf(sized: Sized | undefined): string {
 /** What the one big key does now, in words. */
 export function nextLabel(sized: Sized | undefined, typed: boolean, advice: Advice | undefined): string {
   if (!sized || !advice) return 'Next';
-  if (typed) return 'Next: keep the reading';
+  if (typed) return keepReading;
   if (advice.next === 'indexTip') return 'Next: edge indexed';
   if (advice.dial) return 'Next: cut taken';
   if (inByDial(sized, advice)) return 'Next: done, by the dial';

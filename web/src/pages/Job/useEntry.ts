@@ -1,6 +1,6 @@
 import { type AtSize, awayFor, digitsAhead } from '@obra/core/bench';
 import type { Characteristic } from '@obra/core/drawing';
-import type { Units } from '@obra/core/quantity';
+import { decimalMark, type Units } from '@obra/core/quantity';
 import { wholeReading } from '@obra/core/sizing';
 import { useState } from 'react';
 import { kept } from '../../data/local';
@@ -22,7 +22,7 @@ export function useEntry(at: AtSize, entries: number, jobUnits: Units) {
   const [field, setField] = useState<'size' | 'celsius'>('size');
   // before release any size that was finished here may be read
   const [picked, setPicked] = useState<Characteristic>();
-  const ahead = digitsAhead(at, picked, units);
+  const ahead = digitsAhead(at, picked, units).replace('.', decimalMark());
   const [text, setText] = useState(ahead);
   const [seen, setSeen] = useState({ entries, picked: picked?.id });
   if (seen.entries !== entries || seen.picked !== picked?.id) {

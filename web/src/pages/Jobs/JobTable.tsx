@@ -12,6 +12,7 @@ import { type Column, Grid } from '../../grid';
 import { ago, dayOf, lateBy } from '../../shell/dates';
 import { useUnits } from '../../shell/units';
 import { useProgress } from '../../work/useProgress';
+import { exportAsFile } from '../../words/pressed';
 
 interface JobTableProps {
   readonly summaries: readonly Summary[];
@@ -60,7 +61,7 @@ export function JobTable({ summaries, shop, scroll, tools, onDelete, onCopy, onE
               <CopyPlus size={15} aria-hidden /> duplicate
             </Dropdown.Item>
             <Dropdown.Item as="button" onClick={() => onExport(of.id)}>
-              <FileOutput size={15} aria-hidden /> export as a file
+              <FileOutput size={15} aria-hidden /> {exportAsFile}
             </Dropdown.Item>
             <Dropdown.Item as="button" onClick={() => onDelete(of)}>
               <Trash2 size={15} aria-hidden /> delete

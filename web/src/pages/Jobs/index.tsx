@@ -1,4 +1,4 @@
-import { blankJob, type Job } from '@obra/core/document';
+import { blankJob, blankRow, type Job } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import { writeSentence } from '@obra/core/quantity';
 import { FileInput, Plus } from 'lucide-react';
@@ -13,12 +13,15 @@ import { tell } from '../../shell/says';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { type Deleted, listDeleted } from '../../data/bin';
+import { cursorState } from '../../data/cellOfJob';
+import { newId } from '../../data/ids';
 import { createJob, deleteJob, listAside, listSummaries, loadJob, putBack, type Summary, summarise } from '../../data/jobs';
 import { forget } from '../../data/session';
 import { loadShop } from '../../data/shopStore';
 import { notStored, takeJob } from '../../data/takeJob';
 import { wholeLog } from '../../data/wholeLog';
 import { JobTable } from './JobTable';
+import { typePart } from '../../words/titles';
 
 /** What is on: every job of this browser, how far it is and what comes next. */
 export function Jobs() {
@@ -77,8 +80,11 @@ export function Jobs() {
     });
   const fresh = () =>
     guarded(async () => {
-      const stored = await createJob(blankJob('New job', units));
-      void navigate(`/jobs/${stored.id}/drawing`);
+      // it opens with the cursor in its first row
+      const blank = blankJob('New job', units);
+      const row = blankRow(newId(), units);
+      const stored = await createJob({ ...blank, drawing: { ...blank.drawing, outside: [row] } });
+      void navigate(`/jobs/${stored.id}/drawing`, { state: cursorState(`${row.id}.size`) });
     });
   const some = data !== undefined && data.summaries.length > 0;
   const tools = (
@@ -106,7 +112,7 @@ export function Jobs() {
         )}
         {data?.summaries.length === 0 && data.without.length === 0 && (
           <p>
-            No jobs yet. <Link to="/">Type a part on one line</Link> and keep it, or make a new job.
+            No jobs yet. <Link to="/">{typePart}</Link> and keep it, or make a new job.
           </p>
         )}
         {some && (

@@ -10,6 +10,7 @@ import { useFiles } from '../../shell/files';
 import { download } from '../../shell/download';
 import { backedUp, everything, restore } from '../../data/backup';
 import { newId } from '../../data/ids';
+import { attempts } from '../../data/practised';
 import { backupDue, lastBackup, type Persisted, persisted } from '../../data/persist';
 import { loadShop } from '../../data/shopStore';
 import { keysUnder } from '../../data/store';
@@ -51,7 +52,7 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
       return;
     }
     const { shop } = await loadShop();
-    setPreview({ name: chosen.name, of: layRestore(parsed.value, await everything(), shop, newId) });
+    setPreview({ name: chosen.name, of: layRestore(parsed.value, await everything(), shop, newId, await attempts()) });
   };
   const choose = useFiles('Backup file', '.json,application/json', look);
   const take = async () => {
@@ -65,7 +66,9 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
     }
     onRestored();
   };
-  const changes = preview ? preview.of.jobs.length + preview.of.entries.length + preview.of.shops.length + preview.of.unread.length : 0;
+  const changes = preview
+    ? preview.of.jobs.length + preview.of.entries.length + preview.of.shops.length + preview.of.unread.length + preview.of.practised.length
+    : 0;
   const { data: keeping } = useSWR('persisted', () => persisted(), { revalidateOnMount: true });
   const { data: due, mutate: reminded } = useSWR('backup-due', () => reminder(), { revalidateOnMount: true });
   return (
@@ -74,8 +77,8 @@ export function BackUp({ onSays, onRestored }: { readonly onSays: (says: string)
       {due !== undefined && <p role="status">{due} Back everything up.</p>}
       {keeping !== undefined && <p className="quiet mb-1">{KEEPING[keeping]}</p>}
       <p className="quiet">
-        Everything of this browser in one file: jobs, what happened at the Bench, the shop. Taken in elsewhere it is united with what is there;
-        nothing is overwritten.
+        Everything of this browser in one file: jobs, what happened at the Bench, the shop, what was practised. Taken in elsewhere it is united with
+        what is there; nothing is overwritten.
       </p>
       <div className="d-flex gap-2">
         <Button variant="outline-dark" onClick={() => void out()}>

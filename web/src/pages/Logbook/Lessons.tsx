@@ -5,6 +5,7 @@ import { Button } from 'react-bootstrap';
 import { newId } from '../../data/ids';
 import { saveShop } from '../../data/shopStore';
 import { tell } from '../../shell/says';
+import { keepIt } from '../../words/pressed';
 
 interface Props {
   readonly shop: Shop;
@@ -20,7 +21,7 @@ const WORKS: Readonly<Record<Lesson['of'], string>> = {
   held: 'named in the route, of a holding in Holding',
   chips: 'named in the cutting data',
   minutes: 'counted in the minutes of the route',
-  chatter: 'named in the cutting data',
+  chatter: 'named at the next cut with that tool',
 };
 
 /** What the readings show of lathe and tools: proposed; kept or refused by a person; what is kept may be forgotten. Each with its way back. */
@@ -48,7 +49,7 @@ export function Lessons({ shop, units, proposed, onKept, onRefused }: Props) {
     ]);
   const forget = (l: Lesson) => change(`${said(l)}: forgotten.`, (before) => before.filter((b) => b.id !== l.id));
   const sure = (l: Lesson) =>
-    l.of === 'chips'
+    l.of === 'chips' || l.of === 'chatter'
       ? `told ${l.count === 1 ? 'once' : `${String(l.count)} times`}`
       : `from ${String(l.count)} ${l.of === 'minutes' ? 'step' : 'size'}${l.count === 1 ? '' : 's'}`;
   return (
@@ -64,7 +65,7 @@ export function Lessons({ shop, units, proposed, onKept, onRefused }: Props) {
               {said(l)} <span className="quiet">{sure(l)}</span>
             </span>
             <Button size="sm" variant="outline-dark" onClick={() => void decide(l, true)}>
-              keep it
+              {keepIt}
             </Button>
             <Button size="sm" variant="link" onClick={() => void decide(l, false)}>
               refuse it

@@ -6,8 +6,9 @@ import useSWR from 'swr';
 import { loadLog } from '../../data/entries';
 import { loadJob } from '../../data/jobs';
 import { FigureNumber, RunStrip } from '../../slate';
+import { cannotTell, inByGauge } from '../../words/found';
 
-const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: '? cannot tell' } as const;
+const signs = { in: '✓ in', over: '✗ + over', under: '✗ − under', cannotTell: cannotTell } as const;
 
 /** Every size that was measured, with its readings in order and its verdict. */
 export function Readings({ id, shop, units }: { readonly id: string; readonly shop: Shop; readonly units: Units }) {
@@ -72,7 +73,7 @@ function Measured({ record, units }: { readonly record: JobRecord; readonly unit
               <td className="fig">{foretold(record, of, piece, units)}</td>
               <td>{verdict && <FigureNumber figure={verdict.value} units={units} />}</td>
               <td className={verdict ? (standsAs(verdict) === 'in' ? 'in' : 'out') : ''}>
-                {verdict ? (verdict.accepted ? '✓ in by its gauge' : signs[verdict.says]) : ''}
+                {verdict ? (verdict.accepted ? inByGauge : signs[verdict.says]) : ''}
               </td>
             </tr>
           );

@@ -1,6 +1,7 @@
 import {
   calibration,
   type Calibrated,
+  chatterLessons,
   chipLessons,
   lessonsOf,
   minuteLessons,
@@ -38,6 +39,7 @@ import { Holds, ToolRecords } from './Holds';
 import { Lessons } from './Lessons';
 import { Readings } from './Readings';
 import { ThisBrowser } from './ThisBrowser';
+import { nothingLost } from '../../words/refused';
 
 /** What was made, how it measured, what was learned; and everything in one file. */
 export function Logbook() {
@@ -117,15 +119,7 @@ export function Logbook() {
             below={(l) => open === l.id && shop && <Readings id={l.id} shop={shop.shop} units={units} />}
           />
         )}
-        {shop && (
-          <Lessons
-            shop={shop.shop}
-            units={units}
-            proposed={shown.lessons}
-            onKept={() => void again()}
-            onRefused={() => tell('This browser did not store it (storage full or blocked). Nothing that was stored is lost.')}
-          />
-        )}
+        {shop && <Lessons shop={shop.shop} units={units} proposed={shown.lessons} onKept={() => void again()} onRefused={() => tell(nothingLost)} />}
         {shop && <Holds shop={shop.shop} units={units} sizes={shown.sizes} />}
         {shop && <ToolRecords shop={shop.shop} units={units} tools={shown.tools} />}
         <Foretold foretold={shown.foretold} />
@@ -236,6 +230,11 @@ async function learnedFrom(lines: readonly MadeLine[], { shop }: StoredShop): Pr
       ...lessonsOf(sizes, shop, now()),
       ...chipLessons(
         shown.flatMap((s) => s.strings),
+        shop,
+        now(),
+      ),
+      ...chatterLessons(
+        shown.flatMap((s) => s.chatter),
         shop,
         now(),
       ),

@@ -10,6 +10,8 @@ import { useShop } from '../../data/shopSession';
 import { Big, Checks, FigureNumber } from '../../slate';
 import { usePlan } from '../../work/usePlan';
 import { rowTexts } from './rowTexts';
+import { sawOrPull } from '../../words/titles';
+import { noRouteYet } from '../../words/keys';
 
 // the sheet comes with the first plan
 const OperationSheet = lazy(() => import('../../sheet').then((m) => ({ default: m.OperationSheet })));
@@ -47,7 +49,7 @@ export function Planned({ line, reads, edits, onEdits, units, onKeep }: Props) {
         <aside className={`slate ${older ? 'older' : ''}`} aria-label="Slate">
           {route ? (
             <>
-              <h2>Saw or pull out</h2>
+              <h2>{sawOrPull}</h2>
               <Big figure={route.bar.cut} units={units}>
                 of {shop?.bars.find((b) => b.id === route.bar.id)?.name}
               </Big>
@@ -65,7 +67,7 @@ export function Planned({ line, reads, edits, onEdits, units, onKeep }: Props) {
               <hr />
             </>
           ) : (
-            <h2>No route yet</h2>
+            <h2>{noRouteYet}</h2>
           )}
           {plan && <Checks findings={plan.findings} units={units} apply={apply} dark />}
         </aside>

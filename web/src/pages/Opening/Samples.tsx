@@ -1,43 +1,8 @@
-import { blankDrawing } from '@obra/core/document';
-import { readDrawing } from '@obra/core/drawing';
-import type { Units } from '@obra/core/quantity';
-import { SmallPart } from '../../small';
+import { SmallOutline } from '../../small';
+import { type SampleLine, samples } from './samples.table';
 
-interface SampleLine {
-  readonly rows: readonly (readonly [size: string, length: string])[];
-  readonly units: Units;
-  readonly says: string;
-}
-
-const samples: readonly SampleLine[] = [
-  {
-    rows: [
-      ['M12', '18'],
-      ['19 h7', '25'],
-      ['25', '38'],
-    ],
-    units: 'mm',
-    says: 'stepped bolt',
-  },
-  {
-    rows: [
-      ['1/2-13', '3/4'],
-      ['3/4 -.001', '1'],
-      ['1', '1-1/2'],
-    ],
-    units: 'in',
-    says: 'stud, in inches',
-  },
-  {
-    rows: [
-      ['16 g6', '30'],
-      ['32', '12'],
-      ['20 +/-0.05', '15'],
-    ],
-    units: 'mm',
-    says: 'dowel with a collar',
-  },
-];
+/** Of a picture, px. */
+const [WIDE, TALL] = [200, 60] as const;
 
 interface Props {
   /** what was typed last, offered beside them */
@@ -65,12 +30,11 @@ export function Samples({ left, onTake }: Props) {
   );
 }
 
-function Sample({ sample: { rows, units, says }, onTake }: { readonly sample: SampleLine; readonly onTake: (line: string) => void }) {
+function Sample({ sample: { rows, says, outline, long, radius }, onTake }: { readonly sample: SampleLine; readonly onTake: (line: string) => void }) {
   const line = rows.map(([size, length]) => `${size} x ${length}`).join('; ');
-  const outside = rows.map(([size, length], i) => ({ id: `s${String(i + 1)}`, size: { text: size, units }, length: { text: length, units } }));
   return (
     <button type="button" onClick={() => onTake(line)}>
-      <SmallPart part={readDrawing({ ...blankDrawing(), outside })} width={200} height={60} />
+      <SmallOutline outline={outline} long={long} radius={radius} width={WIDE} height={TALL} />
       <div>{says}</div>
       <div className="fig quiet size-13">{line}</div>
     </button>

@@ -1,5 +1,5 @@
 import './opening.css';
-import { type LineWord, readDrawing } from '@obra/core/drawing';
+import type { LineWord } from '@obra/core/drawing';
 import type { Edit } from '@obra/core/finding';
 import { writeWithUnit } from '@obra/core/quantity';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
@@ -19,6 +19,7 @@ import { shopIsNew } from '../../data/shopIsNew';
 import type { readTyped } from './reader';
 import { rowTexts } from './rowTexts';
 import { Samples } from './Samples';
+import { noRouteYet, unitsSwap } from '../../words/keys';
 
 // the shop, the planner's door and what shows a plan: nothing of them is needed until a line is typed
 const BarPicture = lazy(() => loaded(() => import('../../bar')).then((m) => ({ default: m.BarPicture })));
@@ -50,17 +51,17 @@ export function Opening() {
   const read = useMemo(() => (typed && !asks ? reader?.readTyped(text, asked) : undefined), [reader, text, typed, asks, asked]);
   // what the line itself says decides what a bare number in it means; the page's unit only where it says nothing
   const { units, swap } = useUnits(read?.units ?? 'mm');
-  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  useKeys('everywhere', { u: { says: unitsSwap, act: swap } });
   // what was begun is offered again until something else is typed
   useEffect(() => {
     if (text !== '') keptHere.set(KEPT, text);
   }, [text]);
   const line = read?.job;
+  const part = read?.part;
   // while a line cannot be read the last one that could stays drawn
   const [last, setLast] = useState(line);
   if (line && line !== last) setLast(line);
   const drawn = typed && !asks ? (line ?? last) : undefined;
-  const part = useMemo(() => (line ? readDrawing(line.drawing) : undefined), [line]);
   const keep = async () => {
     if (!line) return;
     try {
@@ -93,7 +94,7 @@ export function Opening() {
       )}
       <div className="work">
         <aside className="slate" aria-label="Slate">
-          <h2>{typed ? 'No route yet' : 'Nothing typed yet'}</h2>
+          <h2>{typed ? noRouteYet : 'Nothing typed yet'}</h2>
           {!typed && <p className="quiet m-0">The blank length and the first speed stand here as soon as a size and a length are typed.</p>}
         </aside>
         <main className="sheet">

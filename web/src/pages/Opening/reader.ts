@@ -1,4 +1,4 @@
-import { type LineWord, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
+import { type LineWord, type Part, readDrawing, readLine, typedLine, unitsOfLine } from '@obra/core/drawing';
 import { blankJob, type Job, ownName } from '@obra/core/document';
 import { type Units, writeSentence } from '@obra/core/quantity';
 
@@ -9,6 +9,8 @@ export interface Read {
   readonly words: readonly LineWord[];
   /** as a job, where all of it is understood */
   readonly job?: Job;
+  /** that part, as it is drawn */
+  readonly part?: Part;
   /** why it is not */
   readonly wrong?: string;
 }
@@ -20,5 +22,10 @@ export function readTyped(text: string, asked: Units | undefined): Read {
   const read = readLine(text, units);
   if (!read.ok) return { units, words, wrong: writeSentence(read.problems[0]?.says ?? [], units) };
   const drawing = { ...read.value, untoleranced: { text: units === 'mm' ? 'ISO 2768-m' : '+/-.005', units } };
-  return { units, words, job: { ...blankJob(ownName(drawing), units), ...(pieces !== undefined && { pieces }), drawing } };
+  return {
+    units,
+    words,
+    part: readDrawing(drawing),
+    job: { ...blankJob(ownName(drawing), units), ...(pieces !== undefined && { pieces }), drawing },
+  };
 }

@@ -5,6 +5,7 @@ import { type Units, write, writeWithUnit } from '@obra/core/quantity';
 import { BarPicture } from '../../bar';
 import { sizeAbout, sizeBetween, sizeName } from '../../sheet';
 import { dayOf } from '../../shell/dates';
+import { drawnBy } from '../../words/titles';
 
 interface Props {
   readonly job: Job;
@@ -35,7 +36,7 @@ export function DrawingPage({ job, part, units, material, findings }: Props) {
     ['no tolerance', untoleranced.text],
     ['edges', title['edges'] ?? ''],
     ['wanted', job.wanted === undefined ? '' : dayOf(job.wanted)],
-    ['drawn by', title['drawn'] ?? ''],
+    [drawnBy, title['drawn'] ?? ''],
     ['printed', dayOf(new Date().toISOString())],
   ];
   return (

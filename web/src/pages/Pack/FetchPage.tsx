@@ -1,6 +1,7 @@
 import type { Job, Shop } from '@obra/core/document';
 import type { Plan, Route } from '@obra/core/planner';
 import { type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { holdingsOf, nameIn, toHand } from '../../sheet';
 
 interface Props {
   readonly job: Job;
@@ -13,11 +14,9 @@ interface Props {
 /** What is fetched before the spindle turns: bars, holdings, tools in the order they are used, gauges; what is made first, and what is bought. */
 export function FetchPage({ job, route, plan, shop, units }: Props) {
   const kit = job.issue?.kit ?? shop;
-  const all = [...kit.holdings, ...kit.tools, ...kit.gauges, ...kit.bars, ...shop.holdings, ...shop.tools, ...shop.gauges, ...shop.bars];
-  const nameOf = (id: string) => all.find((x) => x.id === id)?.name ?? id;
+  const nameOf = nameIn(kit, shop);
   const steps = route.setups.flatMap((s) => s.steps);
-  const once = (ids: readonly (string | undefined)[]) => [...new Set(ids.flatMap((id) => (id === undefined ? [] : [id])))];
-  const holdings = once(route.setups.flatMap((s) => [s.holding, ...s.support.map((x) => x.item)]));
+  const { tools, gauges } = toHand(steps);
   const made = plan.toGet.filter((g) => g.how === 'make');
   const bought = plan.toGet.filter((g) => g.how !== 'make');
   const bars = job.pieces * route.bar.cut.value;
@@ -40,9 +39,9 @@ export function FetchPage({ job, route, plan, shop, units }: Props) {
         {list('bar', [
           `${nameOf(route.bar.id)}: ${writeWithUnit(route.bar.cut, units)} for a piece${job.pieces > 1 ? `, ${writeWithUnit({ is: 'length', value: bars, step: 1 }, units)} for ${String(job.pieces)}` : ''}`,
         ])}
-        {list('to hold it', holdings.map(nameOf))}
-        {list('tools, as they are used', once(steps.map((s) => s.tool)).map(nameOf))}
-        {list('gauges', once(steps.map((s) => s.gauge)).map(nameOf))}
+        {list('to hold it', holdingsOf(route.setups).map(nameOf))}
+        {list('tools, as they are used', tools.map(nameOf))}
+        {list('gauges', gauges.map(nameOf))}
         {list('set on the lathe', wheels)}
         {list(
           'to make first',

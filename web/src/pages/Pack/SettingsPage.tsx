@@ -4,6 +4,7 @@ import type { Route } from '@obra/core/planner';
 import { type Units, writeMinutes, writeWithUnit } from '@obra/core/quantity';
 import { SettingPicture } from '../../bar';
 import { moveTo, Traveller } from '../../sheet';
+import { barToPart } from '../../words/titles';
 
 interface Props {
   readonly job: Job;
@@ -19,7 +20,7 @@ export function SettingsPage({ job, route, part, shop, units }: Props) {
   const nameOf = (id: string) => kit.holdings.find((h) => h.id === id)?.name ?? shop.holdings.find((h) => h.id === id)?.name ?? id;
   return (
     <section className="leaf" aria-label="Operation sheet">
-      <ol className="pack-chain" aria-label="From bar to part">
+      <ol className="pack-chain" aria-label={barToPart}>
         {route.setups.map((s, i) => (
           <li key={s.id}>
             <span className="quiet">{moveTo(route.setups, s)}</span>

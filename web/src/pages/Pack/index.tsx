@@ -16,6 +16,7 @@ import { DrawingPage } from './DrawingPage';
 import { FetchPage } from './FetchPage';
 import { InspectionPage } from './InspectionPage';
 import { SettingsPage } from './SettingsPage';
+import { noSuchJob } from '../../words/found';
 
 const PAPER = 'obra-paper';
 const papers = ['A4', 'letter'] as const;
@@ -57,7 +58,7 @@ export function Pack() {
       <div className="page">
         <Head />
         <main className="scroll">
-          <h1>No such job here</h1>
+          <h1>{noSuchJob}</h1>
           <p>
             <Link to="/jobs">Jobs</Link>
           </p>

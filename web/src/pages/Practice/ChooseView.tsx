@@ -5,6 +5,7 @@ import { Button } from 'react-bootstrap';
 import { now } from '../../data/ids';
 import { usePractised } from '../../data/practised';
 import { sentenceCase } from '../../slate';
+import { anotherOne } from '../../words/pressed';
 
 interface Props {
   readonly choosing: Choosing;
@@ -72,7 +73,7 @@ export function ChooseView({ choosing, number, units, onAnother }: Props) {
                   {tries} {tries === 1 ? 'try' : 'tries'}.
                 </p>
                 <Button variant="outline-dark" onClick={() => onAnother(number + 1)}>
-                  another one
+                  {anotherOne}
                 </Button>
               </>
             )}

@@ -5,6 +5,8 @@ import { Button, Form } from 'react-bootstrap';
 import { now } from '../../data/ids';
 import { usePractised } from '../../data/practised';
 import { FigureNumber } from '../../slate';
+import { adviserBeside, anotherOne, furtherOver } from '../../words/pressed';
+import { byCollars, cameTo } from '../../words/titles';
 
 interface Props {
   readonly number: number;
@@ -54,7 +56,7 @@ export function CollarsView({ number, units, onAnother }: Props) {
   };
   return (
     <main className="scroll practice-choose">
-      <h1>A taper set over by two collars</h1>
+      <h1>{byCollars}</h1>
       <p className="size-18">
         A bar between centres, {size(between)} long, is to have a taper of 1:{Math.round(1 / slope)}. The tailstock was set over by eye. Two collars
         are turned at one setting, {size(free)} and {size(held)} from the free end: their difference is to be {fine((held - free) * slope)} within{' '}
@@ -103,7 +105,7 @@ export function CollarsView({ number, units, onAnother }: Props) {
                 variant={further === way ? 'primary' : 'outline-dark'}
                 aria-pressed={further === way}
                 onClick={() => setFurther(way)}>
-                {way ? 'further over' : 'back'}
+                {way ? furtherOver : 'back'}
               </Button>
             ))}
           </div>
@@ -124,18 +126,18 @@ export function CollarsView({ number, units, onAnother }: Props) {
         className="mt-3"
         type="switch"
         id="collar-adviser"
-        label="the adviser beside me"
+        label={adviserBeside}
         checked={beside}
         onChange={(e) => setBeside(e.target.checked)}
       />
       {beside && !over && (
         <p data-testid="collar-advice">
-          <FigureNumber figure={advised} units={units} withUnit /> {advised.further ? 'further over' : 'back'}: the taper that is missing, over half
-          of the bar.
+          <FigureNumber figure={advised} units={units} withUnit /> {advised.further ? furtherOver : 'back'}: the taper that is missing, over half of
+          the bar.
         </p>
       )}
       {over && (
-        <section data-testid="ended" aria-label="What it came to">
+        <section data-testid="ended" aria-label={cameTo}>
           <h2 className={Math.abs(bar.off()) <= within ? 'in' : 'out'}>
             Over the collars the taper is off by {writeWithUnit({ is: 'length', value: Math.abs(bar.off()), step: 0.001 }, units)}, after{' '}
             {bar.moves()} {bar.moves() === 1 ? 'move' : 'moves'}.
@@ -144,7 +146,7 @@ export function CollarsView({ number, units, onAnother }: Props) {
             What is set over by eye is off by a fifth. Two collars of one setting tell the taper that it makes, whatever their size; the tailstock
             moves by half of what is missing over the whole bar.
           </p>
-          <Button onClick={() => onAnother(number + 1)}>another one</Button>
+          <Button onClick={() => onAnother(number + 1)}>{anotherOne}</Button>
         </section>
       )}
     </main>

@@ -10,6 +10,7 @@ interface Props {
   readonly round: number;
   readonly units: Units;
   readonly words: string;
+  readonly small?: boolean;
   readonly onTurn: (to: number) => void;
 }
 
@@ -18,7 +19,7 @@ const MIDDLE = SIZE / 2;
 const RING = 92;
 
 /** A hand wheel with its dial: dragged round, by the wheel of the mouse, by arrow keys; with Shift by tenths of a division. */
-export function Dial({ value, division, round, units, words, onTurn }: Props) {
+export function Dial({ value, division, round, units, words, small, onTurn }: Props) {
   const knob = useRef<SVGSVGElement>(null);
   const turned = useRef({ from: 0, angle: 0 });
   const one = (2 * Math.PI) / round;
@@ -43,7 +44,7 @@ export function Dial({ value, division, round, units, words, onTurn }: Props) {
   return (
     <svg
       ref={knob}
-      className="practice-dial"
+      className={`practice-dial${small === true ? ' small' : ''}`}
       width={SIZE}
       height={SIZE}
       viewBox={`0 0 ${String(SIZE)} ${String(SIZE)}`}
@@ -104,7 +105,7 @@ export function Dial({ value, division, round, units, words, onTurn }: Props) {
               transform={`rotate(${((10 * k * one * 180) / Math.PI).toFixed(2)} ${(MIDDLE + (RING - 28) * Math.cos(a)).toFixed(2)} ${(MIDDLE + (RING - 28) * Math.sin(a)).toFixed(2)})`}>
               {write({ is: 'length', value: 10 * k * division, step: division }, units)
                 .text.replace(/0+$/, '')
-                .replace(/\.$/, '')}
+                .replace(/[.,]$/, '')}
             </text>
           );
         })}

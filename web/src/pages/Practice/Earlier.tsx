@@ -6,6 +6,7 @@ import { usePractised } from '../../data/practised';
 import { dayOf } from '../../shell/dates';
 import { RunToSize } from '../../slate';
 import { counted } from './StandEnded';
+import { metalLeft } from '../../words/found';
 
 /** So many earlier attempts are looked at. */
 const SEEN = 4;
@@ -26,7 +27,7 @@ export function Earlier({
   const runs = useMemo(
     () =>
       done
-        .filter((d) => d.exercise === exercise.id && d.lathe === lathe && d.deeds !== undefined && exercise.only !== 'touch')
+        .filter((d) => d.exercise === exercise.id && d.lathe === lathe && d.deeds !== undefined && exercise.only === undefined)
         .slice(1, SEEN + 1)
         .map((was) => ({ was, stand: played(setUp(exercise, was.number, shop), was.deeds ?? []) })),
     [done, exercise, lathe, shop],
@@ -43,8 +44,8 @@ export function Earlier({
           <div key={`${was.at} ${String(i)}`} className="mb-2">
             <div>
               number {was.number}, {dayOf(was.at)}:{' '}
-              <span className={landed === 'in' ? 'in' : 'out'}>{landed === 'in' ? 'in' : landed === 'past' ? 'past' : 'metal left'}</span>, the metal
-              was {writeWithUnit({ is: 'length', value: size, step: 0.001 }, units)}; {counted(was.cuts, 'cut')}, {counted(was.readings, 'reading')},{' '}
+              <span className={landed === 'in' ? 'in' : 'out'}>{landed === 'in' ? 'in' : landed === 'past' ? 'past' : metalLeft}</span>, the metal was{' '}
+              {writeWithUnit({ is: 'length', value: size, step: 0.001 }, units)}; {counted(was.cuts, 'cut')}, {counted(was.readings, 'reading')},{' '}
               {writeMinutes(was.minutes)}
             </div>
             {read.length > 1 && (

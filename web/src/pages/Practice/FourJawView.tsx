@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { now } from '../../data/ids';
 import { usePractised } from '../../data/practised';
+import { adviserBeside, anotherOne } from '../../words/pressed';
+import { cameTo, fourJaw } from '../../words/titles';
 
 interface Props {
   readonly number: number;
@@ -72,7 +74,7 @@ export function FourJawView({ number, units, onAnother }: Props) {
   };
   return (
     <main className="scroll practice-choose">
-      <h1>A four-jaw chuck in three moves</h1>
+      <h1>{fourJaw}</h1>
       <p className="size-18">
         The indicator was zeroed at jaw 1, and the chuck turned by hand to each jaw in turn; more is nearer to the indicator. Move the work until it
         runs within {writeWithUnit({ is: 'length', value: fourJawWanted, step: 0.01 }, units)} TIR, in three moves.
@@ -137,7 +139,7 @@ export function FourJawView({ number, units, onAnother }: Props) {
         className="mt-3"
         type="switch"
         id="jaw-adviser"
-        label="the adviser beside me"
+        label={adviserBeside}
         checked={beside}
         onChange={(e) => setBeside(e.target.checked)}
       />
@@ -147,7 +149,7 @@ export function FourJawView({ number, units, onAnother }: Props) {
         </p>
       )}
       {over && (
-        <section data-testid="ended" aria-label="What it came to">
+        <section data-testid="ended" aria-label={cameTo}>
           <h2 className={dialling.tir() <= fourJawWanted ? 'in' : 'out'}>
             It runs within {writeWithUnit({ is: 'length', value: dialling.tir(), step: 0.001 }, units)} TIR, after {dialling.moves()}{' '}
             {dialling.moves() === 1 ? 'move' : 'moves'}.
@@ -156,7 +158,7 @@ export function FourJawView({ number, units, onAnother }: Props) {
             The work stands off by half of what opposite jaws differ, and the swing is twice that. What a screw moves is not quite what it is turned
             by: each move leaves a twentieth or so, and the next takes that.
           </p>
-          <Button onClick={() => onAnother(number + 1)}>another one</Button>
+          <Button onClick={() => onAnother(number + 1)}>{anotherOne}</Button>
         </section>
       )}
     </main>

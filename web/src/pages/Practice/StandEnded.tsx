@@ -1,9 +1,16 @@
 import { writeMinutes, writeSentence, writeWithUnit, type Units } from '@obra/core/quantity';
-import type { Exercise, Stand } from '@obra/core/practice';
+import type { Exercise, Spoiled, Stand } from '@obra/core/practice';
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
+import { cameTo } from '../../words/titles';
 
 export const counted = (n: number, one: string): string => `${String(n)} ${one}${n === 1 ? '' : 's'}`;
+
+const SPOILED: Readonly<Record<Spoiled, string>> = {
+  crossed: 'The thread is crossed: a pass ran beside its groove.',
+  plunged: 'The tool was set in over the turning work: a groove under size stands in it.',
+  jaws: 'The tool ran into the jaws. On a real lathe that throws work and tool: set a stop, and wind by hand with the spindle still before the first pass.',
+};
 
 /** What it came to, what the metal was, what the advice would have said, and where the doubt came from. */
 export function StandEnded({
@@ -23,21 +30,30 @@ export function StandEnded({
   readonly onAnother: (number: number) => void;
   readonly children: ReactNode;
 }) {
-  const { size, landed, crossed, cuts, readings, minutes } = stand.outcome();
+  const { size, landed, spoiled, cuts, readings, minutes } = stand.outcome();
   const { truth, gauges, wanted } = stand.set;
+  const off = stand.readingOff();
   const say = (mm: number) => writeWithUnit({ is: 'length', value: mm, step: 0.001 }, units);
   const [gauge] = gauges;
   const words = { in: 'It is in.', more: 'There is still metal to come off.', past: 'It is past its limits.' } as const;
   return (
-    <section aria-label="What it came to" data-testid="ended">
-      {exercise.only === 'touch' ? (
+    <section aria-label={cameTo} data-testid="ended">
+      {exercise.only === 'dial' ? (
+        <h2 className={stand.stands() ? 'in' : 'out'}>
+          {stand.stands()
+            ? 'The dial shows it, and the slide stands where it says.'
+            : Math.abs(off.dial) > Math.abs(off.slide)
+              ? `The dial is ${say(Math.abs(off.dial))} off the reading.`
+              : `The dial shows it, but the slide stands ${say(Math.abs(off.slide))} deeper: the take-up is not out.`}
+        </h2>
+      ) : exercise.only === 'touch' ? (
         <h2>
           The zero of the ring lies {say(Math.abs(stand.zeroOff()))} from where the tool touches
           {Math.abs(stand.zeroOff()) <= division ? ': within a division.' : '.'}
         </h2>
       ) : (
         <>
-          <h2 className={landed === 'in' ? 'in' : 'out'}>{crossed ? 'The thread is crossed: a pass ran beside its groove.' : words[landed]}</h2>
+          <h2 className={landed === 'in' ? 'in' : 'out'}>{spoiled ? SPOILED[spoiled] : words[landed]}</h2>
           <p className="size-18">
             The metal is {say(size)} at 20 °C; wanted {say(wanted.min)} to {say(wanted.max)}. {counted(cuts, 'cut')}, {counted(readings, 'reading')},{' '}
             {writeMinutes(minutes)}.

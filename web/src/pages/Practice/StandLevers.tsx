@@ -1,6 +1,7 @@
 import type { Deed, Nuts, Stand, StandSet } from '@obra/core/practice';
 import { type Units, writeWithUnit } from '@obra/core/quantity';
 import { Button, Form } from 'react-bootstrap';
+import { aPass } from '../../words/pressed';
 
 interface Props {
   readonly set: StandSet;
@@ -80,7 +81,7 @@ export function StandLevers({ set, stand, units, onAct, onSpindle }: Props) {
         )}
       </div>
       <Button className="tall-56 w-100 mt-2" variant="primary" aria-keyshortcuts="p" onClick={() => onAct({ do: 'pass' })}>
-        a pass at this setting
+        {aPass}
       </Button>
     </section>
   );

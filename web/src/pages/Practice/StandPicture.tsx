@@ -9,7 +9,7 @@ interface Props {
   readonly units: Units;
 }
 
-const TALL = 190;
+const TALL = 210;
 const AXIS = 84;
 /** px a mm */
 const SCALE = 4.2;
@@ -32,8 +32,12 @@ export function StandPicture({ set, stand, seen, units }: Props) {
   const right = Math.min(width - 190, left + 420);
   const off = stand.gap();
   // a gap is drawn as its root: a tenth is seen, a millimetre does not leave the picture
-  const away = Math.min(46, off <= 0 ? 0 : 5 + 22 * Math.sqrt(off));
-  const [tx, ty] = inside ? [right + 12, AXIS + radius * 0.45 + away * 0.4] : [right - 120, AXIS + radius + away];
+  const away = Math.min(36, off <= 0 ? 0 : 5 + 18 * Math.sqrt(off));
+  // the way of the tool is as long as the work that is drawn
+  const over = Math.max(-1.1, Math.min(0.5, stand.along() / set.way.long)) * (right - left);
+  const [tx, ty] = inside
+    ? [right + Math.max(-150, Math.min(120, over)), AXIS + radius * 0.45 + away * 0.4]
+    : [right + Math.max(left - right - 8, Math.min(90, over)), AXIS + radius + away];
   const said = right + (centre ? 200 : 70);
   const words = [seen.sound, seen.chips, seen.surface && `surface ${seen.surface}`, seen.warm].filter((t) => t !== undefined && t !== '').join('; ');
   return (
@@ -84,7 +88,7 @@ export function StandPicture({ set, stand, seen, units }: Props) {
           strokeLinejoin="round"
         />
         {off > 0 && off < 3 && (
-          <text x={tx + 64} y={Math.min(TALL - 8, ty + 40)} fontSize={13} fill="var(--quiet)">
+          <text x={tx + 64} y={Math.min(TALL - 26, ty + 34)} fontSize={13} fill="var(--quiet)">
             off the work
           </text>
         )}
@@ -99,7 +103,7 @@ export function StandPicture({ set, stand, seen, units }: Props) {
               {line}
             </text>
           ))}
-        <text x={left - 70} y={TALL - 8} fontSize={13} fill="var(--quiet)">
+        <text x={12} y={TALL - 12} fontSize={13} fill="var(--quiet)">
           drawn {inside ? 'in section' : 'from above'}; wanted {writeWithUnit({ is: 'length', value: set.wanted.nominal }, units)}
         </text>
       </svg>

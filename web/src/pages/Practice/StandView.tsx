@@ -1,4 +1,4 @@
-import { figure, parseLength, type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
+import { figure, type Units, write, writeMinutes, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { type Deed, type Exercise, type Seen, setUp, Stand, writePractice } from '@obra/core/practice';
 import { mmOf } from '@obra/core/shop';
 import { useMemo, useReducer, useState } from 'react';
@@ -9,13 +9,14 @@ import { usePractised } from '../../data/practised';
 import { download, fileName } from '../../shell/download';
 import { useKeys } from '../../shell/keys';
 import { AdviceCard, Big, RunToSize } from '../../slate';
-import { Dial } from './Dial';
 import { counted, StandEnded } from './StandEnded';
 import { Earlier } from './Earlier';
 import { StandGauges } from './StandGauges';
+import { StandHandles } from './StandHandles';
 import { firstFeed, StandLevers } from './StandLevers';
 import { StandPicture } from './StandPicture';
 import { useSpeaking } from './useSpeaking';
+import { aPass, adviserBeside } from '../../words/pressed';
 
 interface Props {
   readonly exercise: Exercise;
@@ -28,12 +29,8 @@ interface Props {
   readonly onAnother: (number: number) => void;
 }
 
-/** So far the handle is backed off at a press, mm: more than any take-up. */
-const BACK: Readonly<Record<Units, number>> = { mm: 1, in: 1.27 };
 /** What is kept of an attempt. */
 const MOST_DEEDS = 400;
-/** Divisions that stand round a ring where nothing else is known. */
-const ROUND = 100;
 
 /** The stand: the bar in its chuck, handles and levers, gauges to lay on; what is seen, heard and felt. What the metal was is told at the end. */
 export function StandView({ exercise, number, lathe, shop, units, begun, onAnother }: Props) {
@@ -42,8 +39,6 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
   const [lines, setLines] = useState<readonly string[]>([]);
   const [seen, setSeen] = useState<Seen>({});
   const [beside, setBeside] = useState(false);
-  const [typed, setTyped] = useState('');
-  const [refused, setRefused] = useState<string>();
   const [, drawn] = useReducer((n: number) => n + 1, 0);
   const { keep } = usePractised();
   const [replayed, setReplayed] = useState(0);
@@ -65,7 +60,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
         number,
         lathe,
         at: now(),
-        ended: exercise.only === 'touch' ? touchedWithin(stand, division) : ended.landed,
+        ended: endedOf(stand, exercise, division),
         cuts: ended.cuts,
         readings: ended.readings,
         minutes: ended.minutes,
@@ -80,7 +75,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
   const over = stand.isOver();
   useKeys('bench', {
     m: { says: 'measure with the first gauge', act: () => !over && set.gauges[0] && measure(set.gauges[0].id) },
-    p: { says: 'a pass at this setting', act: () => !over && act({ do: 'pass' }) },
+    p: { says: aPass, act: () => !over && act({ do: 'pass' }) },
     s: { says: 'start or stop the spindle', act: () => !over && spindle() },
   });
   const speaking = useSpeaking((mm) => {
@@ -98,18 +93,6 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
     });
   const readings = stand.entries().flatMap((e) => (e.kind === 'reading' ? [e] : []));
   const advice = beside || over ? stand.advice() : undefined;
-  const turn = () => {
-    const read = parseLength(typed.replace(/^\s*[-−]/, ''), dialUnits);
-    const zero = /^\s*[-−+]?0*[.,]?0*\s*$/.test(typed) && typed.trim() !== '';
-    if (!read.ok && !zero) {
-      setRefused(writeSentence(read.problems[0]?.says ?? [], units));
-      return;
-    }
-    setRefused(undefined);
-    const mm = read.ok ? read.value : 0;
-    act({ do: 'dial', to: /^\s*[-−]/.test(typed) ? -mm : mm });
-    setTyped('');
-  };
   const replay = () => {
     const one = begun[replayed];
     if (!one) return;
@@ -123,9 +106,15 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
         <aside className="slate" aria-label="Slate" tabIndex={0}>
           <h1 className="size-18">{exercise.title}</h1>
           <p className="m-0">{writeSentence(exercise.asks, units)}</p>
-          <Big figure={figure('length', 'distance', { value: set.wanted.max }, { step: 0.001 })} units={units} size="mid">
-            most, {write({ is: 'length', value: set.wanted.min, step: 0.001 }, units).text} least
-          </Big>
+          {set.toRead === undefined ? (
+            <Big figure={figure('length', 'distance', { value: set.wanted.max }, { step: 0.001 })} units={units} size="mid">
+              most, {write({ is: 'length', value: set.wanted.min, step: 0.001 }, units).text} least
+            </Big>
+          ) : (
+            <Big figure={figure('length', 'distance', { value: set.toRead }, { step: division / 10 })} units={dialUnits} size="mid">
+              on the dial
+            </Big>
+          )}
           <p className="quiet m-0">
             {dial?.reads === undefined || set.axis !== 'cross'
               ? 'The dial counts the way of the slide'
@@ -136,7 +125,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
           <p className="m-0" data-testid="counts">
             {counted(stand.counts().cuts, 'cut')}, {counted(stand.counts().readings, 'reading')}, {writeMinutes(stand.counts().minutes)}
           </p>
-          <Form.Check type="switch" id="adviser" label="the adviser beside me" checked={beside} onChange={(e) => setBeside(e.target.checked)} />
+          <Form.Check type="switch" id="adviser" label={adviserBeside} checked={beside} onChange={(e) => setBeside(e.target.checked)} />
           {beside && !over && advice && (
             <AdviceCard
               advice={advice}
@@ -176,51 +165,7 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
             </StandEnded>
           ) : (
             <div className="practice-bench">
-              <section aria-label="Handle">
-                <Dial
-                  value={stand.dial()}
-                  division={division}
-                  round={ROUND}
-                  units={dialUnits}
-                  words={`${set.axis} handle`}
-                  onTurn={(to) => act({ do: 'dial', to })}
-                />
-                <div className="dial-said fig" data-testid="dial" aria-live="polite">
-                  {write({ is: 'length', value: stand.dial(), step: division / 10 }, dialUnits).text}
-                </div>
-                <div className="d-flex gap-2 mt-1 flex-wrap">
-                  <Button variant="outline-dark" onClick={() => act({ do: 'dial', to: stand.dial() - BACK[dialUnits] })}>
-                    back {writeWithUnit({ is: 'length', value: BACK[dialUnits] }, dialUnits)}
-                  </Button>
-                  <Button variant="outline-dark" onClick={() => act({ do: 'zero' })}>
-                    zero the ring
-                  </Button>
-                </div>
-                <Form
-                  className="d-flex gap-2 mt-2"
-                  onSubmit={(e) => {
-                    e.preventDefault();
-                    turn();
-                  }}>
-                  <Form.Control
-                    className="fig wide-120"
-                    aria-label="turn the handle until its dial shows"
-                    placeholder="turn it to"
-                    value={typed}
-                    maxLength={14}
-                    isInvalid={refused !== undefined}
-                    onChange={(e) => setTyped(e.target.value)}
-                  />
-                  <Button type="submit" variant="outline-dark" disabled={typed.trim() === ''}>
-                    turn
-                  </Button>
-                </Form>
-                {refused !== undefined && (
-                  <div role="alert" className="out">
-                    {refused}
-                  </div>
-                )}
-              </section>
+              <StandHandles set={set} stand={stand} dialUnits={dialUnits} division={division} onAct={act} />
               <StandLevers set={set} stand={stand} units={units} onAct={act} onSpindle={spindle} />
               <StandGauges set={set} shown={seen.reading === undefined ? '' : say(seen.reading)} speaking={speaking} onMeasure={measure}>
                 <Button className="tall-44 w-100 mt-2" variant="outline-dark" onClick={() => act({ do: 'done' })}>
@@ -261,8 +206,11 @@ export function StandView({ exercise, number, lathe, shop, units, begun, onAnoth
 const nearest = (speeds: readonly number[], wanted: number): number =>
   speeds.toSorted((a, b) => a - b).findLast((n) => n <= wanted) ?? Math.min(...speeds);
 
-/** How a zero that was set at the scratch lies: within a division, or how far off. */
-const touchedWithin = (stand: Stand, division: number): string => (Math.abs(stand.zeroOff()) <= division ? 'in' : 'not yet');
+/** How it ended: a dial brought to its reading and a zero set at the scratch lie within a part of a division, or not yet; a size lands. */
+function endedOf(stand: Stand, { only }: Exercise, division: number): string {
+  if (only === 'touch') return Math.abs(stand.zeroOff()) <= division ? 'in' : 'not yet';
+  return only === 'dial' ? (stand.stands() ? 'in' : 'not yet') : stand.outcome().landed;
+}
 
 /** A deed and what came of it, as one line. */
 function saidOf(deed: Deed, { chips, sound, surface, warm, reading, says }: Seen, say: (mm: number) => string): string {
@@ -270,6 +218,6 @@ function saidOf(deed: Deed, { chips, sound, surface, warm, reading, says }: Seen
   if (deed.do === 'read' && reading !== undefined) return `measured ${say(reading)}${told === '' ? '' : `; ${told}`}`;
   if (deed.do === 'pass') return `a pass: ${told}`;
   if (deed.do === 'heard') return reading === undefined ? 'nothing came over its line that could be taken' : `over its line ${say(reading)}`;
-  if (deed.do === 'dial') return says === undefined && sound === undefined ? '' : told;
+  if (deed.do === 'dial' || deed.do === 'along') return says === undefined && sound === undefined ? '' : told;
   return told;
 }

@@ -4,6 +4,7 @@ import { Form } from 'react-bootstrap';
 import { Link, useSearchParams } from 'react-router';
 import { Finding } from '../../shell/search';
 import { WordPicture } from '../../slate';
+import { wordsOfTrade } from '../../words/titles';
 
 const finding = new Finding(words, (w) => `${w.word} ${(w.also ?? []).join(' ')} ${w.says}`);
 const sorted = [...words].sort((a, b) => a.word.toLowerCase().localeCompare(b.word.toLowerCase()));
@@ -20,7 +21,7 @@ export function Words() {
   const shown: readonly Word[] = named ? [named, ...found.filter((w) => w !== named)] : found;
   return (
     <main className="scroll listing">
-      <h1>Words of the trade</h1>
+      <h1>{wordsOfTrade}</h1>
       <Form onSubmit={(e) => e.preventDefault()} className="mb-3">
         <Form.Control
           className="most-460"

@@ -18,6 +18,8 @@ import { FourJawView } from './FourJawView';
 import { lathes, latheIdOf, shopOf } from './lathes';
 import { StandView } from './StandView';
 import { Words } from './Words';
+import { metalLeft } from '../../words/found';
+import { byCollars, fourJaw, wordsInLine } from '../../words/titles';
 
 interface Line {
   readonly id: string;
@@ -28,12 +30,12 @@ interface Line {
 /** What is practised here, in order: at the stand, in the four-jaw chuck, by choosing. */
 const FOUR_JAW: Line = {
   id: 'four-jaw',
-  title: 'A four-jaw chuck in three moves',
+  title: fourJaw,
   says: ['Work that stands off the middle, an indicator on it: true within two hundredths in three moves.'],
 };
 const COLLARS: Line = {
   id: 'two-collars',
-  title: 'A taper set over by two collars',
+  title: byCollars,
   says: ['A tailstock set over by eye, tried by two collars turned at one setting, and moved until the taper is the one that is wanted.'],
 };
 const all: readonly Line[] = [
@@ -128,7 +130,7 @@ export function Practice() {
   );
 }
 
-const ended: Readonly<Record<string, string>> = { in: '✓ in', more: 'metal left', past: '✗ past', done: '✓', 'not yet': 'not yet' };
+const ended: Readonly<Record<string, string>> = { in: '✓ in', more: metalLeft, past: '✗ past', done: '✓', 'not yet': 'not yet' };
 
 function Contents({
   onOpen,
@@ -164,7 +166,7 @@ function Contents({
         <Button variant="outline-dark" onClick={onOpen}>
           an exercise from a file
         </Button>
-        <Link to="/practice/words">words of the trade</Link>
+        <Link to="/practice/words">{wordsInLine}</Link>
       </div>
       <ol className="practice-list">
         {all.map((e) => {

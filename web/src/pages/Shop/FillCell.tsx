@@ -1,6 +1,7 @@
 import { type Parsed, type Units, writeSentence } from '@obra/core/quantity';
 import { type KeyboardEvent, useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { putItIn } from '../../words/pressed';
 
 interface Props<T> {
   readonly of: (text: string) => Parsed<readonly T[]>;
@@ -48,7 +49,7 @@ export function FillCell<T extends { readonly name: string }>({ of, one, such, p
         }}
       />
       <Button variant="outline-dark" disabled={count === 0} onClick={take}>
-        put it in
+        {putItIn}
       </Button>
       <span id={`${id}-says`} className={set?.ok === false ? 'out' : 'quiet'} role="status">
         {says}

@@ -1,5 +1,17 @@
+import type { Holding } from '@obra/core/document';
 import { parseLength, type Units } from '@obra/core/quantity';
-import { confirmed, fieldText, type ShopField, type ShopItem, type ShopTable, withField } from '@obra/core/shop';
+import {
+  confirmed,
+  fieldText,
+  type Grade,
+  gradeOf,
+  holdingGrades,
+  type ShopField,
+  type ShopItem,
+  type ShopTable,
+  withField,
+  withGrade,
+} from '@obra/core/shop';
 import { Check, Copy, Trash2 } from 'lucide-react';
 import { type KeyboardEvent, type ReactNode, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -34,9 +46,28 @@ function columnOf(field: ShopField, units: Units): Column<ShopItem> {
     ...(field.is !== 'text' && field.is !== 'choice' && { figures: true as const }),
     ...(['numbers', 'wholes', 'lengths', 'speeds'].includes(field.is) && { list: true as const }),
     ...(field.key === 'name' && { stays: true as const }),
+    ...(field.behind !== undefined && { folded: true as const }),
     ...(field.is !== 'choice' && { sorts: (item: ShopItem) => sortedBy(text(item), field, units) }),
   };
 }
+
+/** A number that is chosen by a word; the number itself is a column that is folded away. */
+const graded = (grade: Grade): Column<ShopItem> => ({
+  key: grade.key,
+  words: grade.words,
+  text: (item) => gradeOf(item as Holding, grade),
+  put: (item, word) => withGrade(item as Holding, grade, word),
+  choices: grade.steps,
+  assumed: (item) => (item.assumed ?? []).includes(grade.by),
+});
+
+/** The columns of a table; before the first number behind a word stands the word. */
+const columnsOf = ({ fields, list }: ShopTable, units: Units): readonly Column<ShopItem>[] =>
+  fields.flatMap((field, i) => {
+    const first = field.behind !== undefined && fields.findIndex((f) => f.behind === field.behind) === i;
+    const grade = first && list === 'holdings' ? holdingGrades.find((g) => g.key === field.behind) : undefined;
+    return [...(grade ? [graded(grade)] : []), columnOf(field, units)];
+  });
 
 /** Sizes by what they measure, whatever they are typed in; numbers by the first of them. */
 function sortedBy(text: string, field: ShopField, units: Units): string | number | undefined {
@@ -61,7 +92,7 @@ export function ItemTable({
   title,
   tools,
 }: Props & { readonly title: ReactNode; readonly tools: ReactNode }) {
-  const columns = useMemo(() => table.fields.map((f) => columnOf(f, units)), [table, units]);
+  const columns = useMemo(() => columnsOf(table, units), [table, units]);
   return (
     <Grid
       words={table.words}

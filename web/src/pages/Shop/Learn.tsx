@@ -9,6 +9,8 @@ import { useForm, useWatch } from 'react-hook-form';
 import * as z from 'zod';
 import { aCount, aLength, FormField } from '../../fields';
 import { FigureNumber } from '../../slate';
+import { twoCollars } from '../../words/titles';
+import { betweenCentres } from '../../words/places';
 
 interface Props {
   readonly machine: Machine;
@@ -46,13 +48,13 @@ const trials: readonly Trial[] = [
     learn: (of, { machine }) => learnBacklash(machine, at(of, 'divisions')),
   },
   {
-    title: 'Two collars',
+    title: twoCollars,
     how: 'A bar between centres, relieved in the middle: one light cut over a collar at each end without touching the dial, both measured.',
     asks: [
       { key: 'head', words: 'collar at the headstock' },
       { key: 'tail', words: 'collar at the tailstock' },
       { key: 'apart', words: 'collars apart' },
-      { key: 'long', words: 'between centres' },
+      { key: 'long', words: betweenCentres },
     ],
     learn: (of, { machine }) => learnCollars(machine, at(of, 'head'), at(of, 'tail'), at(of, 'apart'), at(of, 'long')),
   },

@@ -22,6 +22,7 @@ import { ToolPicture } from './ToolPicture';
 import { InAndOut } from './InAndOut';
 import { UnreadCard } from './UnreadCard';
 import { Ways } from './Ways';
+import { unitsSwap } from '../../words/keys';
 
 /** What stands in this shop, table by table, and how it likes to work. */
 export function Shop() {
@@ -35,7 +36,7 @@ export function Shop() {
   const [inHand, setInHand] = useState<string>();
   const takeInHand = (e: FocusEvent) => setInHand(e.target.closest<HTMLElement>('[data-item]')?.dataset['item']);
   useKeys('shop', { 'mod+z': { says: 'undo', act: undo }, 'mod+shift+z, mod+y': { says: 'redo', act: redo } });
-  useKeys('everywhere', { u: { says: 'millimetres or inches', act: swap } });
+  useKeys('everywhere', { u: { says: unitsSwap, act: swap } });
   const problems = useMemo(() => (shop ? gravestFirst(shopProblems(shop)) : []), [shop]);
   if (!shop)
     return (

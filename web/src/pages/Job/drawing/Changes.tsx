@@ -4,6 +4,7 @@ import { writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { JobView } from '../view';
+import { noReason } from '../../../words/found';
 
 /** Writes changes of the drawing into the record, each with its reason. */
 export async function noteChanges(view: Pick<JobView, 'add'>, changes: readonly Change[], why: string): Promise<void> {
@@ -40,7 +41,7 @@ export function Changes({ view }: { readonly view: JobView }) {
               <td className="fig">{e.was}</td>
               <td className="fig">{e.now}</td>
               <td>{e.at.slice(0, 16).replace('T', ' ')}</td>
-              <td>{e.why === '' ? 'no reason given' : e.why}</td>
+              <td>{e.why === '' ? noReason : e.why}</td>
             </tr>
           ))}
         </tbody>

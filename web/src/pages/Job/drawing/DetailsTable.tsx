@@ -7,6 +7,8 @@ import { Mark, Said } from '../../../slate';
 import type { JobView } from '../view';
 import { Delete, type Place, PlaceSelect, TextCell } from './Cell';
 import { facesToStart } from './cells';
+import { endA, endB } from '../../../words/places';
+import { cutInIt } from '../../../words/pressed';
 
 /** What each kind asks for, and an example of it. */
 interface Asks {
@@ -61,7 +63,7 @@ export function DetailsTable({ view, started = false }: { readonly view: JobView
           <th className="wide-30">
             <span className="visually-hidden">check</span>
           </th>
-          <th style={{ width: '17%' }}>cut in it</th>
+          <th style={{ width: '17%' }}>{cutInIt}</th>
           <th style={{ width: '15%' }}>where</th>
           <th>at</th>
           <th style={{ width: '22%' }}>size</th>
@@ -182,7 +184,7 @@ export function placesFor(on: Asks['on'], { outside, boreRight, boreLeft }: Pick
   if (on === 'hole') return holes;
   if (on !== 'end') return [...rows(outside, 'row'), ...(on === 'row' ? holes : [])];
   return [
-    { ref: 'right', says: 'end A' },
-    { ref: 'left', says: 'end B' },
+    { ref: 'right', says: endA },
+    { ref: 'left', says: endB },
   ];
 }

@@ -1,6 +1,6 @@
 import './drawing.css';
 import { stagesOf } from '@obra/core/bench';
-import { blankRow, type Detail, type Drawing as DrawingOfJob } from '@obra/core/document';
+import { blankRow, type Detail, type Drawing as DrawingOfJob, isBlankRow } from '@obra/core/document';
 import { type DetailKind, type ListName, type Part, pathOf, volumeOfPart, widestOf } from '@obra/core/drawing';
 import type { Edit, Finding } from '@obra/core/finding';
 import { figure, type Units } from '@obra/core/quantity';
@@ -12,7 +12,7 @@ import { type Offer, useOffers } from '../../../shell/offers';
 import { memoSteady, useSteady } from '../../../shell/useSteady';
 import { newId } from '../../../data/ids';
 import { Big, Checks } from '../../../slate';
-import { fillOf } from '../../../data/cellOfJob';
+import { cursorOf, fillOf } from '../../../data/cellOfJob';
 import type { JobView } from '../view';
 import { focusSoon } from './cells';
 import { Changes } from './Changes';
@@ -52,11 +52,18 @@ export function Drawing({ view }: { readonly view: JobView }) {
   const [asking, setAsking] = useState<'template' | 'dxf' | undefined>();
   // twelve rows have the height; of fewer the fields of the job stand over them
   const [fields, setFields] = useState(outside.length + boreRight.length + boreLeft.length <= BESIDE_FIELDS);
+  const empty = outside.every(isBlankRow);
   useFill(view);
   const add = (list: ListName, after?: string) => {
     const rows = job.drawing[list];
-    const id = newId();
     const at = after === undefined ? -1 : rows.findIndex((r) => r.id === after);
+    // a row that still waits is the one that is wanted
+    const waiting = after === undefined ? rows.at(-1) : rows[at];
+    if (waiting && isBlankRow(waiting)) {
+      focusSoon(`${waiting.id}.size`);
+      return;
+    }
+    const id = newId();
     const next = at >= 0 ? rows[at + 1]?.id : undefined;
     open.edit([{ op: 'put', at: pathOf(list, id), value: blankRow(id, units), ...(next !== undefined && { before: next }) }]);
     focusSoon(`${id}.size`);
@@ -83,7 +90,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
     { id: 'add-row', group: 'actions', says: 'Add a row', words: 'section outside', act: () => add('outside', outside.at(-1)?.id) },
     { id: 'add-bore-a', group: 'actions', says: 'Add a hole in end A', words: 'bore', act: () => add('boreRight') },
     { id: 'add-bore-b', group: 'actions', says: 'Add a hole in end B', words: 'bore', act: () => add('boreLeft') },
-    ...(outside.length === 0
+    ...(empty
       ? []
       : (['groove', 'keyway', 'flat', 'hexagon', 'crossHole', 'boltCircle'] as const).map((kind): Offer => ({
           id: `add-${kind}`,
@@ -102,7 +109,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
     open.edit([
       ...edits,
       { op: 'remove', at: 'drawing/overall' },
-      ...(name !== undefined && outside.length === 0 && /^(part|new)/i.test(job.name) ? [{ op: 'put' as const, at: 'name', value: name }] : []),
+      ...(name !== undefined && empty && /^(part|new)/i.test(job.name) ? [{ op: 'put' as const, at: 'name', value: name }] : []),
     ]);
     setAsking(undefined);
   };
@@ -151,7 +158,7 @@ export function Drawing({ view }: { readonly view: JobView }) {
         )}
         <Tools
           cuttable={onTheLathe.filter((kind) => placesFor(asksOf[kind].on, job.drawing).length > 0)}
-          empty={outside.length === 0}
+          empty={empty}
           atRow={rowHere !== undefined}
           shown={shown}
           fields={fields}
@@ -174,12 +181,8 @@ export function Drawing({ view }: { readonly view: JobView }) {
         <Samples view={view} />
       </main>
       <Suspense fallback={null}>
-        {asking === 'template' && (
-          <TemplateDialog units={units} replaces={outside.length > 0} onTake={replace} onClose={() => setAsking(undefined)} />
-        )}
-        {asking === 'dxf' && (
-          <TakeIn units={units} replaces={outside.length > 0} onTake={(drawing) => replace(drawing)} onClose={() => setAsking(undefined)} />
-        )}
+        {asking === 'template' && <TemplateDialog units={units} replaces={!empty} onTake={replace} onClose={() => setAsking(undefined)} />}
+        {asking === 'dxf' && <TakeIn units={units} replaces={!empty} onTake={(drawing) => replace(drawing)} onClose={() => setAsking(undefined)} />}
       </Suspense>
     </div>
   );
@@ -233,17 +236,18 @@ const OfDrawing = memoSteady(function OfDrawing({ findings, elsewhere, units, ap
   );
 });
 
-/** A size that the Handbook hands back goes into its cell once, as one step of the history. */
+/** What the drawing was opened with: a size that the Handbook hands back goes into its cell once, as one step of the history; the cursor where it is wanted. */
 function useFill({ job, open }: JobView): void {
   const location = useLocation();
   const navigate = useNavigate();
   const filled = useRef<string>(undefined);
   useEffect(() => {
-    const fill = fillOf(location.state);
-    if (!fill || filled.current === location.key) return;
+    const [fill, cursor] = [fillOf(location.state), cursorOf(location.state)];
+    if ((!fill && cursor === undefined) || filled.current === location.key) return;
     filled.current = location.key;
     void navigate(location.pathname + location.search, { replace: true, state: null });
-    if (!job.drawing[fill.list].some((r) => r.id === fill.row)) return;
+    if (cursor !== undefined) focusSoon(cursor);
+    if (!fill || !job.drawing[fill.list].some((r) => r.id === fill.row)) return;
     open.edit([{ op: 'put', at: `${pathOf(fill.list, fill.row)}/size`, value: { text: fill.text, units: fill.units } }]);
     focusSoon(`${fill.row}.size`);
   }, [location, navigate, open, job]);

@@ -16,6 +16,7 @@ import { focusSoon, usualGauge } from './cells';
 import { placesFor } from './DetailsTable';
 import { FitBars } from './FitBars';
 import { TriedSoFar } from './TriedSoFar';
+import { notReading } from '../../../words/found';
 
 /** What fits what: a measured piece, the fit that is wanted, the limits that come of it. */
 export function Fits({ view }: { readonly view: JobView }) {
@@ -79,7 +80,7 @@ export function Fits({ view }: { readonly view: JobView }) {
                     units={units}
                     onType={(r) => edit([{ op: 'put', at: at(mate, 'measured'), value: { ...measured(mate), readings: r } }], `${mate.id}.readings`)}
                   />
-                  <div className={`said ${bad ? 'bad' : ''}`}>{bad ? 'not a reading' : got?.mate === undefined ? '' : `${one(got.mate)} cold`}</div>
+                  <div className={`said ${bad ? 'bad' : ''}`}>{bad ? notReading : got?.mate === undefined ? '' : `${one(got.mate)} cold`}</div>
                 </td>
                 <td>
                   <Form.Select

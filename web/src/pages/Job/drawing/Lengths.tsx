@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { FigureNumber } from '../../../slate';
 import type { JobView } from '../view';
+import { faceA, faceB } from '../../../words/places';
 
 /** The tolerance stack of any distance, and what to cut to when lengths are cut from another face than they are drawn from. */
 export function Lengths({ view }: { readonly view: JobView }) {
@@ -68,9 +69,9 @@ function facesOf({ job, part }: JobView): readonly { readonly ref: string; reado
   const { outside, boreRight, boreLeft } = job.drawing;
   const known = (ref: string) => ref in part.faces;
   return [
-    { ref: 'right', says: 'face A' },
+    { ref: 'right', says: faceA },
     ...outside.slice(0, -1).map((r, i) => ({ ref: `${r.id}.far`, says: `shoulder ${String(i + 1)} | ${String(i + 2)}` })),
-    { ref: 'left', says: 'face B' },
+    { ref: 'left', says: faceB },
     ...boreRight.map((r, i) => ({ ref: `${r.id}.far`, says: `hole A, end of row ${String(i + 1)}` })),
     ...boreLeft.map((r, i) => ({ ref: `${r.id}.far`, says: `hole B, end of row ${String(i + 1)}` })),
   ].filter((f) => known(f.ref));

@@ -5,12 +5,13 @@ import type { JobView } from '../view';
 import { Delete, type Place, PlaceSelect, TextCell } from './Cell';
 import { focusSoon } from './cells';
 import { placesFor } from './DetailsTable';
+import { centreLine, concentricTo, faceA, faceB, parallelTo, squareTo } from '../../../words/places';
 
 const kinds: readonly (readonly [Relation['kind'], string])[] = [
-  ['concentric', 'concentric to'],
+  ['concentric', concentricTo],
   ['runout', 'total runout to'],
-  ['square', 'square to'],
-  ['parallel', 'parallel to'],
+  ['square', squareTo],
+  ['parallel', parallelTo],
 ];
 
 /** How rows and ends run to one another, with what an indicator may read from high to low. */
@@ -82,9 +83,9 @@ export function Relations({ view }: { readonly view: JobView }) {
 
 const everywhere = (drawing: Drawing): readonly Place[] => [
   ...placesFor('row', drawing),
-  { ref: 'right', says: 'face A' },
-  { ref: 'left', says: 'face B' },
-  { ref: 'axis', says: 'centre line' },
+  { ref: 'right', says: faceA },
+  { ref: 'left', says: faceB },
+  { ref: 'axis', says: centreLine },
 ];
 
 /** A new relation of a row to the centre line. */

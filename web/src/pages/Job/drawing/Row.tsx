@@ -9,6 +9,7 @@ import { useMovable } from '../../../shell/sortable';
 import { Mark } from '../../../slate';
 import type { Column } from './cells';
 import type { Spare } from './spareColumns';
+import { edgeToA, edgeToB, fullThread } from '../../../words/places';
 
 /** What can be done with the rows of a list; the same functions all the time, so that a row which did not change is not drawn again. */
 export interface RowActs {
@@ -155,9 +156,9 @@ export const Row = memo(function Row({ row, list, where, number, last, columns, 
         {cell('length', outside ? 'length' : 'depth', row.length.text, shown.longBad)}
         <Understood id={saidOf('length')} text={said.length} beside={row.length.text} room={room.length} />
       </td>
-      {columns.includes('edges') && <td>{edge('near', outside ? 'edge to A' : 'mouth', shown.near)}</td>}
-      {columns.includes('edges') && <td>{edge('far', outside ? 'edge to B' : last ? 'bottom' : 'inner edge', shown.far)}</td>}
-      {threads && <td>{thread && cell('usable', 'full thread', row.usable?.text ?? '', false, undefined, shown.usable)}</td>}
+      {columns.includes('edges') && <td>{edge('near', outside ? edgeToA : 'mouth', shown.near)}</td>}
+      {columns.includes('edges') && <td>{edge('far', outside ? edgeToB : last ? 'bottom' : 'inner edge', shown.far)}</td>}
+      {threads && <td>{thread && cell('usable', fullThread, row.usable?.text ?? '', false, undefined, shown.usable)}</td>}
       {columns.includes('finish') && (
         <td>
           {cell(

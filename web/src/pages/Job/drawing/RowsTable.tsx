@@ -16,6 +16,7 @@ import { Columns } from './Columns';
 import { Row, type RowActs } from './Row';
 import { rowSaid } from './rowSaid';
 import { useRowKeys } from './useRowKeys';
+import { edgeToA, edgeToB, fullThread } from '../../../words/places';
 
 interface Props {
   readonly view: JobView;
@@ -256,9 +257,9 @@ const Lines = memoSteady(function Lines({
             </th>
             <th>{outside ? 'size' : `hole in end ${list === 'boreRight' ? 'A' : 'B'}`}</th>
             <th>{outside ? 'length' : 'depth'}</th>
-            {columns.includes('edges') && <th>{outside ? 'edge to A' : 'mouth'}</th>}
-            {columns.includes('edges') && <th>{outside ? 'edge to B' : 'bottom'}</th>}
-            {threads && <th>full thread</th>}
+            {columns.includes('edges') && <th>{outside ? edgeToA : 'mouth'}</th>}
+            {columns.includes('edges') && <th>{outside ? edgeToB : 'bottom'}</th>}
+            {threads && <th>{fullThread}</th>}
             {columns.includes('finish') && <th>{started ? 'surface' : 'finish'}</th>}
             {columns.includes('note') && <th>note</th>}
             <th>{outside && !started ? <Columns shown={columns} used={used} /> : <span className="visually-hidden">actions</span>}</th>

@@ -1,4 +1,4 @@
-import { blankRow, type Drawing } from '@obra/core/document';
+import { blankRow, type Drawing, isBlankRow } from '@obra/core/document';
 import { likelyNominals, parsePitch, pathOf, sampleDoubt, unworn } from '@obra/core/drawing';
 import { parseLength, write, writeWithUnit } from '@obra/core/quantity';
 import { aspectOf, thingOf } from '@obra/core/ref';
@@ -7,6 +7,7 @@ import { newId } from '../../../data/ids';
 import type { JobView } from '../view';
 import { Delete, PlaceSelect, ReadingsCell } from './Cell';
 import { cellEdit, focusSoon, usualGauge } from './cells';
+import { notReading } from '../../../words/found';
 
 type Sample = Drawing['samples'][number];
 /** From a worn or original piece: its readings, what each was likely made to, and the choice. */
@@ -94,7 +95,7 @@ function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sa
         />
         <div className={`said ${read.length > readings.length ? 'bad' : ''}`}>
           {read.length > readings.length
-            ? 'not a reading'
+            ? notReading
             : readings.length === 0
               ? ''
               : `unworn ${writeWithUnit({ is: 'length', value: unworn({ readings, side }), step: 0.001 }, units)}`}
@@ -150,13 +151,14 @@ function SampleRow({ view, sample, name }: { readonly view: JobView; readonly sa
 }
 
 /** A new row whose size comes from a sample; or readings of a row that is there. */
-export function addSample({ open, units, shop }: JobView, of?: string): void {
+export function addSample({ job, open, units, shop }: JobView, of?: string): void {
   const id = newId();
   const gauge = usualGauge(shop);
-  const row = newId();
+  const waiting = job.drawing.outside.at(-1);
+  const row = waiting && isBlankRow(waiting) ? waiting.id : newId();
   const value: Sample = { id, of: of ?? `${row}.diameter`, measured: { readings: [{ text: '', units }], gauge } };
   open.edit([
-    ...(of === undefined ? [{ op: 'put' as const, at: `drawing/outside/#${row}`, value: blankRow(row, units) }] : []),
+    ...(of === undefined && row !== waiting?.id ? [{ op: 'put' as const, at: `drawing/outside/#${row}`, value: blankRow(row, units) }] : []),
     { op: 'put', at: `drawing/samples/#${id}`, value },
   ]);
   focusSoon(`${id}.readings`);

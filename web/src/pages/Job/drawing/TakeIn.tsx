@@ -7,6 +7,8 @@ import { Button, Form, Modal, ProgressBar } from 'react-bootstrap';
 import { useFiles } from '../../../shell/files';
 import { SmallPart } from '../../../small';
 import { type DxfAnswer, readingOf, type Stoppable } from '../../../work/readDxf';
+import { centreLine } from '../../../words/places';
+import { inPlaceOfRows } from '../../../words/pressed';
 
 interface Props {
   readonly units: Units;
@@ -100,7 +102,7 @@ export function TakeIn({ units, replaces, onTake, onClose }: Props) {
         )}
         <div className="d-flex gap-2 mt-3">
           <Button disabled={now.kind !== 'read'} onClick={() => now.kind === 'read' && onTake(now.answer.drawing)}>
-            {replaces ? 'put in place of the rows' : 'take these rows'}
+            {replaces ? inPlaceOfRows : 'take these rows'}
           </Button>
           <Button variant="outline-dark" onClick={onClose}>
             cancel
@@ -132,7 +134,7 @@ function Found({
             long
           </p>
           <Form.Group controlId="dxf-axis">
-            <Form.Label className="m-0 quiet">centre line</Form.Label>
+            <Form.Label className="m-0 quiet">{centreLine}</Form.Label>
             <Form.Select
               value="0"
               onChange={(e) => {

@@ -4,6 +4,7 @@ import { type Units, writeSentence } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { SmallPart } from '../../../small';
+import { inPlaceOfRows } from '../../../words/pressed';
 
 interface Props {
   readonly units: Units;
@@ -68,7 +69,7 @@ export function TemplateDialog({ units, replaces, onTake, onClose }: Props) {
             })}
             <div className="d-flex gap-2 align-items-center mt-3">
               <Button type="submit" disabled={made?.ok !== true}>
-                {replaces ? 'put in place of the rows' : 'draw it'}
+                {replaces ? inPlaceOfRows : 'draw it'}
               </Button>
               <Button variant="outline-dark" onClick={onClose}>
                 cancel

@@ -7,10 +7,11 @@ import { newId } from '../../../data/ids';
 import { bothScales } from '../../../fields';
 import type { JobView } from '../view';
 import { Delete, TextCell } from './Cell';
+import { drawnBy } from '../../../words/titles';
 
 const fields: readonly (readonly [key: string, label: string])[] = [
   ['number', 'drawing number'],
-  ['drawn', 'drawn by'],
+  ['drawn', drawnBy],
   ['issue', 'issue'],
   ['edges', 'all edges'],
   ['notes', 'notes'],

@@ -2,6 +2,8 @@ import { type DetailKind, detailWords, type ListName } from '@obra/core/drawing'
 import { CircleDot, CirclePlay, FileInput, FileText, Inbox, Link2, MoveHorizontal, Plus, Redo2, RotateCw, Ruler, Shapes, Undo2 } from 'lucide-react';
 import { Button, Dropdown } from 'react-bootstrap';
 import { memoSteady } from '../../../shell/useSteady';
+import { cutInIt } from '../../../words/pressed';
+import { pieceStarted, runsTrueTo } from '../../../words/places';
 
 export const onTheLathe: readonly DetailKind[] = ['groove', 'ringGroove', 'faceGroove', 'knurl', 'centre', 'countersink', 'mark'];
 const besideIt: readonly DetailKind[] = ['crossHole', 'flat', 'hexagon', 'keyway', 'slot', 'boltCircle'];
@@ -51,7 +53,7 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
       </Button>
       <Dropdown>
         <Dropdown.Toggle variant="outline-dark" disabled={empty}>
-          cut in it
+          {cutInIt}
         </Dropdown.Toggle>
         <Dropdown.Menu>
           {onTheLathe.map((kind) => (
@@ -75,7 +77,7 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
             <Link2 size={15} aria-hidden /> fit to a piece
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={!atRow} onClick={acts.relate}>
-            <RotateCw size={15} aria-hidden /> runs true to
+            <RotateCw size={15} aria-hidden /> {runsTrueTo}
           </Dropdown.Item>
           <Dropdown.Item as="button" onClick={acts.sample}>
             <Ruler size={15} aria-hidden /> size from a sample
@@ -90,7 +92,7 @@ export const Tools = memoSteady(function Tools({ cuttable, empty, atRow, shown, 
             <Inbox size={15} aria-hidden /> the order, and what came with it
           </Dropdown.Item>
           <Dropdown.Item as="button" disabled={starts} onClick={acts.start}>
-            <CirclePlay size={15} aria-hidden /> a piece already started
+            <CirclePlay size={15} aria-hidden /> {pieceStarted}
           </Dropdown.Item>
           <Dropdown.Divider />
           <Dropdown.Item as="button" onClick={() => acts.ask('template')}>

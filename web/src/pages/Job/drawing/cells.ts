@@ -1,5 +1,6 @@
 import type { Cell, Section, Shop } from '@obra/core/document';
 import type { Edit } from '@obra/core/finding';
+import { faceA, faceB } from '../../../words/places';
 
 export type Column = 'size' | 'length' | 'near' | 'far' | 'usable' | 'finish' | 'note';
 
@@ -34,8 +35,8 @@ export function focusSoon(cell: string): void {
 /** Faces that a length may start at, with the words for them. */
 export function facesToStart(rows: readonly Section[], own: string): readonly { readonly ref: string; readonly says: string }[] {
   return [
-    { ref: 'right', says: 'face A' },
-    { ref: 'left', says: 'face B' },
+    { ref: 'right', says: faceA },
+    { ref: 'left', says: faceB },
     ...rows.flatMap((row, i) =>
       row.id === own || i === rows.length - 1 ? [] : [{ ref: `${row.id}.far`, says: `shoulder ${String(i + 1)} | ${String(i + 2)}` }],
     ),

@@ -1,6 +1,7 @@
 import { type Key, useKeys } from '../../../shell/keys';
 import type { Column } from './cells';
 import type { RowActs } from './Row';
+import { fillDown } from '../../../words/pressed';
 
 /** Keys in the cells of a table of rows; of several tables on a page each minds its own. */
 export function useRowKeys(acts: RowActs, mine: (row: string) => boolean): void {
@@ -22,7 +23,7 @@ export function useRowKeys(acts: RowActs, mine: (row: string) => boolean): void 
           acts.enter(row, column);
         }),
       },
-      'mod+d': { says: 'fill down', act: at(acts.fillDown) },
+      'mod+d': { says: fillDown, act: at(acts.fillDown) },
       'alt+arrowup': { says: 'move the row up', act: at((row) => acts.move(row, -1)) },
       'alt+arrowdown': { says: 'move the row down', act: at((row) => acts.move(row, 1)) },
       'shift+arrowup': { says: 'mark the row above: typing in one types in all', act: at((row) => acts.mark(row, -1)) },
