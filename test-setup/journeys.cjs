@@ -1,2 +1,2 @@
-// a journey in a real browser takes its time
-jest.setTimeout(60_000);
+// a journey in a real browser takes its time, thrice as long on a machine that others use too
+jest.setTimeout(240_000);

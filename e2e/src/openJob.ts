@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { blankJob, type Entry, type Job, SCHEMA } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import type { Page } from 'puppeteer-core';
-import { demoUrl, goTo, sees } from './harness';
+import { demoUrl, goTo, sees, stored } from './harness';
 
 export const mm = (text: string) => ({ text, units: 'mm' as const });
 export const row = (id: string, size: string, length: string) => ({ id, size: mm(size), length: mm(length) });
@@ -28,6 +28,11 @@ export async function openJob(
     const input = await page.waitForSelector('input[type="file"]');
     await (input as unknown as { uploadFile: (path: string) => Promise<void> }).uploadFile(file);
     await sees(page, id);
+    // its id may be a word of the page: it is in when it is stored
+    for (let tries = 0; !(`job/${id}` in (await stored(page))); tries++) {
+      if (tries > 200) throw new Error(`${id} was not taken in`);
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
   } finally {
     rmSync(dir, { recursive: true });
   }

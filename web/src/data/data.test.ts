@@ -1,5 +1,5 @@
 /* The data layer on an in-memory IndexedDB: what is stored, kept aside, copied on a conflict, merged and brought back. */
-import { blankJob, type Entry, parseJobText } from '@obra/core/document';
+import { blankJob, type Entry, parseJobText, SCHEMA } from '@obra/core/document';
 import { writeJobFile } from '@obra/core/exchange';
 import localForage from 'localforage';
 import { bin, findDeleted, listDeleted } from './bin';
@@ -8,7 +8,7 @@ import { notBefore, now } from './ids';
 import { allJobs, createJob, deleteJob, importJob, listAside, listSummaries, loadJob, putBack, saveJob, seedDemo, summarise } from './jobs';
 import { backupDue } from './persist';
 import { loadShop, mendShop, saveShop, unreadShop } from './shopStore';
-import { holdsSomething, keysUnder, read, remove, StorageRefused, write } from './store';
+import { holdsSomething, keysUnder, read, remove, StorageRefused, wantsDemo, write } from './store';
 import { Unwritable } from './unwritable';
 
 /** What the list of Jobs is made of. */
@@ -114,7 +114,7 @@ describe('jobs', () => {
   });
 
   it('an entry of the year 9999 is dated when its file was written, and what comes after stands after it', async () => {
-    const file = { obra: 'job' as const, schema: 7 as const, id: 'far', revision: 1, saved: '2026-11-02T09:00:00.000Z', by: 'me', job: pin };
+    const file = { obra: 'job' as const, schema: SCHEMA, id: 'far', revision: 1, saved: '2026-11-02T09:00:00.000Z', by: 'me', job: pin };
     const { redated } = await importJob({ ...file, log: [entry('late', '9999-12-31T23:59:59.000Z'), entry('early')] });
     expect(redated).toBe(1);
     expect((await loadLog('far')).map((e) => [e.id, e.at])).toEqual([
@@ -253,7 +253,7 @@ describe('the shop', () => {
 
 describe('the demo', () => {
   const files = [
-    { obra: 'job', schema: 7, id: 'demo-1', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'demo', job: pin, log: [] },
+    { obra: 'job', schema: SCHEMA, id: 'demo-1', revision: 1, saved: '2026-11-02T08:00:00.000Z', by: 'demo', job: pin, log: [] },
     { neither: true },
   ];
 
@@ -265,6 +265,26 @@ describe('the demo', () => {
     await createJob(pin);
     await seedDemo(files);
     expect((await listJobs()).jobs.map((j) => j.id)).not.toContain('demo-1');
+  });
+
+  it('left in the middle goes on at the next visit, with nothing twice and nothing brought back that was deleted', async () => {
+    const of = (id: string) => ({ ...files[0], id, log: [entry(`${id}-1`), entry(`${id}-2`)] });
+    const three = [of('demo-1'), of('demo-2'), of('demo-3')];
+    const put = Object.getOwnPropertyDescriptor(IDBObjectStore.prototype, 'put')?.value as IDBObjectStore['put'];
+    const spy = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(function (this: IDBObjectStore, value: unknown, key?: IDBValidKey) {
+      if (key === 'log/demo-3/demo-3-2') throw new DOMException('gone', 'AbortError');
+      return put.call(this, value, key);
+    });
+    await expect(seedDemo(three)).rejects.toThrow();
+    spy.mockRestore();
+    expect((await allJobs()).map((j) => j.id).sort()).toEqual(['demo-1', 'demo-2']);
+    await saveJob('demo-1', 1, { ...pin, name: 'mine' });
+    await deleteJob('demo-2');
+    await seedDemo(three);
+    expect((await allJobs()).map((j) => `${j.id} ${j.job.name}`).sort()).toEqual(['demo-1 mine', 'demo-3 pin']);
+    expect(await loadLog('demo-3')).toHaveLength(2);
+    // it has come in: what is deleted from now on stays deleted
+    expect(await wantsDemo()).toBe(false);
   });
 });
 

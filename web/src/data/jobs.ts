@@ -8,7 +8,7 @@ import { tell } from './news';
 import { persistOnce } from './persist';
 import { takePhotos } from './photos';
 import { firstShop } from './shopStore';
-import { alone, holdsSomething, keysUnder, read, readUnder, remove, write } from './store';
+import { alone, DEMO_COMING, keysUnder, read, readUnder, remove, wantsDemo, write } from './store';
 import { dropSummary, keepSummary, listSummaries, type Summary, summaryBefore, summaryOf } from './summaries';
 import { dropUndo } from './undone';
 import { readable } from './unwritable';
@@ -156,16 +156,23 @@ export async function importJob(file: JobFile): Promise<Imported> {
   return { ...beside, stored: copy, copy: true };
 }
 
-/** Puts the demo files into a store that holds nothing yet. */
+/** A job of a demo, unless it came before; it is written after its log, so that one which is here is here whole. */
+async function firstJob({ id, job, log }: JobFile): Promise<void> {
+  if (!(await loadJob(id)) && !(await findDeleted(id))) await createJob(job, log, id);
+}
+
+/** Puts the demo files into a store that holds nothing yet. Left in the middle, the next visit takes in what is missing; what is here stays as it is. */
 export async function seedDemo(files: readonly unknown[]): Promise<void> {
   await alone('seed', async () => {
-    if (await holdsSomething()) return;
+    if (!(await wantsDemo())) return;
+    await write(DEMO_COMING, true);
     for (const raw of files) {
       const shop = parseShop(raw);
       const file = shop.ok ? undefined : parseJobFile(raw);
       if (shop.ok) await firstShop(shop.value);
-      else if (file?.ok === true) await createJob(file.value.job, file.value.log, file.value.id);
+      else if (file?.ok === true) await firstJob(file.value);
     }
+    await remove(DEMO_COMING);
   });
 }
 

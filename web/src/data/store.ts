@@ -72,6 +72,12 @@ export async function remove(key: string): Promise<void> {
 /** Whether a person has put anything in here. */
 export const holdsSomething = async (): Promise<boolean> => ((await open()) ? await database.length() : memory.size) > 0;
 
+/** Stands while a demo comes in, so that one which was left in the middle is gone on with. */
+export const DEMO_COMING = 'demo-coming';
+
+/** Whether a demo may come in: nothing is here yet, or not all of it came. */
+export const wantsDemo = async (): Promise<boolean> => !(await holdsSomething()) || (await read(DEMO_COMING)) !== null;
+
 export async function keysUnder(prefix: string): Promise<readonly string[]> {
   if (!(await open())) return [...memory.keys()].filter((key) => key.startsWith(prefix)).sort();
   const raw = await direct();
