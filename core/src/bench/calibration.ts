@@ -5,6 +5,7 @@ import { type Figure, parseLength } from '../quantity';
 import { coldBy, practice } from '../shop';
 import { materialOf } from '../standards';
 import type { JobRecord } from './record';
+import { stepsById } from './stepsById';
 
 /** How far each reading lay off what was foretold of it, cold, in its own deviations. */
 export function promisesOf({ readings, foretold, part, gauges }: JobRecord): readonly number[] {
@@ -81,7 +82,7 @@ const reckoned = ({ figures }: Step): Figure | undefined => figures['reckoned'] 
 
 /** What each step took, from what was written down before it to its end; a pause is no work. */
 export function tookIn(plan: Plan, log: readonly Entry[], machine: string): readonly Took[] {
-  const steps = new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
+  const steps = stepsById(plan);
   const live = liveEntries(log).toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const took = new Map<string, number>();
   const out: Took[] = [];

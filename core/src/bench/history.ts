@@ -5,7 +5,8 @@ import { figure, type Figure } from '../quantity';
 import { materialOf } from '../standards';
 import { shareIn } from './calibration';
 import { WORN } from './edgeWear';
-import { alikeBy, type Shown, spreadOf, stepsById } from './lessons';
+import { alikeBy, type Shown, spreadOf } from './lessons';
+import { stepsById } from './stepsById';
 
 /* What the shop has to show for itself: which sizes it held, at which feeds its tools broke the chips, how long its edges lasted. */
 

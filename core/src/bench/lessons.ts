@@ -9,6 +9,7 @@ import { materialOf } from '../standards';
 import { endRead } from './bothEnds';
 import type { Took } from './calibration';
 import { bothEndsAt, gaugeInHand, knownAt, percent, sizedAt, springFor } from './sized';
+import { stepsById } from './stepsById';
 
 /** One size that was brought in by cuts and readings: what it shows of the lathe and the tool. */
 export interface Shown {
@@ -166,9 +167,6 @@ export interface Strings {
   readonly feed: number;
   readonly evidence: string;
 }
-
-/** The steps of a plan by their ids. */
-export const stepsById = (plan: Plan) => new Map(plan.routes[0]?.setups.flatMap((s) => s.steps.map((step) => [step.id, step] as const)));
 
 /** Where the record of a job tells of long strings. */
 export function stringsIn(plan: Plan, log: readonly Entry[]): readonly Strings[] {

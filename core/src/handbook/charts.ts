@@ -1,4 +1,5 @@
-import { circle, label, line, type Point, type Sketch } from './sketch';
+import { say } from '../quantity';
+import { area, circle, label, line, type Point, type Sketch } from './sketch';
 
 /** Speed over diameter with the speeds of the lathe as steps under what is asked for. */
 export function speedSteps(speeds: readonly number[], at: readonly number[], v: number, here?: number): Sketch {
@@ -21,6 +22,27 @@ export function speedSteps(speeds: readonly number[], at: readonly number[], v: 
       ...apart(speeds, (n) => y(n)).map((n) => label([0, y(n)], String(n), 'left', -4)),
       ...(here === undefined ? [] : [circle('gauge', [x(here), y(speeds.findLast((n) => n <= asked(here)) ?? n0)], 1.4)]),
       ...at.map((d) => label([x(d), -8], String(Number(d.toFixed(1))), 'middle', -14)),
+    ],
+  };
+}
+
+/** What metals start at, slowest first: a bar from high-speed steel to carbide each, one of them pointed out. @param all m/min */
+export function startSpeeds(all: readonly { readonly name: string; readonly hss: number; readonly carbide: number }[], chosen: string): Sketch {
+  const [wide, least] = [5, Math.min(...all.map((m) => m.hss))];
+  const y = (v: number) => 30 * Math.log10(v / least) + 4;
+  const sorted = all.toSorted((a, b) => a.hss - b.hss || a.carbide - b.carbide);
+  const end = sorted.length * wide;
+  const marks = [10, 20, 50, 100, 200].filter((v) => v >= least);
+  return {
+    about: `where turning starts in each material, slowest first, speed logarithmic: from high-speed steel up to carbide; ${chosen} is pointed out`,
+    shapes: [
+      line('thin', [0, y(Math.max(...all.map((m) => m.carbide))) + 3], [0, 0], [end, 0]),
+      ...marks.flatMap((v) => [line('thin', [0, y(v)], [end, y(v)]), label([0, y(v)], say`${{ is: 'cuttingSpeed', value: v }}`, 'left', -4)]),
+      ...sorted.flatMap(({ name, hss, carbide }, i) => {
+        const [left, right] = [i * wide + 1, (i + 1) * wide - 1];
+        const bar = area(name === chosen ? 'cut' : 'metal', [left, y(hss)], [right, y(hss)], [right, y(carbide)], [left, y(carbide)]);
+        return name === chosen ? [bar, label([(left + right) / 2, y(carbide)], name, 'middle', 8)] : [bar];
+      }),
     ],
   };
 }

@@ -3,6 +3,7 @@ import { tidy, writeSentence } from '../quantity';
 import { threadLimits, wires } from '../standards';
 import { calculatorNamed } from './calculators';
 import type { Point, Shape, Sketch } from './sketch';
+import { labelOf } from './types';
 
 const sketchOf = (id: string, texts: Readonly<Record<string, string>> = {}): Sketch => {
   const answer = calculatorNamed(id)?.answer(texts, 'mm');
@@ -78,7 +79,7 @@ describe('zones of a fit', () => {
     const answer = calculatorNamed('fits')?.answer({ d: text }, 'mm');
     const [first, second] = answer?.ok ? answer.rows : [];
     const said = [first, second]
-      .map((row) => (row && 'value' in row ? (row.label.includes('interference') ? -1 : 1) * row.value.value * 1000 : NaN))
+      .map((row) => (row && 'value' in row ? (labelOf(row, 'mm').includes('interference') ? -1 : 1) * row.value.value * 1000 : NaN))
       .toSorted((a, b) => a - b);
     expect(Math.min(...hole) - Math.max(...shaft)).toBeCloseTo(said[0] ?? NaN, 6);
     expect(Math.max(...hole) - Math.min(...shaft)).toBeCloseTo(said[1] ?? NaN, 6);

@@ -4,7 +4,7 @@ import { figure, length, say } from '../quantity';
 import { materialOf, materials } from '../standards';
 import { aFeed, aLength, aLengthOrNone, aLengthOrZero, aMaterial, aNumber, calculator, numbers, oneOf } from './fields';
 import { bentOf } from './figuresOfWork';
-import { speedSteps } from './charts';
+import { speedSteps, startSpeeds } from './charts';
 import { fig } from './formulas';
 import { kcLists } from './kc';
 import { area, circle, dim, label, line, type Point, type Sketch } from './sketch';
@@ -146,7 +146,7 @@ const life = calculator({
     return {
       ok: true,
       rows: [
-        { label: `life at ${String(v)} m/min`, value: found },
+        { label: say`life at ${{ is: 'cuttingSpeed', value: v }}`, value: found },
         { label: 'n', value: n },
         { label: 'C, lasts a minute', value: C },
       ],
@@ -277,6 +277,7 @@ const table = calculator({
         }),
       },
       remarks: [say`${m.name}: ${m.note}`, say`typical values: handbooks differ by 3 to 10 %, plastics by 20 %`],
+      sketch: startSpeeds(materials, m.name),
       source: 'typical, from memory',
     };
   },

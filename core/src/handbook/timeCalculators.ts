@@ -121,7 +121,7 @@ const speedsSheet = calculator({
     return {
       ok: true,
       rows: at.map((d) => ({
-        label: `at ${String(Number(d.toFixed(2)))} mm set`,
+        label: say`at ${diameter(d)} set`,
         value: fig('spindleSpeed', 'spindleSpeed', { v: wanted, d, most: Math.max(...sorted), speeds: sorted }),
       })),
       table: {

@@ -1,4 +1,4 @@
-import type { Figure, Sentence, Units } from '../quantity';
+import { type Figure, type Sentence, type Units, writeSentence } from '../quantity';
 import type { Sketch } from './sketch';
 
 export const groups = [
@@ -15,8 +15,9 @@ export const groups = [
 ] as const;
 export type Group = (typeof groups)[number];
 
-/** One line of an answer: a number that opens its formula, or words. */
-export type Row = { readonly label: string; readonly value: Figure; readonly after?: Sentence } | { readonly label: string; readonly says: Sentence };
+/** One line of an answer: a number that opens its formula, or words; what it is called may hold what was typed, in the units of the page. */
+export type Row = { readonly label: string | Sentence } & ({ readonly value: Figure; readonly after?: Sentence } | { readonly says: Sentence });
+export const labelOf = ({ label }: Row, units: Units): string => (typeof label === 'string' ? label : writeSentence(label, units));
 
 /** A table below the answer; every cell a figure or words. */
 export interface Table {

@@ -1,4 +1,4 @@
-import type { Answered, AnswerRow } from '@obra/core/handbook';
+import { type Answered, type AnswerRow, labelOf } from '@obra/core/handbook';
 import { type Sentence, type Units, writeSentence, writeWithUnit } from '@obra/core/quantity';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -30,7 +30,7 @@ export function AnswerSlate({
       {older && <p className="quiet m-0">the last that could be worked out:</p>}
       <dl>
         {answer.rows.map((row, i) => (
-          <Line key={row.label} row={row} units={units} big={i < 2} source={answer.source} />
+          <Line key={i} row={row} units={units} big={i < 2} source={answer.source} />
         ))}
       </dl>
       {(answer.cautions ?? []).map((c, i) => (
@@ -82,7 +82,9 @@ function Line({ row, units, big, source }: { readonly row: AnswerRow; readonly u
     const text = writeSentence(row.says, units);
     return (
       <div>
-        <dt className="quiet">{row.label}</dt>
+        <dt className="quiet" data-said>
+          {labelOf(row, units)}
+        </dt>
         <dd className={text.length < 18 ? (big ? 'mid' : 'fig') : ''} data-said={onlyWords(row.says) ? '' : undefined}>
           <Said sentence={row.says} units={units} from={source} />
         </dd>
@@ -93,7 +95,9 @@ function Line({ row, units, big, source }: { readonly row: AnswerRow; readonly u
   const [own, other] = [writeWithUnit(row.value, units), writeWithUnit(row.value, others)];
   return (
     <div>
-      <dt className="quiet">{row.label}</dt>
+      <dt className="quiet" data-said>
+        {labelOf(row, units)}
+      </dt>
       <dd>
         <span className={big ? 'mid' : 'fig'}>
           <FigureNumber figure={row.value} units={units} text={own} />
@@ -127,7 +131,7 @@ function textOf(title: string, answer: Answered, units: Units): string {
     : [];
   return [
     title,
-    ...answer.rows.map((r) => `${r.label}: ${value(r)}`),
+    ...answer.rows.map((r) => `${labelOf(r, units)}: ${value(r)}`),
     ...table,
     ...(answer.remarks ?? []).map((r) => writeSentence(r, units)),
     `Source: ${answer.source}`,
