@@ -1,5 +1,7 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig, type Plugin } from 'vite';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createServer, defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** Which packages each file of the build holds, beside it: what a page loads can be looked at and is tested. */
@@ -43,11 +45,71 @@ const openingAhead = (): Plugin => ({
   },
 });
 
+/** The opening page as markup in a page of its own: it is seen with its sheet, before its script. */
+const openingStill = (): Plugin => ({
+  name: 'opening-still',
+  apply: 'build',
+  async writeBundle({ dir = '' }, bundle) {
+    const page = bundle['index.html'];
+    const script = Object.values(bundle).find((file) => file.type === 'chunk' && file.isEntry && file.name === 'still');
+    if (page?.type !== 'asset' || !script) throw new Error('no page to write the opening page into');
+    const server = await createServer({
+      root: import.meta.dirname,
+      configFile: false,
+      logLevel: 'error',
+      plugins: [react()],
+      appType: 'custom',
+      server: { middlewareMode: true, hmr: false, ws: false },
+      optimizeDeps: { noDiscovery: true },
+    });
+    try {
+      const { stillOpening } = (await server.ssrLoadModule('/src/app/stillOpening.tsx')) as { stillOpening: (app: string) => Promise<string> };
+      const [tag, app] = /<script type="module" crossorigin src="([^"]+)"><\/script>/.exec(String(page.source)) ?? [];
+      if (tag === undefined || app === undefined) throw new Error('no script to begin after the opening page');
+      // what runs before anything is painted begins the app when it is
+      const first = `<script type="module" crossorigin blocking="render" src="/${script.fileName}"></script>`;
+      const ahead = `<link rel="modulepreload" crossorigin href="${app}">`;
+      const markup = await stillOpening(app);
+      const html = String(page.source)
+        .replace(tag, () => first + ahead)
+        .replace('<div id="root">', (root) => root + markup);
+      writeFileSync(join(dir, 'opening.html'), html);
+    } finally {
+      await server.close();
+    }
+  },
+});
+
+/** Doors to more than is used of them: what stands behind is shared out by who uses it. */
+const doors = /\/core\/src\/|\/web\/src\/\w+\/index\.ts$|\/node_modules\/(?:react-bootstrap|lucide-react)\//;
+
+/** One file of modules and of all that they import at once. */
+function together(name: string, priority: number, ...modules: readonly string[]) {
+  const all = new Set<string>();
+  const add = (id: string, graph: Graph): void => {
+    if (all.has(id) || doors.test(id)) return;
+    all.add(id);
+    for (const next of graph.getModuleInfo(id)?.importedIds ?? []) add(next, graph);
+  };
+  return {
+    debugName: name,
+    priority,
+    name: (id: string, graph: Graph) => {
+      if (all.size === 0) for (const module of modules) add(join(import.meta.dirname, 'src', module), graph);
+      return all.has(id) ? name : null;
+    },
+  };
+}
+interface Graph {
+  readonly getModuleInfo: (id: string) => { readonly importedIds: readonly string[] } | null;
+}
+
 export default defineConfig({
   plugins: [
     react(),
     packagesOf(),
     openingAhead(),
+    openingStill(),
     // kept whole in the browser, so that it opens without its server; a newer version waits until the page is next opened
     VitePWA({
       registerType: 'prompt',
@@ -71,6 +133,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        directoryIndex: 'opening.html',
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/schema\//, /\.[a-z0-9]+$/i],
         maximumFileSizeToCacheInBytes: 4_000_000,
@@ -80,7 +143,22 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: {
+    target: 'es2022',
+    assetsInlineLimit: 0,
+    rolldownOptions: {
+      input: { index: 'index.html', still: 'src/shell/still.ts' },
+      // a file each of what runs before the first painting, and of the app with its opening page: many small ones wait for each other
+      output: {
+        codeSplitting: {
+          groups: [
+            together('before', 2, 'shell/still.ts'),
+            together('first', 1, 'main.tsx', 'pages/Opening/index.tsx', 'small/EmptyBar.tsx', 'small/Outline.tsx'),
+          ],
+        },
+      },
+    },
+  },
   // Bootstrap's own sheets still speak the older Sass
   css: { preprocessorOptions: { scss: { quietDeps: true, silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'] } } },
 });

@@ -46,6 +46,21 @@ describe('the page', () => {
     expect(response.headers.get('cache-control')).toContain('no-cache');
   });
 
+  it('is the opening page as markup at the door alone, where the build has one', async () => {
+    const other = join(dir, 'still');
+    mkdirSync(other);
+    writeFileSync(join(other, 'index.html'), '<title>app</title>');
+    writeFileSync(join(other, 'opening.html'), '<title>opening</title>');
+    const server = createServer(makeApp({ web: other, version: '0.1.0' }));
+    servers.push(server);
+    await new Promise<void>((resolve) => server.listen(0, resolve));
+    const at = `http://localhost:${String((server.address() as AddressInfo).port)}`;
+    const door = await fetch(`${at}/?from=home`);
+    expect(await door.text()).toContain('opening');
+    expect(door.headers.get('cache-control')).toContain('no-cache');
+    expect(await (await fetch(`${at}/jobs`)).text()).toContain('app');
+  });
+
   it('allows no script but its own, and does not force HTTPS in a workshop', async () => {
     const { headers } = await fetch(bare);
     const policy = headers.get('content-security-policy') ?? '';

@@ -65,6 +65,9 @@ export function makeApp(options: Options): Express {
   app.use('/api', (_request, response) => response.status(404).json({ error: 'nothing here' }));
   app.use('/assets', express.static(join(options.web, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }));
   app.use(express.static(options.web, { index: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
+  // the opening page stands as markup in a page of its own
+  const opening = join(options.web, existsSync(join(options.web, 'opening.html')) ? 'opening.html' : 'index.html');
+  app.get('/', (_request, response) => response.set('Cache-Control', 'no-cache').sendFile(opening));
   app.get('/{*path}', (request, response) => {
     if (/\.[a-z0-9]+$/i.test(request.path)) {
       response.status(404).type('text').send('not found');

@@ -10,6 +10,7 @@ import { prepare } from './data/config';
 import { watchLeaving } from './data/leaving';
 import { watchInstalling } from './shell/installing';
 import { startScheme } from './shell/scheme';
+import './shell/still';
 
 const lookAfterFocus = () => void import('./shell/focusKept').then((m) => m.keepFocus());
 

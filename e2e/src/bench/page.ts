@@ -2,31 +2,6 @@ import type { Page } from 'puppeteer-core';
 import { browse } from '../harness';
 import { ms, report } from './report';
 
-/** Cold start of a page until something can be used, and what is sent for it. @returns each start, ms */
-export async function coldStart(name: string, url: string, usable: string): Promise<readonly number[]> {
-  const starts: number[] = [];
-  let bytes = 0;
-  for (let i = 0; i < 9; i++) {
-    const browser = await browse();
-    const page = await browser.newPage();
-    const session = await page.createCDPSession();
-    await session.send('Network.enable');
-    bytes = 0;
-    session.on('Network.loadingFinished', (event) => {
-      bytes += event.encodedDataLength;
-    });
-    const from = performance.now();
-    await page.goto(url, { waitUntil: 'domcontentloaded' });
-    await page.waitForSelector(usable);
-    starts.push(performance.now() - from);
-    await new Promise((resolve) => setTimeout(resolve, 700));
-    await browser.close();
-  }
-  report(name, starts);
-  console.log(`  transferred for it: ${(bytes / 1000).toFixed(0)} kB as sent, headers and fonts included`);
-  return starts;
-}
-
 /** The Handbook after the app is loaded. */
 export async function handbook(url: string): Promise<void> {
   const browser = await browse();

@@ -19,42 +19,56 @@ function Of({ page }: { readonly page: Page }) {
 /** What was read stays until it is changed here; one answer is the other only where it is the same object: comparing whole jobs and plans costs more than drawing them. */
 const answers = { revalidateOnFocus: false, revalidateOnReconnect: false, shouldRetryOnError: false, compare: Object.is };
 
-export function App() {
+/** What every page stands in. */
+export function Frame({ children }: { readonly children: ReactNode }) {
   return (
     <SWRConfig value={answers}>
       <UnitsProvider>
-        <KeysProvider>
-          <BrowserRouter>
-            <AnyFile>
-              <StorageClosed />
-              <Kept>
-                <Suspense fallback={null}>
-                  <Routes>
-                    <Route path="/" element={<Of key="Opening" page={pages.Opening} />} />
-                    <Route path="/dial" element={<Of key="DialQuestion" page={pages.DialQuestion} />} />
-                    <Route path="/jobs" element={<Of key="Jobs" page={pages.Jobs} />} />
-                    <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
-                    <Route path="/jobs/:id/pack" element={<Of key="Pack" page={pages.Pack} />} />
-                    <Route path="/jobs/:id/:stage" element={<Of key="JobPage" page={pages.JobPage} />} />
-                    <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
-                    <Route path="/shop/:list" element={<Of key="Shop" page={pages.Shop} />} />
-                    <Route path="/handbook" element={<Of key="Handbook" page={pages.Handbook} />} />
-                    <Route path="/handbook/:id" element={<Of key="Handbook" page={pages.Handbook} />} />
-                    <Route path="/practice" element={<Of key="Practice" page={pages.Practice} />} />
-                    <Route path="/practice/:id" element={<Of key="Practice" page={pages.Practice} />} />
-                    <Route path="/guide" element={<Of key="Guide" page={pages.Guide} />} />
-                    <Route path="/logbook" element={<Of key="Logbook" page={pages.Logbook} />} />
-                    <Route path="*" element={<Navigate to="/" replace />} />
-                  </Routes>
-                </Suspense>
-                <Finder />
-              </Kept>
-              <Says />
-            </AnyFile>
-          </BrowserRouter>
-        </KeysProvider>
+        <KeysProvider>{children}</KeysProvider>
       </UnitsProvider>
     </SWRConfig>
+  );
+}
+
+export function App() {
+  return (
+    <Frame>
+      <BrowserRouter>
+        <Inside />
+      </BrowserRouter>
+    </Frame>
+  );
+}
+
+/** The page of the address, and what every page has. */
+export function Inside() {
+  return (
+    <AnyFile>
+      <StorageClosed />
+      <Kept>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/" element={<Of key="Opening" page={pages.Opening} />} />
+            <Route path="/dial" element={<Of key="DialQuestion" page={pages.DialQuestion} />} />
+            <Route path="/jobs" element={<Of key="Jobs" page={pages.Jobs} />} />
+            <Route path="/jobs/:id" element={<Navigate to="drawing" replace />} />
+            <Route path="/jobs/:id/pack" element={<Of key="Pack" page={pages.Pack} />} />
+            <Route path="/jobs/:id/:stage" element={<Of key="JobPage" page={pages.JobPage} />} />
+            <Route path="/shop" element={<Navigate to="/shop/machines" replace />} />
+            <Route path="/shop/:list" element={<Of key="Shop" page={pages.Shop} />} />
+            <Route path="/handbook" element={<Of key="Handbook" page={pages.Handbook} />} />
+            <Route path="/handbook/:id" element={<Of key="Handbook" page={pages.Handbook} />} />
+            <Route path="/practice" element={<Of key="Practice" page={pages.Practice} />} />
+            <Route path="/practice/:id" element={<Of key="Practice" page={pages.Practice} />} />
+            <Route path="/guide" element={<Of key="Guide" page={pages.Guide} />} />
+            <Route path="/logbook" element={<Of key="Logbook" page={pages.Logbook} />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+        <Finder />
+      </Kept>
+      <Says />
+    </AnyFile>
   );
 }
 

@@ -1,15 +1,13 @@
 import { useState } from 'react';
-import { kept } from '../data/local';
+import { caution, cautioned } from './cautioned';
 import { Notice } from './Notice';
-
-const KEPT = 'obra-cautioned';
 
 /** Said once in a browser, on first start. */
 export function FirstStart() {
-  const [said, setSaid] = useState(() => kept.get(KEPT) !== null);
+  const [said, setSaid] = useState(cautioned);
   if (said) return null;
   const close = () => {
-    kept.set(KEPT, new Date().toISOString());
+    caution();
     setSaid(true);
   };
   return (

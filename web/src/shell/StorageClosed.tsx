@@ -5,7 +5,7 @@ import { Notice } from './Notice';
 
 /** Said while the browser's database does not open: this visit works, nothing of it is kept. */
 export function StorageClosed() {
-  const closed = useSyncExternalStore(onStorageClosed, storageClosed);
+  const closed = useSyncExternalStore(onStorageClosed, storageClosed, () => false);
   if (!closed) return null;
   return (
     <Notice>

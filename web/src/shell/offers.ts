@@ -44,4 +44,9 @@ export function openFinder(what: Open): void {
   open = what;
   changed();
 }
-export const useFinderOpen = (): Open => useSyncExternalStore(watch, () => open);
+export const useFinderOpen = (): Open =>
+  useSyncExternalStore(
+    watch,
+    () => open,
+    () => undefined,
+  );

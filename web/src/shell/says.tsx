@@ -36,9 +36,12 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
+/** In the build nothing has happened yet. */
+const none = () => undefined;
+
 /** The one place where what just happened is told; read aloud, and there until it is closed or something else is told. */
 export function Says() {
-  const now = useSyncExternalStore(subscribe, () => told);
+  const now = useSyncExternalStore(subscribe, () => told, none);
   const { pathname } = useLocation();
   useEffect(() => {
     if (told && Date.now() - told.at > ON_THE_WAY) untell();

@@ -1,21 +1,10 @@
 import { useSyncExternalStore } from 'react';
-import { kept } from '../data/local';
+import { chooseScheme, type Scheme, schemeNow, wear, wish } from './look';
 
-export type Scheme = 'light' | 'dark';
-
-const KEY = 'obra-scheme';
-const wish = (): MediaQueryList | undefined =>
-  typeof window.matchMedia === 'function' ? window.matchMedia('(prefers-color-scheme: dark)') : undefined;
 const listeners = new Set<() => void>();
 
-/** As a person chose in this browser, else as the system wishes. */
-export function schemeNow(): Scheme {
-  const chosen = kept.get(KEY);
-  return chosen === 'light' || chosen === 'dark' ? chosen : wish()?.matches === true ? 'dark' : 'light';
-}
-
 function apply(): void {
-  document.documentElement.dataset['bsTheme'] = schemeNow();
+  wear();
   for (const tell of listeners) tell();
 }
 
@@ -28,13 +17,16 @@ export function startScheme(): void {
 /** The other look. Where it is what the system wishes nothing is kept: the page follows the system again. */
 export function swapScheme(): void {
   const to = schemeNow() === 'dark' ? 'light' : 'dark';
-  if ((wish()?.matches === true) === (to === 'dark')) kept.remove(KEY);
-  else kept.set(KEY, to);
+  chooseScheme((wish()?.matches === true) === (to === 'dark') ? undefined : to);
   apply();
 }
 
 export const useScheme = (): Scheme =>
-  useSyncExternalStore((tell) => {
-    listeners.add(tell);
-    return () => listeners.delete(tell);
-  }, schemeNow);
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    schemeNow,
+    () => 'light',
+  );

@@ -2,7 +2,7 @@ import './opening.css';
 import type { LineWord } from '@obra/core/drawing';
 import type { Edit } from '@obra/core/finding';
 import { writeWithUnit } from '@obra/core/quantity';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useLayoutEffect, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
@@ -11,6 +11,7 @@ import { Head } from '../../shell/Head';
 import { useKeys } from '../../shell/keys';
 import { Notice } from '../../shell/Notice';
 import { part as loaded } from '../../app/part';
+import { takeOver } from '../../shell/still';
 import { useUnits } from '../../shell/units';
 import { useTitle } from '../../shell/useTitle';
 import { EmptyPicture } from '../../small';
@@ -52,6 +53,8 @@ export function Opening() {
   // what the line itself says decides what a bare number in it means; the page's unit only where it says nothing
   const { units, swap } = useUnits(read?.units ?? 'mm');
   useKeys('everywhere', { u: { says: unitsSwap, act: swap } });
+  // what was typed and pressed before the page came
+  useLayoutEffect(() => takeOver((before) => setText(before)), []);
   // what was begun is offered again until something else is typed
   useEffect(() => {
     if (text !== '') keptHere.set(KEPT, text);

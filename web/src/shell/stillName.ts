@@ -1,0 +1,2 @@
+/** The id of the markup that stands until the page comes. */
+export const STILL = 'still';
