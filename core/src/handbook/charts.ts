@@ -1,4 +1,4 @@
-import { say } from '../quantity';
+import { diameter, say } from '../quantity';
 import { area, circle, label, line, type Point, type Sketch } from './sketch';
 
 /** Speed over diameter with the speeds of the lathe as steps under what is asked for. */
@@ -9,19 +9,27 @@ export function speedSteps(speeds: readonly number[], at: readonly number[], v: 
   const y = (n: number) => (60 * Math.log(Math.min(Math.max(n, n0 / 1.6), n1 * 1.6) / n0)) / Math.log(n1 / n0);
   const asked = (d: number) => (1000 * v) / (Math.PI * d);
   const sweep = Array.from({ length: 97 }, (_, i) => d0 * (d1 / d0) ** (i / 96));
-  const stair = sweep.flatMap((d): readonly Point[] => {
-    const set = speeds.findLast((n) => n <= asked(d)) ?? n0;
-    return [[x(d), y(set)]];
+  const set = (d: number) => speeds.findLast((n) => n <= asked(d)) ?? n0;
+  // upright where what is asked for falls to a speed of the lathe: beyond it the next slower one is set
+  const stair = [...speeds.keys()].toReversed().flatMap((i): readonly Point[] => {
+    const [n, slower] = [speeds[i] ?? n0, speeds[i - 1] ?? n0];
+    const d = (1000 * v) / (Math.PI * n);
+    return d <= d0 || d >= d1
+      ? []
+      : [
+          [x(d), y(n)],
+          [x(d), y(slower)],
+        ];
   });
   return {
     about: 'speed asked for over diameter, both logarithmic, and the speeds of the lathe as steps under it',
     shapes: [
       line('thin', [0, 70], [0, -8], [126, -8]),
       line('chain', ...sweep.map((d): Point => [x(d), y(asked(d))])),
-      line('ink', ...stair),
+      line('ink', [0, y(set(d0))], ...stair, [x(d1), y(set(d1))]),
       ...apart(speeds, (n) => y(n)).map((n) => label([0, y(n)], String(n), 'left', -4)),
-      ...(here === undefined ? [] : [circle('gauge', [x(here), y(speeds.findLast((n) => n <= asked(here)) ?? n0)], 1.4)]),
-      ...at.map((d) => label([x(d), -8], String(Number(d.toFixed(1))), 'middle', -14)),
+      ...(here === undefined ? [] : [circle('gauge', [x(here), y(set(here))], 1.4)]),
+      ...at.map((d) => label([x(d), -8], say`${diameter(d)}`, 'middle', -14)),
     ],
   };
 }
@@ -41,7 +49,7 @@ export function startSpeeds(all: readonly { readonly name: string; readonly hss:
       ...sorted.flatMap(({ name, hss, carbide }, i) => {
         const [left, right] = [i * wide + 1, (i + 1) * wide - 1];
         const bar = area(name === chosen ? 'cut' : 'metal', [left, y(hss)], [right, y(hss)], [right, y(carbide)], [left, y(carbide)]);
-        return name === chosen ? [bar, label([(left + right) / 2, y(carbide)], name, 'middle', 8)] : [bar];
+        return name === chosen ? [bar, label([(left + right) / 2, 0], name, 'middle', -14)] : [bar];
       }),
     ],
   };

@@ -86,6 +86,33 @@ describe('zones of a fit', () => {
   });
 });
 
+describe('speeds and materials', () => {
+  it.each(['lathe-speeds', 'speeds'])('%s: a step falls upright, where what is asked for falls to a speed of the lathe', (id) => {
+    const lines = of(sketchOf(id), 'line');
+    const stair = lines.find((l) => l.as === 'ink')?.points ?? [];
+    const asked = lines.find((l) => l.as === 'chain')?.points ?? [];
+    const [first, last] = [asked[0], asked.at(-1)];
+    if (!first || !last) throw new Error('nothing asked for');
+    const falls = stair.flatMap((p, i) => (stair[i + 1]?.[0] === p[0] ? [p] : []));
+    expect(falls.length).toBeGreaterThan(2);
+    for (const top of falls) expect(fromLine(top, first, last)).toBeLessThan(1e-9);
+    for (const [i, [x, y]] of stair.entries()) {
+      const next = stair[i + 1];
+      expect(!next || next[0] === x || Math.abs(next[1] - y) < 1e-9).toBe(true);
+    }
+  });
+
+  it('materials: a bar of each stands from high-speed steel to carbide, the chosen one pointed out by its name', () => {
+    const [steel, iron] = [sketchOf('materials', { material: 'mild-steel' }), sketchOf('materials', { material: 'grey-iron' })];
+    const heights = (sketch: Sketch) => of(sketch, 'area').map((a) => span(a.points, 1));
+    expect(heights(steel)).toEqual(heights(iron));
+    const chosen = of(steel, 'area').find((a) => a.as === 'cut');
+    // 30 logarithms of 120 over 30 m/min
+    expect(chosen && span(chosen.points, 1)).toBeCloseTo(30 * Math.log10(4), 9);
+    expect(of(steel, 'label').some((l) => l.says === 'mild steel')).toBe(true);
+  });
+});
+
 describe('tapers, points, circles and flats', () => {
   it.each([
     ['20', '16', '40'],
