@@ -29,7 +29,7 @@ function run(name, given) {
   const file = join(out, `${name}.json`);
   rmSync(file, { force: true });
   const args = [join(root, 'node_modules', 'jest', 'bin', 'jest.js'), ...given, '--passWithNoTests', '--json', '--outputFile', file];
-  const done = spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], timeout: 45 * 60_000 });
+  const done = spawnSync(process.execPath, args, { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], timeout: 90 * 60_000 });
   const results = existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')).testResults : [];
   const broken = results.filter((r) => r.status === 'failed');
   const whole = count(results);

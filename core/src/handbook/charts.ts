@@ -1,6 +1,9 @@
 import { diameter, say } from '../quantity';
 import { area, circle, label, line, type Point, type Sketch } from './sketch';
 
+/** How wide a diameter is written, in units of the chart. */
+const WRITTEN = 16;
+
 /** Speed over diameter with the speeds of the lathe as steps under what is asked for. */
 export function speedSteps(speeds: readonly number[], at: readonly number[], v: number, here?: number): Sketch {
   const [d0, d1] = [Math.min(...at), Math.max(...at, 2 * Math.min(...at))];
@@ -27,9 +30,9 @@ export function speedSteps(speeds: readonly number[], at: readonly number[], v: 
       line('thin', [0, 70], [0, -8], [126, -8]),
       line('chain', ...sweep.map((d): Point => [x(d), y(asked(d))])),
       line('ink', [0, y(set(d0))], ...stair, [x(d1), y(set(d1))]),
-      ...apart(speeds, (n) => y(n)).map((n) => label([0, y(n)], String(n), 'left', -4)),
+      ...apart(speeds, y, 3.2).map((n) => label([0, y(n)], String(n), 'left', -4)),
       ...(here === undefined ? [] : [circle('gauge', [x(here), y(set(here))], 1.4)]),
-      ...at.map((d) => label([x(d), -8], say`${diameter(d)}`, 'middle', -14)),
+      ...apart(at, x, WRITTEN).map((d) => label([x(d), -8], say`${diameter(d)}`, 'middle', -14)),
     ],
   };
 }
@@ -56,8 +59,8 @@ export function startSpeeds(all: readonly { readonly name: string; readonly hss:
 }
 
 /** Those of a list whose marks stand clear of the one before. */
-function apart(speeds: readonly number[], y: (n: number) => number): readonly number[] {
+function apart(list: readonly number[], place: (n: number) => number, gap: number): readonly number[] {
   const kept: number[] = [];
-  for (const n of speeds) if (kept.length === 0 || y(n) - y(kept.at(-1) ?? 0) > 3.2) kept.push(n);
+  for (const n of list.toSorted((a, b) => a - b)) if (kept.length === 0 || place(n) - place(kept.at(-1) ?? 0) > gap) kept.push(n);
   return kept;
 }

@@ -102,6 +102,17 @@ describe('speeds and materials', () => {
     }
   });
 
+  it('diameters that would be written over each other are left out', () => {
+    const places = (at: string) =>
+      of(sketchOf('lathe-speeds', { at }), 'label')
+        .filter((l) => typeof l.says !== 'string')
+        .map((l) => l.at[0]);
+    expect(places('6; 10; 16; 25; 40; 63; 100')).toHaveLength(7);
+    const many = places('100; 20; 21; 22; 23; 24; 25; 30; 35; 40; 45; 50; 60; 70; 80; 90');
+    for (const [i, x] of many.entries()) expect(x - (many[i - 1] ?? -Infinity)).toBeGreaterThan(12);
+    expect(many.length).toBeGreaterThan(4);
+  });
+
   it('materials: a bar of each stands from high-speed steel to carbide, the chosen one pointed out by its name', () => {
     const [steel, iron] = [sketchOf('materials', { material: 'mild-steel' }), sketchOf('materials', { material: 'grey-iron' })];
     const heights = (sketch: Sketch) => of(sketch, 'area').map((a) => span(a.points, 1));
