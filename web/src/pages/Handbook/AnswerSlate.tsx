@@ -82,9 +82,7 @@ function Line({ row, units, big, source }: { readonly row: AnswerRow; readonly u
     const text = writeSentence(row.says, units);
     return (
       <div>
-        <dt className="quiet" data-said>
-          {labelOf(row, units)}
-        </dt>
+        <dt className="quiet">{labelOf(row, units)}</dt>
         <dd className={text.length < 18 ? (big ? 'mid' : 'fig') : ''} data-said={onlyWords(row.says) ? '' : undefined}>
           <Said sentence={row.says} units={units} from={source} />
         </dd>
@@ -95,9 +93,7 @@ function Line({ row, units, big, source }: { readonly row: AnswerRow; readonly u
   const [own, other] = [writeWithUnit(row.value, units), writeWithUnit(row.value, others)];
   return (
     <div>
-      <dt className="quiet" data-said>
-        {labelOf(row, units)}
-      </dt>
+      <dt className="quiet">{labelOf(row, units)}</dt>
       <dd>
         <span className={big ? 'mid' : 'fig'}>
           <FigureNumber figure={row.value} units={units} text={own} />
